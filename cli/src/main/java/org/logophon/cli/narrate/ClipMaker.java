@@ -1,0 +1,161 @@
+package org.logophon.cli.narrate;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ExecutionException;
+import org.logophon.cli.Sentence;
+import org.logophon.delivery.CueSheet;
+import org.logophon.delivery.FileNames;
+import org.logophon.delivery.Slug;
+import org.logophon.direction.Effective;
+import org.logophon.finish.Clip;
+import org.logophon.finish.Finishing;
+import org.logophon.render.Narrator;
+import org.logophon.render.Reached;
+import org.logophon.render.Recipe;
+import org.logophon.render.Speech;
+import org.logophon.render.SpeechFailed;
+import org.logophon.script.ScriptCue;
+import org.logophon.speech.EspeakEngine;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+import org.logophon.voice.Voice;
+import org.logophon.wav.BroadcastExtension;
+import org.logophon.wav.SampleFormat;
+import org.logophon.wav.WavWriter;
+
+/** Renders, finishes and writes the cues of one script after another, on all cores, in the order of the script. */
+final class ClipMaker {
+
+    private final Narrator narrator;
+    private final Finishing finishing;
+    private final NarrationPlan plan;
+    private final Outcome outcome;
+    private final PrintWriter progress;
+    private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
+
+    ClipMaker(WorkerPool pool, NarrationPlan plan, Outcome outcome, PrintWriter progress) {
+        this.narrator = new Narrator(new EspeakEngine(pool));
+        this.finishing = new Finishing(new WorkerResampler(pool));
+        this.plan = plan;
+        this.outcome = outcome;
+        this.progress = progress;
+    }
+
+    /** A finished clip without its samples: they are on disk. */
+    private record Made(Clip clip, int samples, Reached reached) {
+    }
+
+    void make(ScriptFile file, Path folder) throws IOException {
+        Files.createDirectories(folder);
+        List<ScriptCue> cues = file.script().cues();
+        FileNames names = new FileNames(plan.namePattern());
+        List<String> fileNames = new ArrayList<>();
+        for (int i = 0; i < cues.size(); i++) {
+            fileNames.add(names.next(values(file, cues.get(i), i), "wav"));
+        }
+        ExecutorService threadsOfWork = Executors.newFixedThreadPool(threads);
+        try {
+            List<Future<Made>> work = new ArrayList<>();
+            for (int i = 0; i < cues.size(); i++) {
+                int at = i;
+                work.add(threadsOfWork.submit(() -> one(cues.get(at), folder.resolve(fileNames.get(at)), plan.numbers().at(at))));
+            }
+            writeSheet(collect(file, cues, fileNames, work), folder);
+        } finally {
+            threadsOfWork.shutdownNow();
+        }
+    }
+
+    private Made one(ScriptCue cue, Path target, String number) throws IOException {
+        String problem = ScriptCue.problem(cue.text());
+        if (problem != null) {
+            throw new SpeechFailed(problem);
+        }
+        Effective direction = plan.effective();
+        Recipe recipe = Recipe.of(cue.text(), plan.voiceOf(cue.role()), narrator.engineVersion(), direction);
+        Speech speech = narrator.render(recipe);
+        Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
+        BroadcastExtension bext = new BroadcastExtension(cue.text(), number, LocalDateTime.now(), 0,
+                clip.loudness().lufs(), clip.truePeakDbtp());
+        // a clip is whole or not there: written beside its place, then moved
+        Path part = target.resolveSibling("." + target.getFileName() + ".part");
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
+            WavWriter.write(clip.sound(), SampleFormat.PCM_24, bext, out);
+        }
+        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.reached());
+    }
+
+    private List<CueSheet.Row> collect(ScriptFile file, List<ScriptCue> cues, List<String> fileNames, List<Future<Made>> work) {
+        List<CueSheet.Row> rows = new ArrayList<>();
+        long at = 0;
+        int rate = plan.finish().rate();
+        for (int i = 0; i < cues.size(); i++) {
+            ScriptCue cue = cues.get(i);
+            String number = plan.numbers().at(i);
+            try {
+                Made made = work.get(i).get();
+                Voice voice = plan.voiceOf(cue.role());
+                CueSheet.Row row = new CueSheet.Row(number, fileNames.get(i), cue.scene(), cue.role(), voice.name(), cue.text(),
+                        at / (double) rate, made.samples() / (double) rate, made.clip().loudness().lufs(), made.clip().truePeakDbtp());
+                rows.add(row);
+                outcome.clip(row, voice.id(), made.clip());
+                warnings(file, number, voice, made);
+                at += made.samples() + (long) plan.effective().pauseMillis() * rate / 1000;
+                progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + cues.size());
+            } catch (ExecutionException e) {
+                String sentence = file.name() + ", cue " + number + ": " + reason(e.getCause());
+                outcome.failure(sentence);
+                progress.println(sentence);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new CompletionException("The narration was interrupted.", e);
+            }
+            progress.flush();
+        }
+        return rows;
+    }
+
+    private static String reason(Throwable cause) {
+        if (cause instanceof SpeechFailed) {
+            return cause.getMessage();
+        }
+        return cause instanceof IOException io ? Sentence.of(io)
+                : "it failed without a known reason (" + cause.getClass().getSimpleName() + ").";
+    }
+
+    private void warnings(ScriptFile file, String number, Voice voice, Made made) {
+        made.reached().misses(plan.effective(), voice)
+                .forEach(miss -> outcome.warning(file.name() + ", cue " + number + ": " + miss));
+        if (!made.clip().loudness().gated()) {
+            outcome.warning(file.name() + ", cue " + number + ": under 0.4 s of speech, so its loudness is the plain mean.");
+        }
+    }
+
+    private Map<String, String> values(ScriptFile file, ScriptCue cue, int position) {
+        return Map.of("number", plan.numbers().at(position), "slug", Slug.of(cue.text()), "role", cue.role(),
+                "voice", plan.voiceOf(cue.role()).name(), "take", "T1", "scene", cue.scene(), "project", file.name());
+    }
+
+    private static void writeSheet(List<CueSheet.Row> rows, Path folder) throws IOException {
+        try (Writer out = Files.newBufferedWriter(folder.resolve("cue-sheet.csv"), StandardCharsets.UTF_8)) {
+            CueSheet.write(rows, out);
+        }
+    }
+}

@@ -1,0 +1,26 @@
+package org.logophon.cli.narrate;
+
+import java.util.Locale;
+import java.util.Map;
+import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
+import org.logophon.finish.FinishSettings;
+import org.logophon.script.CueNumbers;
+import org.logophon.voice.Voice;
+
+/**
+ * Everything asked for on the command line.
+ *
+ * @param cast role in lower case to voice
+ */
+record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, CueNumbers numbers, String namePattern,
+                     FinishSettings finish) {
+
+    Voice voiceOf(String role) {
+        return cast.getOrDefault(role.toLowerCase(Locale.ROOT), voice);
+    }
+
+    Effective effective() {
+        return Effective.of(direction);
+    }
+}

@@ -1,0 +1,43 @@
+package org.logophon.delivery;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** The cue sheet: one row a clip, CSV by RFC 4180, UTF-8. Cells that a spreadsheet would run are made plain text. */
+public final class CueSheet {
+
+    private static final String[] HEADER = {"number", "file", "scene", "role", "voice", "text", "start_s", "duration_s",
+        "loudness_lufs", "true_peak_dbtp"};
+
+    private CueSheet() {
+    }
+
+    /**
+     * @param startSeconds in the programme
+     */
+    public record Row(String number, String file, String scene, String role, String voice, String text,
+                      double startSeconds, double durationSeconds, double loudnessLufs, double truePeakDbtp) {
+    }
+
+    public static void write(List<Row> rows, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
+        for (Row row : rows) {
+            csv.printRecord(plain(row.number()), plain(row.file()), plain(row.scene()), plain(row.role()), plain(row.voice()),
+                    plain(row.text()), decimal(row.startSeconds(), 3), decimal(row.durationSeconds(), 3),
+                    decimal(row.loudnessLufs(), 2), decimal(row.truePeakDbtp(), 2));
+        }
+        csv.flush();
+    }
+
+    /** A leading = + - @ (or a tab or return before it) starts a formula in a spreadsheet; an apostrophe stops that. */
+    static String plain(String cell) {
+        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+    }
+
+    private static String decimal(double value, int places) {
+        return Double.isFinite(value) ? String.format(Locale.ROOT, "%." + places + "f", value) : "";
+    }
+}

@@ -1,0 +1,74 @@
+package org.logophon.estimate;
+
+import com.ibm.icu.text.RuleBasedNumberFormat;
+import com.ibm.icu.util.ULocale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.logophon.script.Words;
+
+/**
+ * Counts the syllables of a text as it would be spoken: figures spelled out by CLDR's rules (ICU4J), capitals letter by
+ * letter, other words by their vowel groups. A count for estimating time, not a dictionary: ±1 on an unusual word.
+ */
+public final class Syllables {
+
+    private static final Pattern VOWELS = Pattern.compile("[aeiouyàáâãäåæèéêëìíîïòóôõöøœùúûüýÿăąēėęīįőōūůűųŵŷ]+");
+    private static final Pattern DIGITS = Pattern.compile("\\d+");
+
+    private Syllables() {
+    }
+
+    /** @param language BCP 47 tag that figures are spelled out in */
+    public static int of(String text, String language) {
+        return Words.of(text).stream().mapToInt(w -> ofWord(w.in(text), language)).sum();
+    }
+
+    private static int ofWord(String word, String language) {
+        int count = 0;
+        Matcher digits = DIGITS.matcher(word.replaceAll("(?<=\\d),(?=\\d{3})", ""));
+        StringBuilder letters = new StringBuilder();
+        while (digits.find()) {
+            count += ofNumber(digits.group(), language);
+            digits.appendReplacement(letters, " ");
+        }
+        digits.appendTail(letters);
+        for (String part : letters.toString().split("[^\\p{L}\\p{M}’']+")) {
+            if (!part.isEmpty()) {
+                count += ofLetters(part);
+            }
+        }
+        return Math.max(1, count);
+    }
+
+    private static int ofNumber(String digits, String language) {
+        if (digits.length() > 15) {
+            return digits.length();
+        }
+        var spelled = new RuleBasedNumberFormat(ULocale.forLanguageTag(language), RuleBasedNumberFormat.SPELLOUT)
+                .format(Long.parseLong(digits));
+        int count = 0;
+        for (String part : spelled.split("[^\\p{L}\\p{M}]+")) {
+            count += part.isEmpty() ? 0 : ofLetters(part);
+        }
+        return count;
+    }
+
+    private static int ofLetters(String word) {
+        if (word.length() <= 4 && word.length() > 1 && word.chars().allMatch(Character::isUpperCase)) {
+            return word.length() + (int) word.chars().filter(c -> c == 'W').count() * 2;
+        }
+        String lower = word.toLowerCase(java.util.Locale.ROOT);
+        Matcher groups = VOWELS.matcher(lower);
+        int count = 0;
+        while (groups.find()) {
+            count++;
+        }
+        if (count == 0 && lower.codePoints().noneMatch(c -> c < 0x250)) {
+            // writing without Latin vowels: two letters a syllable is the middle of syllabaries and alphabets
+            return Math.max(1, lower.codePointCount(0, lower.length()) / 2);
+        }
+        boolean silentEnd = count > 1 && lower.matches(".*[^aeiouyl]e") || lower.matches(".*[^aeiouytd]ed") && count > 1
+                || lower.matches(".*[^aeiouyscxzgh]es") && count > 1;
+        return Math.max(1, silentEnd ? count - 1 : count);
+    }
+}

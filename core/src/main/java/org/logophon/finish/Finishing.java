@@ -1,0 +1,90 @@
+package org.logophon.finish;
+
+import java.util.List;
+import org.logophon.loudness.Loudness;
+import org.logophon.loudness.LoudnessMeter;
+import org.logophon.loudness.PeakLimiter;
+import org.logophon.loudness.TruePeak;
+import org.logophon.render.Speech;
+import org.logophon.render.WordTime;
+import org.logophon.sound.Decibels;
+import org.logophon.sound.Resampler;
+import org.logophon.sound.Sound;
+import org.logophon.sound.SpeechSpan;
+
+/**
+ * From speech to clip: trim to the speech, convert the rate, bring to the target loudness with the role's and the cue's
+ * own offset, limit the true peak, add head and tail. The rate comes first so that loudness and peak are measured on the
+ * very samples that are delivered.
+ */
+public final class Finishing {
+
+    /** Kept around the speech, so that soft starts and ends stay whole. */
+    private static final double KEEP_SECONDS = 0.020;
+    /** A limiter at work takes loudness away; the gain is raised until the clip is this close to what was asked. */
+    private static final double CLOSE_LU = 0.05;
+    private static final int MOST_CORRECTIONS = 4;
+
+    private final Resampler resampler;
+
+    public Finishing(Resampler resampler) {
+        this.resampler = resampler;
+    }
+
+    /** @param offsetDb loudness of the cue against the target: −3 is 3 dB under its neighbours */
+    public Clip finish(Speech speech, FinishSettings settings, double offsetDb) {
+        Sound raw = speech.sound();
+        SpeechSpan span = SpeechSpan.of(raw).widened(KEEP_SECONDS, raw);
+        Sound trimmed = raw.cut(span.from(), span.to());
+        Sound converted = trimmed.rate() == settings.rate() ? trimmed : resampler.resample(trimmed, settings.rate());
+        Levelled levelled = level(converted, settings, offsetDb);
+        Sound clip = padded(levelled.sound(), settings);
+        double offsetSeconds = settings.headMillis() / 1000.0 - span.from() / (double) raw.rate();
+        return new Clip(clip, times(speech.words(), raw.rate(), offsetSeconds, clip.seconds()), levelled.loudness(),
+                Decibels.ofFactor(TruePeak.of(clip.samples())));
+    }
+
+    private record Levelled(Sound sound, Loudness loudness) {
+    }
+
+    private static Levelled level(Sound sound, FinishSettings settings, double offsetDb) {
+        Loudness own = LoudnessMeter.of(sound);
+        double ceiling = Decibels.toFactor(settings.ceilingDbtp());
+        double wanted = (settings.targetLufs() == null || own.silent() ? own.lufs() : settings.targetLufs()) + offsetDb;
+        double gainDb = own.silent() ? 0 : wanted - own.lufs();
+        for (int i = 0; ; i++) {
+            Sound loud = sound.amplified(Decibels.toFactor(gainDb));
+            Sound limited = PeakLimiter.limit(loud, ceiling);
+            if (limited == loud) {
+                // gain moves loudness by exactly itself
+                return new Levelled(loud, new Loudness(own.lufs() + gainDb, own.gated()));
+            }
+            Loudness got = LoudnessMeter.of(limited);
+            if (Math.abs(got.lufs() - wanted) < CLOSE_LU || i == MOST_CORRECTIONS) {
+                return new Levelled(limited, got);
+            }
+            gainDb += wanted - got.lufs();
+        }
+    }
+
+    private static Sound padded(Sound sound, FinishSettings settings) {
+        int head = (int) ((long) settings.headMillis() * sound.rate() / 1000);
+        int tail = (int) ((long) settings.tailMillis() * sound.rate() / 1000);
+        if (head + tail == 0) {
+            return sound;
+        }
+        float[] out = new float[head + sound.samples().length + tail];
+        System.arraycopy(sound.samples(), 0, out, head, sound.samples().length);
+        return new Sound(out, sound.rate());
+    }
+
+    private static List<Clip.TimedWord> times(List<WordTime> words, int rate, double offset, double seconds) {
+        return words.stream().map(w -> new Clip.TimedWord(w.start(), w.end(),
+                within(w.startSample() / (double) rate + offset, seconds),
+                within(w.endSample() / (double) rate + offset, seconds))).toList();
+    }
+
+    private static double within(double time, double seconds) {
+        return Math.max(0, Math.min(seconds, time));
+    }
+}

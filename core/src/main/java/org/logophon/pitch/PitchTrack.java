@@ -1,0 +1,45 @@
+package org.logophon.pitch;
+
+import java.util.Arrays;
+
+/**
+ * The fundamental frequency of a voice over time.
+ *
+ * @param hertz one value for each hop, 0 where nothing is voiced
+ */
+public record PitchTrack(float[] hertz) {
+
+    /** Time between two values. */
+    public static final double HOP_SECONDS = 0.010;
+
+    /** Median over the voiced values, in Hz; 0 when nothing is voiced. */
+    public double medianHz() {
+        float[] voiced = new float[hertz.length];
+        int count = 0;
+        for (float value : hertz) {
+            if (value > 0) {
+                voiced[count++] = value;
+            }
+        }
+        if (count == 0) {
+            return 0;
+        }
+        float[] sorted = Arrays.copyOf(voiced, count);
+        Arrays.sort(sorted);
+        return count % 2 == 1 ? sorted[count / 2] : (sorted[count / 2 - 1] + sorted[count / 2]) / 2.0;
+    }
+
+    /** Share of the hops that are voiced, 0–1. */
+    public double voicedShare() {
+        int voiced = 0;
+        for (float value : hertz) {
+            voiced += value > 0 ? 1 : 0;
+        }
+        return hertz.length == 0 ? 0 : voiced / (double) hertz.length;
+    }
+
+    /** The interval from one frequency to another, in semitones: 12·log₂(f′/f). */
+    public static double semitones(double fromHz, double toHz) {
+        return 12 * Math.log(toHz / fromHz) / Math.log(2);
+    }
+}

@@ -1,0 +1,35 @@
+package org.logophon.render;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.direction.Effective;
+import org.logophon.voice.Voice;
+
+/**
+ * What a render measures against the same words at the voice's own pace and pitch.
+ *
+ * @param pacePercent 100 when nothing was asked
+ * @param semitones   interval of the median F0; null when there is no pitch to measure (a whisper)
+ */
+public record Reached(double pacePercent, Double semitones) {
+
+    public static final Reached NEUTRAL = new Reached(100, 0.0);
+
+    /** Pace may miss by this share, pitch by so many semitones, before it counts as a miss. */
+    private static final double PACE_PROMISE = 0.03;
+    private static final double PITCH_PROMISE = 0.5;
+
+    /** What was asked for and not reached, as sentences; empty when the promise holds. */
+    public List<String> misses(Effective asked, Voice voice) {
+        List<String> misses = new ArrayList<>();
+        if (Math.abs(pacePercent / 100 / asked.paceFactor() - 1) > PACE_PROMISE) {
+            misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%.".formatted(asked.paceFactor() * 100, voice.name(), pacePercent));
+        }
+        if (voice.whispers() && asked.semitones() != 0) {
+            misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s.".formatted(asked.semitones(), voice.name()));
+        } else if (semitones != null && Math.abs(semitones - asked.semitones()) > PITCH_PROMISE) {
+            misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f.".formatted(asked.semitones(), voice.name(), semitones));
+        }
+        return misses;
+    }
+}

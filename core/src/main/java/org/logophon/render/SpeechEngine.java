@@ -1,0 +1,11 @@
+package org.logophon.render;
+
+/** The port to a speech engine. Implementations are safe for use by several threads. */
+public interface SpeechEngine {
+
+    /** Name and version, part of every recipe: another version may sound different. */
+    String version();
+
+    /** @throws SpeechFailed with a sentence for the user, when no sound can be had */
+    Utterance speak(SpeechRequest request);
+}

@@ -1,0 +1,12 @@
+package org.logophon.render;
+
+import org.logophon.voice.Voice;
+
+/**
+ * What an engine is asked for, in its own measure: it need not keep it exactly, {@link Narrator} measures and corrects.
+ *
+ * @param paceFactor 1 for the voice's own pace
+ * @param semitones  against the voice's own pitch
+ */
+public record SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones) {
+}

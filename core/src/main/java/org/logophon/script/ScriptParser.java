@@ -1,0 +1,122 @@
+package org.logophon.script;
+
+import com.ibm.icu.text.Normalizer2;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Reads a script line by line; a paragraph ends at a blank line, a heading or a divider. */
+final class ScriptParser {
+
+    /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */
+    private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]+(.*?)(?:[ \\t]+#+)?[ \\t]*$");
+    private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
+
+    private final String source;
+    private final boolean mixedCaseNames;
+    private final List<ScriptCue> cues = new ArrayList<>();
+    private final List<Script.Scene> scenes = new ArrayList<>();
+    private final List<Script.Note> notes = new ArrayList<>();
+    private final StringBuilder paragraph = new StringBuilder();
+    private int paragraphStart = -1;
+    private int paragraphEnd;
+    private String scene = "";
+    private String role = Script.NARRATOR;
+
+    ScriptParser(String source) {
+        this.source = source;
+        this.mixedCaseNames = usesNames(source);
+    }
+
+    Script parse() {
+        forEachLine(source, this::line);
+        closeParagraph();
+        return new Script(cues, scenes, notes);
+    }
+
+    private void line(int start, int end) {
+        String line = source.substring(start, end);
+        var heading = HEADING.matcher(line);
+        if (line.isBlank() || DIVIDER.matcher(line).matches()) {
+            closeParagraph();
+        } else if (heading.matches()) {
+            closeParagraph();
+            scene = heading.group(1).strip();
+            scenes.add(new Script.Scene(start, end, scene));
+        } else if (isNote(line)) {
+            notes.add(new Script.Note(start, end, line.strip().substring(2).strip()));
+        } else {
+            spoken(start, end, line);
+        }
+    }
+
+    private void spoken(int start, int end, String line) {
+        int from = 0;
+        if (paragraph.isEmpty()) {
+            var name = RoleName.at(line).filter(n -> n.capital() || mixedCaseNames);
+            if (name.isPresent()) {
+                role = name.get().name();
+                from = name.get().length();
+            }
+            if (paragraphStart < 0) {
+                paragraphStart = start;
+            }
+        }
+        String words = line.substring(from).strip();
+        if (!words.isEmpty()) {
+            // a single line break is a space: text out of mail or PDF is hard-wrapped
+            paragraph.append(paragraph.isEmpty() ? "" : " ").append(words.replaceAll("\\s+", " "));
+        }
+        paragraphEnd = end;
+    }
+
+    private void closeParagraph() {
+        if (!paragraph.isEmpty()) {
+            String text = Normalizer2.getNFCInstance().normalize(paragraph);
+            cues.add(new ScriptCue(paragraphStart, paragraphEnd, scene, role, text));
+        }
+        paragraph.setLength(0);
+        paragraphStart = -1;
+    }
+
+    /**
+     * Names in mixed case ("Keeper:") count only in a script that shows it uses names: its first spoken paragraph has
+     * one, or some paragraph has one in capitals. Else "Remember: never look down." would be a role.
+     */
+    private static boolean usesNames(String source) {
+        boolean[] seen = {false, false, true};
+        forEachLine(source, (start, end) -> {
+            String line = source.substring(start, end);
+            boolean spoken = !line.isBlank() && !HEADING.matcher(line).matches() && !isNote(line)
+                    && !DIVIDER.matcher(line).matches();
+            if (spoken && seen[2]) {
+                var name = RoleName.at(line);
+                seen[1] |= name.isPresent() && (!seen[0] || name.get().capital());
+                seen[0] = true;
+            }
+            seen[2] = !spoken && !isNote(line);
+        });
+        return seen[1];
+    }
+
+    private static boolean isNote(String line) {
+        return line.stripLeading().startsWith("//");
+    }
+
+    private interface LineReader {
+        void read(int start, int end);
+    }
+
+    private static void forEachLine(String source, LineReader reader) {
+        int start = 0;
+        while (start < source.length()) {
+            int end = start;
+            while (end < source.length() && "\n\r\u2028\u2029\u0085".indexOf(source.charAt(end)) < 0) {
+                end++;
+            }
+            reader.read(start, end);
+            boolean pair = end + 1 < source.length() && source.charAt(end) == '\r' && source.charAt(end + 1) == '\n';
+            start = end + (pair ? 2 : 1);
+        }
+    }
+}

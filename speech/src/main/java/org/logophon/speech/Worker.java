@@ -1,0 +1,81 @@
+package org.logophon.speech;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import org.logophon.render.SpeechFailed;
+import org.logophon.speech.worker.Frames;
+
+/** One running worker process. Used by one thread at a time. */
+final class Worker {
+
+    private final Process process;
+    private final DataInputStream in;
+    private final DataOutputStream out;
+    private final ScheduledExecutorService watch;
+
+    Worker(List<String> command, ScheduledExecutorService watch) {
+        try {
+            this.process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        } catch (IOException e) {
+            throw new SpeechFailed("A speech worker can't be started. See that util-linux and a Java 17 runtime are installed.", e);
+        }
+        this.watch = watch;
+        this.in = new DataInputStream(new BufferedInputStream(process.getInputStream(), 1 << 16));
+        this.out = new DataOutputStream(new BufferedOutputStream(process.getOutputStream(), 1 << 16));
+    }
+
+    /** Writes a request's fields. */
+    interface Request {
+        void write(DataOutputStream out) throws IOException;
+    }
+
+    /** Reads an answer's fields. */
+    interface Answer<T> {
+        T read(DataInputStream in) throws IOException;
+    }
+
+    /**
+     * Sends a request and reads its answer before the deadline.
+     *
+     * @throws WorkerDied   when the process is gone; it has then been put down
+     * @throws SpeechFailed when the worker refused, with its sentence; it lives on
+     */
+    <T> T ask(Request request, Answer<T> answer, long deadlineMillis) throws WorkerDied {
+        ScheduledFuture<?> deadline = watch.schedule(process::destroyForcibly, deadlineMillis, TimeUnit.MILLISECONDS);
+        try {
+            request.write(out);
+            out.flush();
+            if (in.readInt() != Frames.ANSWER) {
+                throw new IOException("The answer does not start as one.");
+            }
+            if (in.readByte() == Frames.OK) {
+                return answer.read(in);
+            }
+            throw new SpeechFailed(Frames.readText(in));
+        } catch (IOException e) {
+            close();
+            throw new WorkerDied("A speech worker stopped: " + e.getMessage(), e);
+        } finally {
+            deadline.cancel(false);
+        }
+    }
+
+    boolean alive() {
+        return process.isAlive();
+    }
+
+    long pid() {
+        return process.pid();
+    }
+
+    void close() {
+        process.destroyForcibly();
+    }
+}

@@ -1,0 +1,36 @@
+package org.logophon.speech;
+
+import com.sun.jna.Native;
+import java.io.File;
+import java.net.URISyntaxException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.logophon.speech.worker.WorkerMain;
+
+/** How a worker process is started: this Java, a small heap, and a limit on memory that the kernel keeps. */
+final class WorkerCommand {
+
+    /** Private writable memory of the whole process, heap and native: a runaway library is stopped here. */
+    private static final String DATA_LIMIT_BYTES = Long.toString(1_500L << 20);
+
+    private WorkerCommand() {
+    }
+
+    static List<String> line() {
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        String classpath = Stream.of(WorkerMain.class, Native.class).map(WorkerCommand::place)
+                .collect(Collectors.joining(File.pathSeparator));
+        return List.of("prlimit", "--data=" + DATA_LIMIT_BYTES, "--core=0", java, "-Xmx700m", "-Xss1m", "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName());
+    }
+
+    private static String place(Class<?> type) {
+        try {
+            return Path.of(type.getProtectionDomain().getCodeSource().getLocation().toURI()).toString();
+        } catch (URISyntaxException e) {
+            throw new IllegalStateException("The class " + type.getName() + " lies at no usable place.", e);
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package org.logophon.speech.worker;
+
+import com.sun.jna.Pointer;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+
+/** espeak-ng in this process. */
+final class Espeak {
+
+    /** Layout of espeak_EVENT on 64-bit machines. */
+    private static final int EVENT_SIZE = 40;
+    private static final int TEXT_POSITION = 8;
+    private static final int SAMPLE = 20;
+    private static final int PHONEME_NAME = 32;
+    private static final int BUFFER_MILLIS = 200;
+
+    private final EspeakLibrary library = EspeakLibrary.load();
+    private final int rate;
+    // held in a field: the native side keeps a bare pointer, and a collected callback would be a crash
+    private final EspeakLibrary.SynthCallback callback = this::receive;
+    private String voice = "";
+    private short[] samples = new short[1 << 18];
+    private int count;
+    private int mostSamples;
+    private int[] words = new int[256];
+    private int wordFields;
+    private int[] phonemes = new int[1024];
+    private int phonemeFields;
+
+    Espeak() {
+        rate = library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, null,
+                EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
+        if (rate <= 0) {
+            throw new IllegalStateException("espeak-ng is installed without its data. Install the package espeak-ng-data.");
+        }
+        library.espeak_SetSynthCallback(callback);
+    }
+
+    String version() {
+        return "espeak-ng " + library.espeak_Info(null).split(" ")[0];
+    }
+
+    /**
+     * Speaks a text.
+     *
+     * @param wordsPerMinute 80–450
+     * @param pitch          0–99, 50 the voice's own
+     * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn)
+     */
+    Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
+        if (!voiceName.equals(voice)) {
+            if (library.espeak_SetVoiceByName(voiceName) != 0) {
+                throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
+            }
+            voice = voiceName;
+        }
+        library.espeak_SetParameter(EspeakLibrary.PARAMETER_RATE, wordsPerMinute, 0);
+        library.espeak_SetParameter(EspeakLibrary.PARAMETER_PITCH, pitch, 0);
+        count = 0;
+        wordFields = 0;
+        phonemeFields = 0;
+        mostSamples = limitSamples;
+        byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
+        int result = library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8, null, null);
+        if (count > mostSamples) {
+            throw new IllegalArgumentException("This text runs longer than " + limitSamples / rate / 60 + " minutes. Split the cue.");
+        }
+        if (result != 0) {
+            throw new IllegalArgumentException("The engine refused this text.");
+        }
+        return new Spoken(rate, Arrays.copyOf(samples, count), Arrays.copyOf(words, wordFields), Arrays.copyOf(phonemes, phonemeFields));
+    }
+
+    /** What {@link #speak} gives. */
+    record Spoken(int rate, short[] samples, int[] words, int[] phonemes) {
+    }
+
+    private int receive(Pointer wav, int length, Pointer events) {
+        if (wav != null && length > 0) {
+            if (count + length > samples.length) {
+                samples = Arrays.copyOf(samples, Math.max(2 * samples.length, count + length));
+            }
+            wav.read(0, samples, count, length);
+            count += length;
+        }
+        for (long at = 0; events.getInt(at) != EspeakLibrary.EVENT_END; at += EVENT_SIZE) {
+            int type = events.getInt(at);
+            if (type == EspeakLibrary.EVENT_WORD) {
+                words = grown(words, wordFields);
+                words[wordFields++] = events.getInt(at + TEXT_POSITION) - 1;
+                words[wordFields++] = events.getInt(at + SAMPLE);
+            } else if (type == EspeakLibrary.EVENT_PHONEME) {
+                phonemes = grown(phonemes, phonemeFields);
+                phonemes[phonemeFields++] = events.getInt(at + SAMPLE);
+                phonemes[phonemeFields++] = events.getByte(at + PHONEME_NAME) == '_' ? 1 : 0;
+            }
+        }
+        return count > mostSamples ? 1 : 0;
+    }
+
+    private static int[] grown(int[] fields, int used) {
+        return used + 2 > fields.length ? Arrays.copyOf(fields, 2 * fields.length) : fields;
+    }
+}
