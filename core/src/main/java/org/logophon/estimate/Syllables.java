@@ -13,6 +13,8 @@ import org.logophon.script.Words;
 public final class Syllables {
 
     private static final Pattern VOWELS = Pattern.compile("[aeiouyàáâãäåæèéêëìíîïòóôõöøœùúûüýÿăąēėęīįőōūůűųŵŷ]+");
+    /** A last e that English doesn't sound: silent in wrapped and stone, sounded in lifted, table and hundred. */
+    private static final Pattern SILENT_END = Pattern.compile("([^aeiouyl]e|[^aeiouytd](?<!dr)ed|[^aeiouyscxzgh]es)$");
     private static final Pattern DIGITS = Pattern.compile("\\d+");
 
     private Syllables() {
@@ -67,8 +69,6 @@ public final class Syllables {
             // writing without Latin vowels: two letters a syllable is the middle of syllabaries and alphabets
             return Math.max(1, lower.codePointCount(0, lower.length()) / 2);
         }
-        boolean silentEnd = count > 1 && lower.matches(".*[^aeiouyl]e") || lower.matches(".*[^aeiouytd]ed") && count > 1
-                || lower.matches(".*[^aeiouyscxzgh]es") && count > 1;
-        return Math.max(1, silentEnd ? count - 1 : count);
+        return count > 1 && SILENT_END.matcher(lower).find() ? count - 1 : Math.max(1, count);
     }
 }

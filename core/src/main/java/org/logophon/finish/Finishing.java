@@ -10,7 +10,6 @@ import org.logophon.render.WordTime;
 import org.logophon.sound.Decibels;
 import org.logophon.sound.Resampler;
 import org.logophon.sound.Sound;
-import org.logophon.sound.SpeechSpan;
 
 /**
  * From speech to clip: trim to the speech, convert the rate, bring to the target loudness with the role's and the cue's
@@ -19,8 +18,6 @@ import org.logophon.sound.SpeechSpan;
  */
 public final class Finishing {
 
-    /** Kept around the speech, so that soft starts and ends stay whole. */
-    private static final double KEEP_SECONDS = 0.020;
     /** A limiter at work takes loudness away; the gain is raised until the clip is this close to what was asked. */
     private static final double CLOSE_LU = 0.05;
     private static final int MOST_CORRECTIONS = 4;
@@ -33,14 +30,13 @@ public final class Finishing {
 
     /** @param offsetDb loudness of the cue against the target: −3 is 3 dB under its neighbours */
     public Clip finish(Speech speech, FinishSettings settings, double offsetDb) {
-        Sound raw = speech.sound();
-        SpeechSpan span = SpeechSpan.of(raw).widened(KEEP_SECONDS, raw);
-        Sound trimmed = raw.cut(span.from(), span.to());
+        Speech spoken = speech.trimmed();
+        Sound trimmed = spoken.sound();
         Sound converted = trimmed.rate() == settings.rate() ? trimmed : resampler.resample(trimmed, settings.rate());
         Levelled levelled = level(converted, settings, offsetDb);
         Sound clip = padded(levelled.sound(), settings);
-        double offsetSeconds = settings.headMillis() / 1000.0 - span.from() / (double) raw.rate();
-        return new Clip(clip, times(speech.words(), raw.rate(), offsetSeconds, clip.seconds()), levelled.loudness(),
+        double headSeconds = settings.headMillis() / 1000.0;
+        return new Clip(clip, times(spoken.words(), trimmed.rate(), headSeconds, clip.seconds()), levelled.loudness(),
                 Decibels.ofFactor(TruePeak.of(clip.samples())));
     }
 

@@ -2,13 +2,33 @@ package org.logophon.render;
 
 import java.util.List;
 import org.logophon.sound.Sound;
+import org.logophon.sound.SpeechSpan;
 
 /**
  * A rendered recipe, before finishing.
  *
- * @param sound   at the engine's rate, untrimmed
+ * @param sound   at the engine's rate
  * @param words   every written word with its time
  * @param reached what was measured against what was asked
  */
 public record Speech(Sound sound, List<WordTime> words, Reached reached) {
+
+    /** Kept around the speech, so that soft starts and ends stay whole. */
+    private static final double KEEP_SECONDS = 0.020;
+
+    /** Without the quiet before and after it, but for 20 ms. Trimming twice changes nothing. */
+    public Speech trimmed() {
+        SpeechSpan span = SpeechSpan.of(sound).widened(KEEP_SECONDS, sound);
+        if (span.from() == 0 && span.to() == sound.samples().length) {
+            return this;
+        }
+        int length = span.to() - span.from();
+        List<WordTime> moved = words.stream().map(w -> new WordTime(w.start(), w.end(),
+                within(w.startSample() - span.from(), length), within(w.endSample() - span.from(), length))).toList();
+        return new Speech(sound.cut(span.from(), span.to()), moved, reached);
+    }
+
+    private static int within(int sample, int length) {
+        return Math.max(0, Math.min(length, sample));
+    }
 }

@@ -18,12 +18,13 @@ final class WorkerCommand {
     private WorkerCommand() {
     }
 
-    static List<String> line() {
+    /** @param espeakHome folder made by {@link EspeakData} */
+    static List<String> line(String espeakHome) {
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         String classpath = Stream.of(WorkerMain.class, Native.class).map(WorkerCommand::place)
                 .collect(Collectors.joining(File.pathSeparator));
         return List.of("prlimit", "--data=" + DATA_LIMIT_BYTES, "--core=0", java, "-Xmx700m", "-Xss1m", "-XX:+UseSerialGC",
-                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName());
+                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName(), espeakHome);
     }
 
     private static String place(Class<?> type) {

@@ -15,6 +15,7 @@ import org.logophon.render.SpeechFailed;
  */
 public final class WorkerPool implements AutoCloseable {
 
+    private final String espeakHome;
     private final List<String> command;
     private final BlockingQueue<Slot> free;
     private final Set<Worker> running = ConcurrentHashMap.newKeySet();
@@ -31,10 +32,16 @@ public final class WorkerPool implements AutoCloseable {
     }
 
     public WorkerPool(int size) {
-        this(size, WorkerCommand.line());
+        this(size, EspeakData.prepare());
     }
 
-    WorkerPool(int size, List<String> command) {
+    private WorkerPool(int size, String espeakHome) {
+        this(size, espeakHome, WorkerCommand.line(espeakHome));
+    }
+
+    /** @param espeakHome folder that goes with the pool, or empty */
+    WorkerPool(int size, String espeakHome, List<String> command) {
+        this.espeakHome = espeakHome;
         this.command = command;
         this.free = new ArrayBlockingQueue<>(size);
         for (int i = 0; i < size; i++) {
@@ -105,5 +112,6 @@ public final class WorkerPool implements AutoCloseable {
         closed = true;
         running.forEach(Worker::close);
         watch.shutdownNow();
+        EspeakData.remove(espeakHome);
     }
 }

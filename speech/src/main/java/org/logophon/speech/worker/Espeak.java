@@ -15,10 +15,10 @@ final class Espeak {
     private static final int BUFFER_MILLIS = 200;
 
     private final EspeakLibrary library = EspeakLibrary.load();
+    private final CLibrary noise = CLibrary.load();
     private final int rate;
     // held in a field: the native side keeps a bare pointer, and a collected callback would be a crash
     private final EspeakLibrary.SynthCallback callback = this::receive;
-    private String voice = "";
     private short[] samples = new short[1 << 18];
     private int count;
     private int mostSamples;
@@ -27,8 +27,8 @@ final class Espeak {
     private int[] phonemes = new int[1024];
     private int phonemeFields;
 
-    Espeak() {
-        rate = library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, null,
+    Espeak(String home) {
+        rate = home.isEmpty() ? 0 : library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, home,
                 EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
         if (rate <= 0) {
             throw new IllegalStateException("espeak-ng is installed without its data. Install the package espeak-ng-data.");
@@ -48,11 +48,10 @@ final class Espeak {
      * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn)
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
-        if (!voiceName.equals(voice)) {
-            if (library.espeak_SetVoiceByName(voiceName) != 0) {
-                throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
-            }
-            voice = voiceName;
+        // the synthesiser keeps its wave's phase from one utterance to the next; this puts it back to the start
+        library.espeak_ng_Initialize(null);
+        if (library.espeak_SetVoiceByName(voiceName) != 0) {
+            throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
         }
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_RATE, wordsPerMinute, 0);
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_PITCH, pitch, 0);
@@ -61,6 +60,8 @@ final class Espeak {
         phonemeFields = 0;
         mostSamples = limitSamples;
         byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
+        // breath noise comes from the C library's generator: seeded, the same request gives the same samples
+        noise.srand(1);
         int result = library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8, null, null);
         if (count > mostSamples) {
             throw new IllegalArgumentException("This text runs longer than " + limitSamples / rate / 60 + " minutes. Split the cue.");

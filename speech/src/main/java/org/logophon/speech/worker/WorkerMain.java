@@ -12,18 +12,21 @@ public final class WorkerMain {
 
     private final DataInputStream in;
     private final DataOutputStream out;
+    private final String espeakHome;
     private Espeak espeak;
     private Soxr soxr;
 
-    private WorkerMain(DataInputStream in, DataOutputStream out) {
+    private WorkerMain(DataInputStream in, DataOutputStream out, String espeakHome) {
+        this.espeakHome = espeakHome;
         this.in = in;
         this.out = out;
     }
 
+    /** @param args the engine's data folder; empty when none is installed */
     public static void main(String[] args) throws IOException {
         DataInputStream in = new DataInputStream(new BufferedInputStream(System.in, 1 << 16));
         DataOutputStream out = new DataOutputStream(new BufferedOutputStream(System.out, 1 << 16));
-        new WorkerMain(in, out).serve();
+        new WorkerMain(in, out, args[0]).serve();
     }
 
     private void serve() throws IOException {
@@ -90,7 +93,7 @@ public final class WorkerMain {
 
     private Espeak espeak() {
         if (espeak == null) {
-            espeak = new Espeak();
+            espeak = new Espeak(espeakHome);
         }
         return espeak;
     }

@@ -1,0 +1,152 @@
+package org.logophon.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class NarrateTest {
+
+    private static final String SCRIPT = """
+            # The headland
+
+            NARRATOR: At the top of Skerrow Head stands a lamp.
+
+            KEEPER: Wind north-west, force nine. Lit the lamp at 4:52.
+
+            ***
+            """;
+
+    @TempDir
+    private Path folder;
+
+    private record Run(int status, String out, String err) {
+    }
+
+    private static Run run(String... args) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        PrintStream stdout = System.out;
+        PrintStream stderr = System.err;
+        System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
+        try {
+            return new Run(Main.run(args), out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+        } finally {
+            System.setOut(stdout);
+            System.setErr(stderr);
+        }
+    }
+
+    private Path script(String name, String text) throws Exception {
+        return Files.writeString(folder.resolve(name), text);
+    }
+
+    @Test
+    void writesNumberedClipsThatTheReferenceToolsAgreeWith() throws Exception {
+        Path out = folder.resolve("out");
+        Run run = run("narrate", script("lamp.md", SCRIPT).toString(), "--out", out.toString(), "--cast", "keeper=hamish",
+                "--pace", "90", "--json");
+        assertThat(run.status()).isEqualTo(ExitStatus.CUE_FAILED);
+        JsonNode result = JsonMapper.builder().build().readTree(run.out());
+        assertThat(result.get("clips")).hasSize(2);
+        assertThat(result.get("warnings").get(0).asString()).contains("cue 030").contains("no letter and no digit");
+        JsonNode keeper = result.get("clips").get(1);
+        assertThat(keeper.get("number").asString()).isEqualTo("020");
+        assertThat(keeper.get("scene").asString()).isEqualTo("The headland");
+        assertThat(keeper.get("role").asString()).isEqualTo("Keeper");
+        assertThat(keeper.get("voice").asString()).isEqualTo("hamish");
+        assertThat(keeper.get("words").get(8).get("text").asString()).isEqualTo("4:52");
+        for (JsonNode clip : result.get("clips")) {
+            Path file = out.resolve(clip.get("file").asString());
+            // ffprobe and ffmpeg's ebur128 are the outside reference for format, length, loudness and true peak
+            String probe = tool("ffprobe", "-v", "error", "-show_entries", "stream=codec_name,sample_rate,channels,duration", "-of", "csv=p=0", file.toString());
+            assertThat(probe).startsWith("pcm_s24le,48000,1,");
+            assertThat(Double.parseDouble(probe.strip().split(",")[3])).isCloseTo(clip.get("durationSeconds").asDouble(), within(1e-5));
+            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", file.toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
+            assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(-19, within(0.15))
+                    .isCloseTo(clip.get("loudnessLufs").asDouble(), within(0.15));
+            assertThat(last(meter, "Peak:\\s+(-?[\\d.]+) dBFS")).isLessThanOrEqualTo(-0.9)
+                    .isCloseTo(clip.get("truePeakDbtp").asDouble(), within(0.3));
+        }
+        assertThat(Files.readAllLines(out.resolve("cue-sheet.csv"))).hasSize(3);
+        assertThat(run.err()).contains("lamp: 010 written, 1 of 3");
+    }
+
+    @Test
+    void severalScriptsMakeAFolderEachAndNumbersAndNamesFollowTheOptions() throws Exception {
+        Path out = folder.resolve("out");
+        Run run = run("narrate", script("one.txt", "First.").toString(), script("two.txt", "Second.\n\nThird.").toString(), "--out", out.toString(),
+                "--number-from", "1", "--number-step", "1", "--number-width", "2", "--name", "{role}-{number}", "--target", "off");
+        assertThat(run.status()).as(run.err()).isZero();
+        assertThat(out.resolve("one/Narrator-01.wav")).exists();
+        assertThat(out.resolve("two/Narrator-02.wav")).exists();
+        assertThat(out.resolve("two/cue-sheet.csv")).exists();
+        try (Stream<Path> left = Files.walk(out)) {
+            assertThat(left.filter(p -> p.toString().endsWith(".part"))).isEmpty();
+        }
+    }
+
+    @Test
+    void misuseIsOneSentenceAndStatusTwo() throws Exception {
+        String file = script("a.txt", "Words.").toString();
+        String out = folder.resolve("o").toString();
+        for (List<String> args : List.of(List.of("--pace", "300"), List.of("--voice", "nobody"), List.of("--name", "{nummer}"),
+                List.of("--target", "loud"), List.of("--split", "page"), List.of("--number-step", "0"), List.of("--pitch", "x"))) {
+            List<String> line = Stream.concat(Stream.of("narrate", file, "--out", out), args.stream()).toList();
+            Run run = run(line.toArray(String[]::new));
+            assertThat(run.status()).as(args.toString()).isEqualTo(ExitStatus.USAGE);
+            assertThat(run.err().strip().lines().toList()).as(args.toString()).hasSize(1);
+            assertThat(run.err()).doesNotContain("Exception");
+        }
+        assertThat(run("narrate").status()).isEqualTo(ExitStatus.USAGE);
+    }
+
+    @Test
+    void unusableInputIsOneSentenceAndStatusThree() throws Exception {
+        String out = folder.resolve("o").toString();
+        Path binary = Files.write(folder.resolve("b.txt"), new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1});
+        for (Path file : List.of(folder.resolve("missing.txt"), folder, binary, script("empty.txt", "# Only a heading\n"))) {
+            Run run = run("narrate", file.toString(), "--out", out);
+            assertThat(run.status()).as(file.toString()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+            assertThat(run.err().strip().lines().toList()).hasSize(1);
+        }
+    }
+
+    @Test
+    void voicesAreListedAsJson() {
+        JsonNode voices = JsonMapper.builder().build().readTree(run("voices", "--json").out());
+        assertThat(voices.size()).isGreaterThan(300);
+        for (String field : List.of("id", "name", "language", "accent", "gender", "engine", "canDo")) {
+            assertThat(voices.get(0).has(field)).as(field).isTrue();
+        }
+    }
+
+    private static String tool(String... command) throws Exception {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(printed).isZero();
+        return printed;
+    }
+
+    private static double last(String text, String pattern) {
+        Matcher found = Pattern.compile(pattern).matcher(text);
+        double value = Double.NaN;
+        while (found.find()) {
+            value = Double.parseDouble(found.group(1));
+        }
+        return value;
+    }
+}

@@ -1,0 +1,33 @@
+package org.logophon.estimate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+
+class EstimateTest {
+
+    /** Dictionary syllables (hyphenation in any English dictionary), ±1 in ten words. */
+    @Test
+    void countsSyllables() {
+        assertThat(Syllables.of("The quick brown fox jumps over the lazy dog", "en")).isEqualTo(11);
+        assertThat(Syllables.of("distilled water wrapped in acid-free paper", "en")).isEqualTo(11);
+        assertThat(Syllables.of("1,240", "en")).isEqualTo(8); // one thousand two hundred forty
+        assertThat(Syllables.of("LED", "en")).isEqualTo(3);
+    }
+
+    @Test
+    void withoutAVoiceThePracticeFigureHolds() {
+        // 2,500 characters in about 3 minutes: common practice, no source
+        assertThat(Estimate.seconds("x".repeat(2500), "en", null, 1)).isCloseTo(180, within(27.0));
+    }
+
+    @Test
+    void aMeasuredVoiceAndPaceCount() {
+        SpeakingRate rate = new SpeakingRate(4);
+        assertThat(Estimate.seconds("The quick brown fox jumps over the lazy dog", "en", rate, 1)).isCloseTo(11 / 4.0, within(1e-9));
+        // at 85 % a clip lasts 1.176 times as long: common practice, no source
+        assertThat(Estimate.seconds("a lamp", "en", rate, 0.85) / Estimate.seconds("a lamp", "en", rate, 1)).isCloseTo(1.176, within(0.001));
+        assertThat(Estimate.seconds("  ", "en", rate, 1)).isZero();
+    }
+}

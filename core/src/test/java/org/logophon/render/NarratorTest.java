@@ -1,0 +1,110 @@
+package org.logophon.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
+import org.logophon.sound.Tones;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Gender;
+import org.logophon.voice.Voice;
+
+class NarratorTest {
+
+    private static final Voice VOICE = new Voice("v", "Vera", "en-GB", "English", "", Gender.FEMALE, "test", "x",
+            EnumSet.of(Ability.PACE, Ability.PITCH));
+
+    /** An engine that does half of the pitch it is asked for, at most 5 semitones, and 90 % of the change of pace. */
+    private static class LazyEngine implements SpeechEngine {
+
+        private final AtomicInteger renders = new AtomicInteger();
+
+        @Override
+        public String version() {
+            return "lazy 1";
+        }
+
+        @Override
+        public Utterance speak(SpeechRequest request) {
+            renders.incrementAndGet();
+            double semitones = Math.max(-5, Math.min(5, request.semitones() / 2));
+            double seconds = 2 / (1 + 0.9 * (request.paceFactor() - 1));
+            return new Utterance(Tones.sine(200 * Math.pow(2, semitones / 12), -12, seconds, 22_050),
+                    List.of(new Utterance.WordStart(0, 0)), List.of());
+        }
+    }
+
+    private static Recipe recipe(Integer pace, Double pitch) {
+        return Recipe.of("A lamp.", VOICE, "lazy 1", Effective.of(new Direction(pace, pitch, null, null)));
+    }
+
+    @Test
+    void asksAgainUntilItMeasuresAsAsked() {
+        Reached reached = new Narrator(new LazyEngine()).render(recipe(80, 4.0)).reached();
+        assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
+        assertThat(reached.semitones()).isCloseTo(4, within(0.5));
+        assertThat(reached.misses(Effective.of(new Direction(80, 4.0, null, null)), VOICE)).isEmpty();
+    }
+
+    @Test
+    void saysWhatWasReachedWhenTheEngineGoesNoFurther() {
+        Reached reached = new Narrator(new LazyEngine()).render(recipe(null, 9.0)).reached();
+        assertThat(reached.misses(Effective.of(new Direction(null, 9.0, null, null)), VOICE))
+                .containsExactly("Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
+    }
+
+    @Test
+    void rendersOnceWhenNothingIsAsked() {
+        LazyEngine engine = new LazyEngine();
+        assertThat(new Narrator(engine).render(recipe(null, null)).reached()).isEqualTo(Reached.NEUTRAL);
+        assertThat(engine.renders).hasValue(1);
+    }
+
+    @Test
+    void silenceIsAFailureWithASentence() {
+        SpeechEngine mute = new LazyEngine() {
+            @Override
+            public Utterance speak(SpeechRequest request) {
+                return new Utterance(Tones.of(i -> 0, 1, 22_050), List.of(), List.of());
+            }
+        };
+        assertThatThrownBy(() -> new Narrator(mute).render(recipe(null, null))).hasMessageContaining("made no sound");
+    }
+
+    @Test
+    void aRecipeIsAllThatDeterminesTheSpeech() {
+        assertThat(recipe(90, 1.0).hash()).isEqualTo(recipe(90, 1.0).hash()).hasSize(64)
+                .isNotEqualTo(recipe(91, 1.0).hash()).isNotEqualTo(recipe(90, 1.1).hash());
+        Recipe newerEngine = new Recipe("A lamp.", VOICE, "lazy 2", 1, 0);
+        assertThat(newerEngine.hash()).isNotEqualTo(recipe(null, null).hash());
+        // loudness and the pause after a cue are applied at play and delivery
+        Effective louder = Effective.of(new Direction(null, null, 6.0, 900));
+        assertThat(Recipe.of("A lamp.", VOICE, "lazy 1", louder).hash()).isEqualTo(recipe(null, null).hash());
+    }
+
+    @Test
+    void spokenTextKeepsTheWayBackToTheWrittenText() {
+        SpokenText spoken = SpokenText.of("a\u202eb 😀 <c>\u0000é");
+        assertThat(spoken.text()).isEqualTo("ab    c  é");
+        assertThat(spoken.written()).containsExactly(0, 2, 3, 4, 6, 7, 8, 9, 10, 11);
+    }
+
+    @Test
+    void wordsTakeTheirTimesFromEventsAndPauses() {
+        String text = "At 1,240 m, so";
+        SpokenText spoken = SpokenText.of(text);
+        Utterance utterance = new Utterance(Tones.sine(200, -12, 1, 10_000),
+                List.of(new Utterance.WordStart(0, 0), new Utterance.WordStart(3, 1_000), new Utterance.WordStart(5, 2_000),
+                        new Utterance.WordStart(9, 3_000), new Utterance.WordStart(12, 6_000)),
+                List.of(new Utterance.PhonemeStart(1_000, false), new Utterance.PhonemeStart(1_900, true),
+                        new Utterance.PhonemeStart(2_000, false), new Utterance.PhonemeStart(3_000, false), new Utterance.PhonemeStart(5_000, true)));
+        assertThat(WordTimes.of(text, spoken, utterance)).containsExactly(new WordTime(0, 2, 0, 1_000),
+                new WordTime(3, 8, 1_000, 3_000), new WordTime(9, 10, 3_000, 5_000), new WordTime(12, 14, 6_000, 10_000));
+    }
+}

@@ -1,0 +1,161 @@
+package org.logophon.speech;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
+import org.logophon.pitch.PitchMeter;
+import org.logophon.pitch.PitchTrack;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.render.Speech;
+import org.logophon.render.SpeechRequest;
+import org.logophon.render.SpokenText;
+import org.logophon.render.WordTime;
+import org.logophon.script.Words;
+import org.logophon.sound.SpeechSpan;
+import org.logophon.sound.Sound;
+import org.logophon.sound.Tones;
+import org.logophon.voice.Gender;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+
+class EspeakEngineTest {
+
+    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final EspeakEngine ENGINE = new EspeakEngine(POOL);
+    private static final VoiceCatalogue VOICES = EspeakVoices.catalogue();
+    private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for most of it.";
+
+    @AfterAll
+    static void stop() {
+        POOL.close();
+    }
+
+    private static Voice voice(String id) {
+        return VOICES.find(id).orElseThrow();
+    }
+
+    private static Speech render(String text, String voice, Integer pace, Double pitch) {
+        return new Narrator(ENGINE).render(Recipe.of(text, voice(voice), ENGINE.version(),
+                Effective.of(new Direction(pace, pitch, null, null))));
+    }
+
+    @Test
+    void everyVoiceSpeaks() {
+        assertThat(VOICES.all()).hasSizeGreaterThan(300).allSatisfy(voice -> {
+            Sound sound = ENGINE.speak(new SpeechRequest(voice, SpokenText.of("1 2 3 salam салам שלום ᎣᏏᏲ"), 1, 0)).sound();
+            assertThat(SpeechSpan.soundingSeconds(sound)).as(voice.id()).isGreaterThan(0.2);
+        });
+    }
+
+    @Test
+    void everyLanguageHasAManAndAWomanAndEveryEnglishAccentSeveralAndAWhisper() {
+        VOICES.all().stream().collect(Collectors.groupingBy(Voice::language)).forEach((language, voices) -> {
+            assertThat(voices).as(language).extracting(Voice::gender).contains(Gender.MALE, Gender.FEMALE);
+            if (language.startsWith("en-")) {
+                for (Gender gender : Gender.values()) {
+                    assertThat(voices.stream().filter(v -> v.gender() == gender && !v.whispers())).as(language).hasSizeGreaterThanOrEqualTo(3);
+                }
+                assertThat(voices.stream().filter(Voice::whispers)).as(language).isNotEmpty();
+            }
+        });
+        assertThat(VOICES.all().stream().filter(v -> v.language().startsWith("en-")).map(Voice::language).collect(Collectors.toSet()))
+                .isEqualTo(Set.of("en-GB", "en-GB-x-rp", "en-GB-x-lancs", "en-GB-x-westmid", "en-GB-scotland", "en-US", "en-US-x-nyc", "en-029"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        LINE,
+        "Its lens weighs 2.3 t, and it floats — on a bath (of mercury); that 1,240 children could turn it.",
+        "Lit the lamp at 4:52. “Read” until two… Naïve café e\u0301te\u0301 😀 done? It’s £38,500 in No. 4.",
+        "\u202eHELLO\u202c \u200bworld, UV and LED: 12 W, that’s all!\u0000 Dr. Who’s back-up.",
+        "Roedd y goleudy yn dywyll, a’r môr yn ddu."})
+    void everyWrittenWordHasItsTime(String text) {
+        Speech speech = render(text, "isla", null, null);
+        assertThat(speech.words()).extracting(w -> text.substring(w.start(), w.end()))
+                .isEqualTo(Words.of(text).stream().map(w -> w.in(text)).toList());
+        int at = -1;
+        for (WordTime word : speech.words()) {
+            assertThat(word.startSample()).isGreaterThan(at);
+            assertThat(word.endSample()).isGreaterThan(word.startSample()).isLessThanOrEqualTo(speech.sound().samples().length);
+            at = word.startSample();
+        }
+    }
+
+    /** The sound itself says where a word starts: speech after a full stop begins where its word does. */
+    @Test
+    void wordTimesAgreeWithTheSound() {
+        String text = "Lamp. Tide. Boat. Crane. Putty.";
+        Speech speech = render(text, "bram", null, null);
+        for (WordTime word : speech.words()) {
+            Sound before = speech.sound().cut(Math.max(0, word.startSample() - 2_200), word.startSample());
+            Sound after = speech.sound().cut(word.startSample(), Math.min(speech.sound().samples().length, word.startSample() + 2_200));
+            assertThat(energy(after)).isGreaterThan(20 * energy(before));
+        }
+    }
+
+    /** The promise of domain.md on the whole cue: pace ±3 %, pitch ±0.5 semitone. */
+    @ParameterizedTest
+    @CsvSource({"isla, 60, 0", "isla, 85, -2", "isla, 160, 6", "bram, 100, -6", "bram, 120, 3", "hamish, 75, 4", "tamsin, 140, -4", "xanthe, 90, 5"})
+    void paceAndPitchMeasureAsAsked(String voice, int pace, double pitch) {
+        Sound own = render(LINE, voice, null, null).sound();
+        Sound directed = render(LINE, voice, pace, pitch).sound();
+        double gotPace = 100 * SpeechSpan.soundingSeconds(own) / SpeechSpan.soundingSeconds(directed);
+        double gotPitch = PitchTrack.semitones(PitchMeter.track(own).medianHz(), PitchMeter.track(directed).medianHz());
+        assertThat(gotPace).isCloseTo(pace, within(pace * 0.03));
+        assertThat(gotPitch).isCloseTo(pitch, within(0.5));
+    }
+
+    /** In every timbre, whatever the worker spoke before. */
+    @ParameterizedTest
+    @ValueSource(strings = {"isla", "tamsin", "bryony", "linnet", "rowan", "aldric", "bram", "corin", "wystan", "crispin", "jory", "jessamy"})
+    void theSameRequestGivesTheSameSamples(String id) {
+        SpeechRequest request = new SpeechRequest(voice(id), SpokenText.of(LINE), 0.9, 2);
+        float[] first = ENGINE.speak(request).sound().samples();
+        for (String other : List.of("hamish", "thirza", "maeve")) {
+            ENGINE.speak(new SpeechRequest(voice(other), SpokenText.of("Something else, much faster, by " + other), 1.8, -5));
+            assertThat(java.util.Arrays.equals(ENGINE.speak(request).sound().samples(), first)).isTrue();
+        }
+    }
+
+    @Test
+    void aWhisperHasNoPitch() {
+        List<Voice> whispers = VOICES.all().stream().filter(Voice::whispers).toList();
+        Speech speech = render(LINE, whispers.get(0).id(), 90, 3.0);
+        assertThat(PitchMeter.track(speech.sound()).voicedShare()).isLessThan(0.1);
+        assertThat(speech.reached().misses(Effective.of(new Direction(90, 3.0, null, null)), whispers.get(0)))
+                .singleElement().asString().contains("whisper has no pitch");
+    }
+
+    /** A sine keeps its frequency, level and length across the change of rate. */
+    @Test
+    void resamplingKeepsATone() {
+        Sound tone = Tones.sine(440, -6, 1, 22_050);
+        Sound resampled = new WorkerResampler(POOL).resample(tone, 48_000);
+        assertThat(resampled.samples()).hasSize(48_000);
+        double worst = 0;
+        Sound wanted = Tones.sine(440, -6, 1, 48_000);
+        for (int i = 2_000; i < 46_000; i++) {
+            worst = Math.max(worst, Math.abs(resampled.samples()[i] - wanted.samples()[i]));
+        }
+        assertThat(worst).isLessThan(1e-4);
+    }
+
+    private static double energy(Sound sound) {
+        double sum = 1e-9;
+        for (float sample : sound.samples()) {
+            sum += sample * sample;
+        }
+        return sum;
+    }
+}

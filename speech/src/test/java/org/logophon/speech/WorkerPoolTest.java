@@ -1,0 +1,77 @@
+package org.logophon.speech;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.logophon.render.SpeechFailed;
+import org.logophon.speech.worker.Frames;
+
+class WorkerPoolTest {
+
+    private static String hello(WorkerPool pool, long deadlineMillis) {
+        return pool.ask(out -> out.writeByte(Frames.HELLO), Frames::readText, deadlineMillis);
+    }
+
+    @Test
+    void aCrashCostsOneRetry(@TempDir Path folder) {
+        Path once = folder.resolve("crashed");
+        String home = EspeakData.prepare();
+        String real = String.join(" ", WorkerCommand.line(home));
+        List<String> crashesOnce = List.of("sh", "-c", "if [ -e " + once + " ]; then exec " + real + "; fi; touch " + once + "; kill -9 $$");
+        try (WorkerPool pool = new WorkerPool(1, home, crashesOnce)) {
+            assertThat(hello(pool, 20_000)).startsWith("espeak-ng");
+            assertThat(Files.exists(once)).isTrue();
+        }
+    }
+
+    @Test
+    void killingAWorkerBetweenRequestsCostsNothingVisible() {
+        try (WorkerPool pool = new WorkerPool(1)) {
+            hello(pool, 20_000);
+            long pid = pool.pids().get(0);
+            ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+            assertThat(hello(pool, 20_000)).startsWith("espeak-ng");
+            assertThat(pool.pids()).hasSize(1).doesNotContain(pid);
+        }
+    }
+
+    @Test
+    void aHangEndsAtItsDeadlineWithASentence() {
+        try (WorkerPool pool = new WorkerPool(1, "", List.of("sleep", "600"))) {
+            long start = System.nanoTime();
+            assertThatThrownBy(() -> hello(pool, 300)).isInstanceOf(SpeechFailed.class).hasMessageContaining("stopped twice");
+            assertThat(System.nanoTime() - start).isLessThan(20_000_000_000L);
+        }
+    }
+
+    @Test
+    void aFloodOfOutputIsNotRead() {
+        for (String flood : List.of("yes", "cat /dev/zero")) {
+            try (WorkerPool pool = new WorkerPool(1, "", List.of("sh", "-c", flood))) {
+                assertThatThrownBy(() -> hello(pool, 5_000)).isInstanceOf(SpeechFailed.class);
+            }
+        }
+    }
+
+    @Test
+    void aRefusalIsASentenceAndTheWorkerLivesOn() {
+        try (WorkerPool pool = new WorkerPool(1)) {
+            hello(pool, 20_000);
+            List<Long> pids = pool.pids();
+            assertThatThrownBy(() -> pool.ask(out -> {
+                out.writeByte(Frames.SPEAK);
+                Frames.writeText(out, "no/such/voice");
+                Frames.writeText(out, "Hello.");
+                out.writeInt(175);
+                out.writeInt(50);
+            }, in -> null, 20_000)).hasMessageContaining("no such voice");
+            hello(pool, 20_000);
+            assertThat(pool.pids()).isEqualTo(pids);
+        }
+    }
+}
