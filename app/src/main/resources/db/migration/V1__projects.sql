@@ -38,8 +38,6 @@ create table cue (
     scene text not null,
     role text not null,
     text text not null,
-    source_start integer not null,
-    source_end integer not null,
     pace_percent integer,
     pitch_semitones double precision,
     loudness_db double precision,

@@ -1,0 +1,48 @@
+package org.logophon.app.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.app.project.CueState;
+import org.logophon.app.project.ProjectView;
+import org.springframework.ui.Model;
+
+/** What every page of a project shows: its name and running time, and the path with the one fact of each step. */
+public final class ProjectPage {
+
+    private ProjectPage() {
+    }
+
+    /**
+     * @param fact  what matters now
+     * @param amber true when it needs a look
+     */
+    public record PathStep(Step step, String fact, boolean amber, boolean done, boolean current) {
+    }
+
+    public static void fill(Model model, ProjectView view, Step current) {
+        model.addAttribute("project", view.project());
+        model.addAttribute("view", view);
+        model.addAttribute("path", path(view, current));
+        model.addAttribute("runs", Durations.clock(view.seconds()));
+        model.addAttribute("target", view.project().targetSeconds() == null ? null : Durations.clock(view.project().targetSeconds()));
+    }
+
+    public static List<PathStep> path(ProjectView view, Step current) {
+        List<PathStep> path = new ArrayList<>();
+        int cues = view.cues().size();
+        long toRender = view.toRender();
+        long ready = view.count(CueState.READY);
+        long unfit = view.unfit();
+        path.add(new PathStep(Step.WRITE, cues == 0 ? "nothing written" : count(cues, "cue"), false, cues > 0, current == Step.WRITE));
+        boolean direct = toRender > 0 || unfit > 0;
+        String fact = unfit > 0 ? count(unfit, "cue") + " to look at" : toRender > 0 ? count(toRender, "cue") + " to render"
+                : cues == 0 ? "no cues yet" : "all " + cues + " ready";
+        path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && !direct, current == Step.DIRECT));
+        path.add(new PathStep(Step.DELIVER, ready + " of " + cues + " ready", false, false, current == Step.DELIVER));
+        return path;
+    }
+
+    private static String count(long count, String noun) {
+        return count == 1 ? "1 " + noun : count + " " + noun + "s";
+    }
+}

@@ -1,0 +1,24 @@
+package org.logophon.app.page;
+
+/** The steps of the path, in the order of habit. */
+public enum Step {
+    WRITE("Write"), DIRECT("Direct"), DELIVER("Deliver");
+
+    private final String title;
+
+    Step(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public int number() {
+        return ordinal() + 1;
+    }
+
+    public String address() {
+        return title.toLowerCase(java.util.Locale.ROOT);
+    }
+}

@@ -1,0 +1,15 @@
+package org.logophon.app.project;
+
+import java.util.UUID;
+import org.logophon.direction.Direction;
+
+/**
+ * A cue as stored.
+ *
+ * @param keptTake   the take that is delivered; null when there is none
+ * @param keptRecipe the cue's recipe when that take was kept: while it is the cue's recipe, nothing has changed
+ * @param keptSeconds length of the kept take; null when there is none
+ */
+public record Cue(UUID id, int position, String number, String scene, String role, String text,
+                  Direction direction, UUID keptTake, String keptRecipe, Double keptSeconds, int version) {
+}

@@ -1,0 +1,107 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.direction.Direction;
+import org.logophon.script.ScriptCue;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code cue}. A cue that left the script is marked, not deleted: its takes stay, and it comes back with its words. */
+@Repository
+public class CueRepository {
+
+    private static final String SELECT = """
+            select c.*, s.seconds as kept_seconds from cue c
+            left join take t on t.id = c.kept_take left join speech s on s.recipe = t.recipe """;
+
+    private final JdbcClient jdbc;
+    private final JdbcTemplate batches;
+    private final Clock clock;
+
+    CueRepository(JdbcClient jdbc, JdbcTemplate batches, Clock clock) {
+        this.jdbc = jdbc;
+        this.batches = batches;
+        this.clock = clock;
+    }
+
+    /** A cue with the place and number that a new split gives it. */
+    public record Placed(UUID id, int position, String number, ScriptCue cue) {
+    }
+
+    public List<Cue> of(UUID project) {
+        return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is null order by c.position")
+                .param("project", project).query(CueRepository::cue).list();
+    }
+
+    /** Cues that left the script, the latest first. */
+    public List<Cue> removed(UUID project) {
+        return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is not null order by c.removed_at desc limit 500")
+                .param("project", project).query(CueRepository::cue).list();
+    }
+
+    public Optional<Cue> find(UUID project, UUID cue) {
+        return jdbc.sql(SELECT + "where c.project_id = :project and c.id = :cue and c.removed_at is null")
+                .param("project", project).param("cue", cue).query(CueRepository::cue).optional();
+    }
+
+    public void insert(UUID project, List<Placed> cues) {
+        batches.batchUpdate("""
+                insert into cue (id, project_id, position, number, scene, role, text)
+                values (?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
+            statement.setObject(1, placed.id());
+            statement.setObject(2, project);
+            statement.setInt(3, placed.position());
+            statement.setString(4, placed.number());
+            statement.setString(5, placed.cue().scene());
+            statement.setString(6, placed.cue().role());
+            statement.setString(7, placed.cue().text());
+        });
+    }
+
+    public void update(List<Placed> cues) {
+        batches.batchUpdate("""
+                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, removed_at = null
+                where id = ?""", cues, 500, (statement, placed) -> {
+            statement.setInt(1, placed.position());
+            statement.setString(2, placed.number());
+            statement.setString(3, placed.cue().scene());
+            statement.setString(4, placed.cue().role());
+            statement.setString(5, placed.cue().text());
+            statement.setObject(6, placed.id());
+        });
+    }
+
+    public void remove(List<UUID> cues) {
+        var now = clock.instant().atOffset(ZoneOffset.UTC);
+        batches.batchUpdate("update cue set removed_at = ? where id = ?", cues, 500, (statement, id) -> {
+            statement.setObject(1, now);
+            statement.setObject(2, id);
+        });
+    }
+
+    /** @return false when the cue is no longer at that version: someone else changed it */
+    public boolean direct(UUID cue, Direction direction, int version) {
+        return jdbc.sql("update cue set " + DirectionColumns.SET + ", version = version + 1 where id = :cue and version = :version")
+                .params(DirectionColumns.parameters(direction)).param("cue", cue).param("version", version).update() == 1;
+    }
+
+    /** @param recipe the cue's recipe now: until it differs the cue counts as unchanged */
+    public void keep(UUID cue, UUID take, String recipe) {
+        jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
+                .param("take", take).param("recipe", recipe).param("cue", cue).update();
+    }
+
+    private static Cue cue(ResultSet row, int at) throws SQLException {
+        return new Cue(row.getObject("id", UUID.class), row.getInt("position"), row.getString("number"), row.getString("scene"),
+                row.getString("role"), row.getString("text"),
+                DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"),
+                row.getObject("kept_seconds", Double.class), row.getInt("version"));
+    }
+}

@@ -1,0 +1,30 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.HashMap;
+import java.util.Map;
+import org.logophon.direction.Direction;
+
+/** The four direction columns that projects, roles and cues have. */
+final class DirectionColumns {
+
+    static final String SET = "pace_percent = :pace, pitch_semitones = :pitch, loudness_db = :loudness, pause_after_millis = :pause";
+
+    private DirectionColumns() {
+    }
+
+    static Direction read(ResultSet row) throws SQLException {
+        return new Direction(row.getObject("pace_percent", Integer.class), row.getObject("pitch_semitones", Double.class),
+                row.getObject("loudness_db", Double.class), row.getObject("pause_after_millis", Integer.class));
+    }
+
+    static Map<String, Object> parameters(Direction direction) {
+        Map<String, Object> values = new HashMap<>();
+        values.put("pace", direction.pacePercent());
+        values.put("pitch", direction.pitchSemitones());
+        values.put("loudness", direction.loudnessDb());
+        values.put("pause", direction.pauseAfterMillis());
+        return values;
+    }
+}

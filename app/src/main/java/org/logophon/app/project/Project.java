@@ -1,0 +1,26 @@
+package org.logophon.app.project;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.logophon.direction.Direction;
+import org.logophon.finish.FinishSettings;
+
+/**
+ * One video's narration.
+ *
+ * @param language      BCP 47 tag of the script
+ * @param targetSeconds how long it shall run; null when nobody said
+ * @param scriptVersion raised by one with each saved change of the script
+ * @param targetLufs    null for "off"
+ */
+public record Project(UUID id, String name, String language, Integer targetSeconds, String script, int scriptVersion,
+                      Direction direction, Double targetLufs, String namePattern, Instant changedAt) {
+
+    public static final int LONGEST_NAME = 120;
+    /** 100,000 words and then some. */
+    public static final int LONGEST_SCRIPT = 2_000_000;
+
+    public FinishSettings finish() {
+        return FinishSettings.to(targetLufs);
+    }
+}

@@ -1,0 +1,49 @@
+package org.logophon.app.project;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Copies a project with its script, cast, direction and kept takes; the sound itself is shared, not copied. */
+@Component
+public class ProjectCopy {
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final RoleRepository roles;
+    private final JdbcClient jdbc;
+
+    ProjectCopy(Projects projects, ProjectRepository table, RoleRepository roles, JdbcClient jdbc) {
+        this.projects = projects;
+        this.table = table;
+        this.roles = roles;
+        this.jdbc = jdbc;
+    }
+
+    /** @param what said in brackets behind the name, as in "The Lantern Room (copy)". @return the copy's id */
+    @Transactional
+    public UUID copy(UUID id, String what) {
+        Project from = projects.require(id);
+        String suffix = " (" + what + ")";
+        String base = from.name().substring(0, Math.min(from.name().length(), Project.LONGEST_NAME - suffix.length()));
+        UUID to = table.create(base + suffix, from.language(), from.targetSeconds()).id();
+        table.saveScript(to, from.script(), from.scriptVersion());
+        table.setFinish(to, from.targetLufs(), from.namePattern());
+        table.setDirection(to, from.direction());
+        roles.copy(id, to);
+        jdbc.sql("""
+                with cues as (
+                  select gen_random_uuid() as copy, gen_random_uuid() as take_copy, c.* from cue c where c.project_id = :from and c.removed_at is null),
+                takes as (
+                  insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, created_at)
+                  select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.created_at
+                  from cues c join take t on t.id = c.kept_take)
+                insert into cue (id, project_id, position, number, scene, role, text, pace_percent, pitch_semitones, loudness_db,
+                                 pause_after_millis, kept_take, kept_recipe)
+                select copy, :to, position, number, scene, role, text, pace_percent, pitch_semitones, loudness_db,
+                       pause_after_millis, case when kept_take is null then null else take_copy end, kept_recipe from cues""")
+                .param("from", id).param("to", to).update();
+        return to;
+    }
+}

@@ -1,0 +1,107 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.delivery.FileNames;
+import org.logophon.direction.Direction;
+import org.logophon.finish.FinishSettings;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code project}. */
+@Repository
+public class ProjectRepository {
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    ProjectRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    public Project create(String name, String language, Integer targetSeconds) {
+        UUID id = UUID.randomUUID();
+        jdbc.sql("""
+                insert into project (id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
+                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
+                .param("id", id).param("name", name).param("language", language).param("seconds", targetSeconds)
+                .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS).param("pattern", FileNames.DEFAULT_PATTERN)
+                .param("now", now()).update();
+        return find(id).orElseThrow();
+    }
+
+    /** A project that is not deleted. */
+    public Optional<Project> find(UUID id) {
+        return jdbc.sql("select * from project where id = :id and deleted_at is null").param("id", id)
+                .query(ProjectRepository::project).optional();
+    }
+
+    /** The same, held against other writers until the transaction ends. */
+    public Optional<Project> lock(UUID id) {
+        return jdbc.sql("select * from project where id = :id and deleted_at is null for update").param("id", id)
+                .query(ProjectRepository::project).optional();
+    }
+
+    public List<Project> all() {
+        return jdbc.sql("select * from project where deleted_at is null order by changed_at desc, name").query(ProjectRepository::project).list();
+    }
+
+    public int count() {
+        return jdbc.sql("select count(*) from project").query(Integer.class).single();
+    }
+
+    public boolean rename(UUID id, String name) {
+        return jdbc.sql("update project set name = :name, changed_at = :now where id = :id and deleted_at is null")
+                .param("name", name).param("now", now()).param("id", id).update() == 1;
+    }
+
+    /** @return false when it already is as asked */
+    public boolean setDeleted(UUID id, boolean deleted) {
+        return jdbc.sql("update project set deleted_at = :at, changed_at = :now where id = :id and (deleted_at is null) = :deleted")
+                .param("at", deleted ? now() : null).param("now", now()).param("id", id).param("deleted", deleted).update() == 1;
+    }
+
+    /** Saves a script over the version that it was made from. */
+    public void saveScript(UUID id, String script, int version) {
+        jdbc.sql("update project set script = :script, script_version = :version, changed_at = :now where id = :id")
+                .param("script", script).param("version", version).param("now", now()).param("id", id).update();
+    }
+
+    public void setTarget(UUID id, Integer seconds) {
+        jdbc.sql("update project set target_seconds = :seconds, changed_at = :now where id = :id")
+                .param("seconds", seconds).param("now", now()).param("id", id).update();
+    }
+
+    public void setFinish(UUID id, Double targetLufs, String namePattern) {
+        jdbc.sql("update project set target_lufs = :lufs, name_pattern = :pattern, changed_at = :now where id = :id")
+                .param("lufs", targetLufs).param("pattern", namePattern).param("now", now()).param("id", id).update();
+    }
+
+    public void setDirection(UUID id, Direction direction) {
+        jdbc.sql("update project set " + DirectionColumns.SET + ", changed_at = :now where id = :id")
+                .params(DirectionColumns.parameters(direction)).param("now", now()).param("id", id).update();
+    }
+
+    public void touch(UUID id) {
+        jdbc.sql("update project set changed_at = :now where id = :id").param("now", now()).param("id", id).update();
+    }
+
+    private OffsetDateTime now() {
+        return clock.instant().atOffset(ZoneOffset.UTC);
+    }
+
+    private static Project project(ResultSet row, int at) throws SQLException {
+        Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
+        return new Project(row.getObject("id", UUID.class), row.getString("name"), row.getString("language"),
+                row.getObject("target_seconds", Integer.class), row.getString("script"), row.getInt("script_version"),
+                DirectionColumns.read(row), row.getObject("target_lufs", Double.class), row.getString("name_pattern"), changed);
+    }
+}

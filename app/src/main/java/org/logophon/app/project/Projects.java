@@ -1,0 +1,116 @@
+package org.logophon.app.project;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.web.NotFound;
+import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
+import org.logophon.estimate.Estimate;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.script.ScriptCue;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+
+/** Puts a project together: what each cue's direction comes to, its recipe, its state, and how long it runs. */
+@Service
+public class Projects {
+
+    private final ProjectRepository projects;
+    private final RoleRepository roles;
+    private final CueRepository cues;
+    private final CueWork work;
+    private final SpeakingRates rates;
+    private final VoiceCatalogue voices;
+    private final Narrator narrator;
+
+    Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueWork work, SpeakingRates rates,
+             VoiceCatalogue voices, Narrator narrator) {
+        this.projects = projects;
+        this.roles = roles;
+        this.cues = cues;
+        this.work = work;
+        this.rates = rates;
+        this.voices = voices;
+        this.narrator = narrator;
+    }
+
+    /** @throws NotFound with a sentence when there is none */
+    public Project require(UUID id) {
+        return projects.find(id).orElseThrow(() ->
+                new NotFound("This project doesn't exist any more. The shelf shows those that do."));
+    }
+
+    public ProjectView view(UUID id) {
+        return view(require(id));
+    }
+
+    public ProjectView view(Project project) {
+        return view(project, cues.of(project.id()));
+    }
+
+    /** @throws NotFound when the project has no such cue */
+    public CueView cue(UUID project, UUID cue) {
+        Cue found = cues.find(project, cue).orElseThrow(() -> new NotFound("This cue is no longer in the script."));
+        return view(require(project), List.of(found)).cues().get(0);
+    }
+
+    private ProjectView view(Project project, List<Cue> found) {
+        List<Role> cast = roles.of(project.id());
+        Map<String, Role> byName = new HashMap<>();
+        cast.forEach(role -> byName.put(key(role.name()), role));
+        Map<UUID, CueWork.Work> underWay = work.of(project.id());
+        List<CueView> seen = found.stream().map(cue -> view(project, cue, byName.get(key(cue.role())), underWay.get(cue.id()))).toList();
+        return new ProjectView(project, cast, seen);
+    }
+
+    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay) {
+        Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
+        Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
+        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), voice, narrator.engineVersion(), effective);
+        String problem = problem(cue, voice, underWay);
+        CueState state = state(cue, recipe, problem, underWay);
+        boolean measured = cue.keptSeconds() != null && state == CueState.READY;
+        double seconds = measured ? cue.keptSeconds() : estimate(project, cue, voice, effective);
+        return new CueView(cue, role, voice, effective, recipe, state, problem, seconds, measured);
+    }
+
+    private static String problem(Cue cue, Voice voice, CueWork.Work underWay) {
+        String unspeakable = ScriptCue.problem(cue.text());
+        if (unspeakable != null) {
+            return unspeakable;
+        }
+        if (voice == null) {
+            return cue.role() + " has no voice yet. Choose one in the panel beside the score.";
+        }
+        return underWay == null ? null : underWay.problem();
+    }
+
+    private static CueState state(Cue cue, Recipe recipe, String problem, CueWork.Work underWay) {
+        if (underWay != null && underWay.waiting() && recipe != null) {
+            return CueState.RENDERING;
+        }
+        if (cue.keptTake() != null && recipe != null && recipe.hash().equals(cue.keptRecipe())) {
+            return CueState.READY;
+        }
+        if (problem != null) {
+            return CueState.PROBLEM;
+        }
+        return cue.keptTake() == null ? CueState.NEW : CueState.CHANGED;
+    }
+
+    private double estimate(Project project, Cue cue, Voice voice, Effective effective) {
+        if (ScriptCue.problem(cue.text()) != null) {
+            return 0;
+        }
+        return Estimate.seconds(cue.text(), project.language(), voice == null ? null : rates.of(voice.id()), effective.paceFactor());
+    }
+
+    private static String key(String role) {
+        return role.toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,53 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.direction.Direction;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code role}. A role that left the script keeps its row, so that its voice is there when it comes back. */
+@Repository
+public class RoleRepository {
+
+    private final JdbcClient jdbc;
+
+    RoleRepository(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public List<Role> of(UUID project) {
+        return jdbc.sql("select * from role where project_id = :project order by position").param("project", project)
+                .query(RoleRepository::role).list();
+    }
+
+    public void add(UUID project, String name, int position, String voiceId) {
+        jdbc.sql("insert into role (project_id, name, position, voice_id) values (:project, :name, :position, :voice) on conflict do nothing")
+                .param("project", project).param("name", name).param("position", position).param("voice", voiceId).update();
+    }
+
+    public void cast(UUID project, String name, String voiceId) {
+        jdbc.sql("update role set voice_id = :voice, version = version + 1 where project_id = :project and name = :name")
+                .param("voice", voiceId).param("project", project).param("name", name).update();
+    }
+
+    /** @return false when the role is no longer at that version: someone else changed it */
+    public boolean direct(UUID project, String name, Direction direction, int version) {
+        return jdbc.sql("update role set " + DirectionColumns.SET + ", version = version + 1 where project_id = :project and name = :name and version = :version")
+                .params(DirectionColumns.parameters(direction)).param("project", project).param("name", name)
+                .param("version", version).update() == 1;
+    }
+
+    public void copy(UUID from, UUID to) {
+        jdbc.sql("""
+                insert into role (project_id, name, position, voice_id, pace_percent, pitch_semitones, loudness_db, pause_after_millis)
+                select :to, name, position, voice_id, pace_percent, pitch_semitones, loudness_db, pause_after_millis
+                from role where project_id = :from""").param("to", to).param("from", from).update();
+    }
+
+    private static Role role(ResultSet row, int at) throws SQLException {
+        return new Role(row.getString("name"), row.getInt("position"), row.getString("voice_id"), DirectionColumns.read(row), row.getInt("version"));
+    }
+}

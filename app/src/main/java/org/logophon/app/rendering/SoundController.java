@@ -1,0 +1,78 @@
+package org.logophon.app.rendering;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.CueState;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.NotFound;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sound for playing: one take, and the programme that the transport walks through. */
+@RestController
+@RequestMapping("/projects/{id}")
+class SoundController {
+
+    private final Projects projects;
+    private final TakeRepository takes;
+    private final SpeechRepository speeches;
+    private final TakeSound sound;
+
+    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound) {
+        this.projects = projects;
+        this.takes = takes;
+        this.speeches = speeches;
+        this.sound = sound;
+    }
+
+    /**
+     * A cue in the programme.
+     *
+     * @param start seconds from the programme's start
+     * @param sound address of its kept take; null when it has none
+     */
+    record ProgrammeCue(UUID id, String number, String role, String colour, String state, String word, double start, double seconds,
+                        double pause, String sound) {
+    }
+
+    @GetMapping("/programme")
+    Map<String, Object> programme(@PathVariable UUID id) {
+        ProjectView view = projects.view(id);
+        List<ProgrammeCue> programme = new ArrayList<>();
+        double at = 0;
+        for (CueView cue : view.cues()) {
+            double pause = cue.effective().pauseMillis() / 1000.0;
+            double seconds = cue.cue().keptSeconds() != null ? cue.cue().keptSeconds() : cue.seconds();
+            programme.add(new ProgrammeCue(cue.id(), cue.number(), cue.cue().role(), cue.role() == null ? "role-0" : cue.role().colour(),
+                    cue.state().style(), cue.state().word(), at, seconds, pause, address(view, cue)));
+            at += seconds + pause;
+        }
+        return Map.of("cues", programme, "rendering", view.count(CueState.RENDERING));
+    }
+
+    private static String address(ProjectView view, CueView cue) {
+        return cue.cue().keptTake() == null ? null : "/projects/" + view.id() + "/takes/" + cue.cue().keptTake() + "/sound/"
+                + TakeSound.stamp(cue.cue().keptRecipe(), view.project(), cue) + ".wav";
+    }
+
+    /** The stamp in the address changes with the sound, so that a browser may keep what it has heard. */
+    @GetMapping("/takes/{take}/sound/{stamp}.wav")
+    ResponseEntity<byte[]> sound(@PathVariable UUID id, @PathVariable UUID take) {
+        Take found = takes.find(take).orElseThrow(() -> new NotFound("This take doesn't exist."));
+        CueView cue = projects.cue(id, found.cueId());
+        StoredSpeech speech = speeches.find(found.recipe()).orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again."));
+        byte[] wav = sound.wav(sound.clip(speech, projects.require(id).finish(), cue.effective().loudnessDb()));
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav"))
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(12)).cachePrivate().immutable()).body(wav);
+    }
+}

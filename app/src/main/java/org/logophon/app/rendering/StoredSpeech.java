@@ -1,0 +1,54 @@
+package org.logophon.app.rendering;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.estimate.Syllables;
+import org.logophon.loudness.LoudnessMeter;
+import org.logophon.pitch.PitchMeter;
+import org.logophon.render.Reached;
+import org.logophon.render.Recipe;
+import org.logophon.render.Speech;
+import org.logophon.render.WordTime;
+import org.logophon.sound.Peaks;
+import org.logophon.sound.Sound;
+
+/**
+ * Speech as it lies in the store, with what was measured on it.
+ *
+ * @param pcm   16-bit little-endian
+ * @param words four numbers a word: its place in the text and in the samples
+ * @param pitch Hz each 10 ms, 0 where unvoiced
+ */
+public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, Float[] pitch, double seconds, int syllables,
+                           double lufs, Reached reached) {
+
+    static StoredSpeech of(Speech rendered, Recipe recipe) {
+        Speech speech = rendered.trimmed();
+        float[] samples = speech.sound().samples();
+        ByteBuffer pcm = ByteBuffer.allocate(samples.length * 2).order(ByteOrder.LITTLE_ENDIAN);
+        for (float sample : samples) {
+            pcm.putShort((short) Math.max(-32768, Math.min(32767, Math.round(sample * 32768))));
+        }
+        Integer[] words = speech.words().stream()
+                .flatMap(w -> java.util.stream.Stream.of(w.start(), w.end(), w.startSample(), w.endSample())).toArray(Integer[]::new);
+        float[] hertz = PitchMeter.track(speech.sound()).hertz();
+        Float[] pitch = new Float[hertz.length];
+        for (int i = 0; i < hertz.length; i++) {
+            pitch[i] = hertz[i];
+        }
+        return new StoredSpeech(speech.sound().rate(), pcm.array(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
+                Syllables.of(recipe.text(), recipe.voice().language()), LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
+    }
+
+    public Speech speech() {
+        short[] samples = new short[pcm.length / 2];
+        ByteBuffer.wrap(pcm).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(samples);
+        List<WordTime> times = new ArrayList<>(words.length / 4);
+        for (int i = 0; i < words.length; i += 4) {
+            times.add(new WordTime(words[i], words[i + 1], words[i + 2], words[i + 3]));
+        }
+        return new Speech(Sound.ofPcm16(samples, rate), times, reached);
+    }
+}

@@ -1,0 +1,19 @@
+package org.logophon.app.rendering;
+
+import java.time.Instant;
+import java.util.UUID;
+
+/**
+ * One render of a cue, with everything that made it.
+ *
+ * @param ordinal 1 for T1
+ * @param recipe  hash of the recipe
+ * @param text    the words as they were then
+ */
+public record Take(UUID id, UUID cueId, int ordinal, String recipe, String text, String voiceId, double paceFactor,
+                   double semitones, double seconds, Instant createdAt) {
+
+    public String name() {
+        return "T" + ordinal;
+    }
+}

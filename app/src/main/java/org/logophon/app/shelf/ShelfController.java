@@ -1,0 +1,69 @@
+package org.logophon.app.shelf;
+
+import java.util.UUID;
+import org.logophon.app.page.TargetTime;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.ProjectCopy;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.Projects;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The shelf: every project, and what can be done with one as a whole. */
+@Controller
+class ShelfController {
+
+    private final Shelf shelf;
+    private final ProjectRepository table;
+    private final Projects projects;
+    private final ProjectCopy copies;
+
+    ShelfController(Shelf shelf, ProjectRepository table, Projects projects, ProjectCopy copies) {
+        this.shelf = shelf;
+        this.table = table;
+        this.projects = projects;
+        this.copies = copies;
+    }
+
+    @GetMapping("/")
+    String page(@RequestParam(required = false) UUID deleted, Model model) {
+        model.addAttribute("lines", shelf.lines());
+        model.addAttribute("deleted", deleted);
+        return "shelf";
+    }
+
+    @PostMapping("/projects")
+    String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String target) {
+        Project project = table.create(Shelf.checkedName(name), "en-GB", TargetTime.parse(target));
+        return "redirect:/projects/" + project.id() + "/write";
+    }
+
+    @PostMapping("/projects/{id}/name")
+    String rename(@PathVariable UUID id, @RequestParam(defaultValue = "") String name) {
+        projects.require(id);
+        table.rename(id, Shelf.checkedName(name));
+        return "redirect:/";
+    }
+
+    @PostMapping("/projects/{id}/duplicate")
+    String duplicate(@PathVariable UUID id) {
+        copies.copy(id, "copy");
+        return "redirect:/";
+    }
+
+    @PostMapping("/projects/{id}/delete")
+    String delete(@PathVariable UUID id) {
+        table.setDeleted(id, true);
+        return "redirect:/?deleted=" + id;
+    }
+
+    @PostMapping("/projects/{id}/restore")
+    String restore(@PathVariable UUID id) {
+        table.setDeleted(id, false);
+        return "redirect:/";
+    }
+}

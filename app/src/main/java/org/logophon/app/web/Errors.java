@@ -1,0 +1,91 @@
+package org.logophon.app.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
+import java.util.Map;
+import org.logophon.render.SpeechFailed;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.servlet.ModelAndView;
+import tools.jackson.core.JacksonException;
+
+/** Every error reaches a person as a sentence with an apt status, as a page or, for a script, as {@code {"sentence": …}}. */
+@ControllerAdvice
+class Errors {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
+
+    @ExceptionHandler(NotFound.class)
+    Object notFound(NotFound error, HttpServletRequest request) {
+        return answer(HttpStatus.NOT_FOUND, error.getMessage(), request);
+    }
+
+    @ExceptionHandler({Refused.class, IllegalArgumentException.class})
+    Object refused(RuntimeException error, HttpServletRequest request) {
+        return answer(HttpStatus.UNPROCESSABLE_ENTITY, error.getMessage(), request);
+    }
+
+    @ExceptionHandler(Stale.class)
+    Object stale(Stale error, HttpServletRequest request) {
+        return answer(HttpStatus.CONFLICT, error.getMessage(), request);
+    }
+
+    @ExceptionHandler(SpeechFailed.class)
+    Object speechFailed(SpeechFailed error, HttpServletRequest request) {
+        return answer(HttpStatus.UNPROCESSABLE_ENTITY, error.getMessage(), request);
+    }
+
+    @ExceptionHandler({MethodArgumentTypeMismatchException.class, MissingServletRequestParameterException.class,
+        HttpMessageNotReadableException.class, JacksonException.class})
+    Object malformed(Exception error, HttpServletRequest request) {
+        return answer(HttpStatus.BAD_REQUEST, "This request is not written as it should be. Reload the page and try again.", request);
+    }
+
+    @ExceptionHandler(NoResourceFoundException.class)
+    Object noPage(HttpServletRequest request) {
+        return answer(HttpStatus.NOT_FOUND, "There is no page at this address. The shelf shows all projects.", request);
+    }
+
+    @ExceptionHandler(HttpRequestMethodNotSupportedException.class)
+    Object method(HttpServletRequest request) {
+        return answer(HttpStatus.METHOD_NOT_ALLOWED, "This address doesn't take that kind of request.", request);
+    }
+
+    @ExceptionHandler({CannotGetJdbcConnectionException.class, CannotCreateTransactionException.class,
+        DataAccessResourceFailureException.class, TransientDataAccessException.class})
+    Object databaseAway(Exception error, HttpServletRequest request) {
+        return answer(HttpStatus.SERVICE_UNAVAILABLE,
+                "The database doesn't answer right now. Nothing is lost; wait a moment and try again.", request);
+    }
+
+    @ExceptionHandler(Exception.class)
+    Object unknown(Exception error, HttpServletRequest request) {
+        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), error);
+        return answer(HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something failed inside Logophon, and it has been logged. What was saved is safe; reload the page.", request);
+    }
+
+    private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
+        String accept = String.valueOf(request.getHeader("Accept")).toLowerCase(Locale.ROOT);
+        if (request.getHeader("HX-Request") == null && accept.contains("text/html")) {
+            ModelAndView page = new ModelAndView("error", Map.of("sentence", sentence, "status", status.value()));
+            page.setStatus(status);
+            return page;
+        }
+        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(Map.of("sentence", sentence));
+    }
+}

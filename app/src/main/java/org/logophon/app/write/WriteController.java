@@ -1,0 +1,89 @@
+package org.logophon.app.write;
+
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.page.ProjectPage;
+import org.logophon.app.page.Step;
+import org.logophon.app.page.TargetTime;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.ProjectCopy;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.Stale;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The Write step. */
+@Controller
+@RequestMapping("/projects/{id}")
+class WriteController {
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final ProjectCopy copies;
+    private final ScriptSaving saving;
+
+    WriteController(Projects projects, ProjectRepository table, ProjectCopy copies, ScriptSaving saving) {
+        this.projects = projects;
+        this.table = table;
+        this.copies = copies;
+        this.saving = saving;
+    }
+
+    /** What a page sends: its whole text and the version it was made from. */
+    record Draft(String text, int version) {
+    }
+
+    @GetMapping("/write")
+    String page(@PathVariable UUID id, Model model) {
+        ProjectView view = projects.view(id);
+        ProjectPage.fill(model, view, Step.WRITE);
+        return "write";
+    }
+
+    @GetMapping("/script")
+    @ResponseBody
+    ScriptState state(@PathVariable UUID id) {
+        return ScriptState.of(projects.view(id));
+    }
+
+    @PutMapping("/script")
+    @ResponseBody
+    Object save(@PathVariable UUID id, @RequestBody Draft draft) {
+        try {
+            saving.save(id, draft.text() == null ? "" : draft.text(), draft.version());
+        } catch (Stale stale) {
+            Project theirs = projects.require(id);
+            return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("sentence", stale.getMessage(),
+                    "text", theirs.script(), "version", theirs.scriptVersion()));
+        }
+        return ScriptState.of(projects.view(id));
+    }
+
+    /** Keeps both: the text that could not be saved becomes a project of its own. */
+    @PostMapping("/script/aside")
+    @ResponseBody
+    Map<String, String> aside(@PathVariable UUID id, @RequestBody Draft draft) {
+        UUID copy = copies.copy(id, "second text");
+        saving.save(copy, draft.text() == null ? "" : draft.text(), projects.require(copy).scriptVersion());
+        return Map.of("address", "/projects/" + copy + "/write");
+    }
+
+    @PostMapping("/target")
+    String target(@PathVariable UUID id, @RequestParam(defaultValue = "") String target) {
+        projects.require(id);
+        table.setTarget(id, TargetTime.parse(target));
+        return "redirect:/projects/" + id + "/write";
+    }
+}
