@@ -10,6 +10,7 @@ create table project (
     pitch_semitones double precision,
     loudness_db double precision,
     pause_after_millis integer,
+    direction_version integer not null default 0,
     target_lufs double precision,
     name_pattern text not null,
     created_at timestamptz not null,

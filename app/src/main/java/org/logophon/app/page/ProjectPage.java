@@ -4,12 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.rendering.Rendering;
+import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
 /** What every page of a project shows: its name and running time, and the path with the one fact of each step. */
-public final class ProjectPage {
+@Component
+public class ProjectPage {
 
-    private ProjectPage() {
+    private final Rendering rendering;
+
+    ProjectPage(Rendering rendering) {
+        this.rendering = rendering;
     }
 
     /**
@@ -19,15 +25,17 @@ public final class ProjectPage {
     public record PathStep(Step step, String fact, boolean amber, boolean done, boolean current) {
     }
 
-    public static void fill(Model model, ProjectView view, Step current) {
+    public void fill(Model model, ProjectView view, Step current) {
         model.addAttribute("project", view.project());
         model.addAttribute("view", view);
+        model.addAttribute("step", current);
+        model.addAttribute("batch", rendering.latest(view.id()).orElse(null));
         model.addAttribute("path", path(view, current));
         model.addAttribute("runs", Durations.clock(view.seconds()));
         model.addAttribute("target", view.project().targetSeconds() == null ? null : Durations.clock(view.project().targetSeconds()));
     }
 
-    public static List<PathStep> path(ProjectView view, Step current) {
+    static List<PathStep> path(ProjectView view, Step current) {
         List<PathStep> path = new ArrayList<>();
         int cues = view.cues().size();
         long toRender = view.toRender();

@@ -19,7 +19,8 @@ public class CueRepository {
 
     private static final String SELECT = """
             select c.*, s.seconds as kept_seconds from cue c
-            left join take t on t.id = c.kept_take left join speech s on s.recipe = t.recipe """;
+            left join take t on t.id = c.kept_take left join speech s on s.recipe = t.recipe
+            """;
 
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;

@@ -14,7 +14,7 @@ import org.logophon.finish.FinishSettings;
  * @param targetLufs    null for "off"
  */
 public record Project(UUID id, String name, String language, Integer targetSeconds, String script, int scriptVersion,
-                      Direction direction, Double targetLufs, String namePattern, Instant changedAt) {
+                      Direction direction, int directionVersion, Double targetLufs, String namePattern, Instant changedAt) {
 
     public static final int LONGEST_NAME = 120;
     /** 100,000 words and then some. */

@@ -30,7 +30,7 @@ public class ProjectCopy {
         UUID to = table.create(base + suffix, from.language(), from.targetSeconds()).id();
         table.saveScript(to, from.script(), from.scriptVersion());
         table.setFinish(to, from.targetLufs(), from.namePattern());
-        table.setDirection(to, from.direction());
+        table.direct(to, from.direction(), 0);
         roles.copy(id, to);
         jdbc.sql("""
                 with cues as (

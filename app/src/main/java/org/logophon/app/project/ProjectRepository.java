@@ -29,13 +29,18 @@ public class ProjectRepository {
 
     public Project create(String name, String language, Integer targetSeconds) {
         UUID id = UUID.randomUUID();
-        jdbc.sql("""
+        createOnce(id, name, language, targetSeconds);
+        return find(id).orElseThrow();
+    }
+
+    /** @return false when there is or was a project with that id */
+    public boolean createOnce(UUID id, String name, String language, Integer targetSeconds) {
+        return jdbc.sql("""
                 insert into project (id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
-                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
+                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now) on conflict do nothing""")
                 .param("id", id).param("name", name).param("language", language).param("seconds", targetSeconds)
                 .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS).param("pattern", FileNames.DEFAULT_PATTERN)
-                .param("now", now()).update();
-        return find(id).orElseThrow();
+                .param("now", now()).update() == 1;
     }
 
     /** A project that is not deleted. */
@@ -52,10 +57,6 @@ public class ProjectRepository {
 
     public List<Project> all() {
         return jdbc.sql("select * from project where deleted_at is null order by changed_at desc, name").query(ProjectRepository::project).list();
-    }
-
-    public int count() {
-        return jdbc.sql("select count(*) from project").query(Integer.class).single();
     }
 
     public boolean rename(UUID id, String name) {
@@ -85,9 +86,11 @@ public class ProjectRepository {
                 .param("lufs", targetLufs).param("pattern", namePattern).param("now", now()).param("id", id).update();
     }
 
-    public void setDirection(UUID id, Direction direction) {
-        jdbc.sql("update project set " + DirectionColumns.SET + ", changed_at = :now where id = :id")
-                .params(DirectionColumns.parameters(direction)).param("now", now()).param("id", id).update();
+    /** @return false when the direction is no longer at that version: someone else changed it */
+    public boolean direct(UUID id, Direction direction, int version) {
+        return jdbc.sql("update project set " + DirectionColumns.SET
+                + ", direction_version = direction_version + 1, changed_at = :now where id = :id and direction_version = :version")
+                .params(DirectionColumns.parameters(direction)).param("now", now()).param("id", id).param("version", version).update() == 1;
     }
 
     public void touch(UUID id) {
@@ -102,6 +105,6 @@ public class ProjectRepository {
         Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
         return new Project(row.getObject("id", UUID.class), row.getString("name"), row.getString("language"),
                 row.getObject("target_seconds", Integer.class), row.getString("script"), row.getInt("script_version"),
-                DirectionColumns.read(row), row.getObject("target_lufs", Double.class), row.getString("name_pattern"), changed);
+                DirectionColumns.read(row), row.getInt("direction_version"), row.getObject("target_lufs", Double.class), row.getString("name_pattern"), changed);
     }
 }

@@ -30,12 +30,14 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class WriteController {
 
     private final Projects projects;
+    private final ProjectPage page;
     private final ProjectRepository table;
     private final ProjectCopy copies;
     private final ScriptSaving saving;
 
-    WriteController(Projects projects, ProjectRepository table, ProjectCopy copies, ScriptSaving saving) {
+    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving) {
         this.projects = projects;
+        this.page = page;
         this.table = table;
         this.copies = copies;
         this.saving = saving;
@@ -48,7 +50,7 @@ class WriteController {
     @GetMapping("/write")
     String page(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
-        ProjectPage.fill(model, view, Step.WRITE);
+        page.fill(model, view, Step.WRITE);
         return "write";
     }
 

@@ -1,0 +1,42 @@
+package org.logophon.app.deliver;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectView;
+import org.logophon.delivery.FileNames;
+import org.logophon.delivery.Slug;
+
+/** Which clip of a project gets which file name. */
+final class ClipNames {
+
+    private ClipNames() {
+    }
+
+    /** Names for the cues that have a kept take, in the order of the programme. @throws IllegalArgumentException for a bad pattern */
+    static Map<CueView, String> names(ProjectView view, String pattern) {
+        FileNames names = new FileNames(pattern);
+        Map<CueView, String> named = new LinkedHashMap<>();
+        for (CueView cue : delivered(view)) {
+            named.put(cue, names.next(values(view, cue), "wav"));
+        }
+        return named;
+    }
+
+    static List<CueView> delivered(ProjectView view) {
+        List<CueView> delivered = new ArrayList<>();
+        for (CueView cue : view.cues()) {
+            if (cue.cue().keptTake() != null) {
+                delivered.add(cue);
+            }
+        }
+        return delivered;
+    }
+
+    private static Map<String, String> values(ProjectView view, CueView cue) {
+        return Map.of("number", cue.number(), "slug", Slug.of(cue.cue().text()), "role", cue.cue().role(),
+                "voice", cue.voice() == null ? "" : cue.voice().name(), "take", "", "scene", cue.cue().scene(), "project", view.project().name());
+    }
+}

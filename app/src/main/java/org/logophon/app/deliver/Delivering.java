@@ -1,0 +1,75 @@
+package org.logophon.app.deliver;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.UUID;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.Refused;
+import org.logophon.delivery.Slug;
+import org.logophon.finish.FinishSettings;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Asks for deliveries. */
+@Service
+class Delivering {
+
+    /** The job, beside the service that schedules it. */
+    @Configuration
+    static class Job {
+        @Bean
+        OneTimeTask<Void> deliveryTask(ObjectProvider<PackageBuilder> builder) {
+            return Tasks.oneTime("build-delivery").onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
+                    .execute((instance, context) -> builder.getObject().run(UUID.fromString(instance.getId())));
+        }
+    }
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final DeliveryRepository deliveries;
+    private final Scheduler scheduler;
+    private final OneTimeTask<Void> task;
+    private final Clock clock;
+
+    Delivering(Projects projects, ProjectRepository table, DeliveryRepository deliveries, Scheduler scheduler,
+               OneTimeTask<Void> deliveryTask, Clock clock) {
+        this.projects = projects;
+        this.table = table;
+        this.deliveries = deliveries;
+        this.scheduler = scheduler;
+        this.task = deliveryTask;
+        this.clock = clock;
+    }
+
+    /** @throws Refused with a sentence when nothing can be delivered or one is being built */
+    @Transactional
+    void build(UUID id, String namePattern, Double targetLufs) {
+        projects.require(id);
+        table.lock(id);
+        FinishSettings.to(targetLufs);
+        ProjectView view = projects.view(id);
+        int total = ClipNames.names(view, namePattern).size();
+        if (total == 0) {
+            throw new Refused("No cue has a take yet. Render the cues first; the button stands at the top of every page.");
+        }
+        if (deliveries.of(id).stream().anyMatch(Delivery::building)) {
+            throw new Refused("A delivery of this project is being built already.");
+        }
+        table.setFinish(id, targetLufs, namePattern);
+        Delivery delivery = deliveries.create(id, Slug.of(view.project().name()), namePattern, targetLufs, total);
+        scheduler.schedule(task.instance(delivery.id().toString()), clock.instant());
+    }
+
+    void cancel(UUID project) {
+        deliveries.of(project).stream().filter(Delivery::building).forEach(d -> deliveries.end(d.id(), "cancelled", null, 0));
+    }
+}

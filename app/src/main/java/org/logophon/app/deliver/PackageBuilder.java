@@ -1,0 +1,82 @@
+package org.logophon.app.deliver;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.NotFound;
+import org.logophon.render.SpeechFailed;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Does one delivery job. A job that comes again after a kill starts over: nothing counts before the package is stored whole. */
+@Component
+class PackageBuilder {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PackageBuilder.class);
+
+    private final DeliveryRepository deliveries;
+    private final Projects projects;
+    private final PackageWriter writer;
+    private final TransactionTemplate transaction;
+
+    PackageBuilder(DeliveryRepository deliveries, Projects projects, PackageWriter writer, TransactionTemplate transaction) {
+        this.deliveries = deliveries;
+        this.projects = projects;
+        this.writer = writer;
+        this.transaction = transaction;
+    }
+
+    void run(UUID id) {
+        Delivery delivery = deliveries.find(id).orElse(null);
+        if (delivery == null || !delivery.building()) {
+            return;
+        }
+        try {
+            build(delivery);
+        } catch (SpeechFailed | NotFound | IllegalArgumentException failed) {
+            deliveries.end(id, "failed", failed.getMessage(), 0);
+        } catch (IOException failed) {
+            LOG.error("Delivery {} failed", id, failed);
+            deliveries.end(id, "failed", "The package could not be written: " + failed.getMessage() + ". See that the disk has room, and build again.", 0);
+        }
+    }
+
+    private void build(Delivery delivery) throws IOException {
+        ProjectView view = projects.view(delivery.projectId());
+        Path file = Files.createTempFile("logophon-delivery", ".zip");
+        try {
+            try (var out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
+                boolean whole = writer.write(view, delivery, out, done -> {
+                    deliveries.progress(delivery.id(), done);
+                    return deliveries.find(delivery.id()).filter(Delivery::building).isPresent();
+                });
+                if (!whole) {
+                    return;
+                }
+            }
+            store(delivery, file);
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+
+    private void store(Delivery delivery, Path file) {
+        transaction.executeWithoutResult(status -> {
+            try (InputStream in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
+                deliveries.store(delivery.id(), in);
+                deliveries.end(delivery.id(), "ready", null, Files.size(file));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+}

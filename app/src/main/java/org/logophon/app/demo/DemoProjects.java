@@ -1,0 +1,68 @@
+package org.logophon.app.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.RoleRepository;
+import org.logophon.app.rendering.Rendering;
+import org.logophon.app.write.ScriptSaving;
+import org.logophon.direction.Direction;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts the made-up demo projects on the shelf, each once for the life of a data folder: also a deleted one isn't made again. */
+@Component
+@ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
+class DemoProjects {
+
+    private final ProjectRepository projects;
+    private final RoleRepository roles;
+    private final ScriptSaving scripts;
+    private final Rendering rendering;
+
+    DemoProjects(ProjectRepository projects, RoleRepository roles, ScriptSaving scripts, Rendering rendering) {
+        this.projects = projects;
+        this.roles = roles;
+        this.scripts = scripts;
+        this.rendering = rendering;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    @Transactional
+    void place() throws IOException {
+        Direction pottery = new Direction(94, null, null, 800);
+        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003", "Wheel True", 50, "wheel-true",
+                Map.of("Narrator", "morwenna", "Sprecherin", "frauke"), Direction.NONE, "", Direction.NONE);
+        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0002", "First Firing", 240, "first-firing", Map.of("Narrator", "rhona"), pottery, "", Direction.NONE);
+        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001", "The Lantern Room", 360, "the-lantern-room",
+                Map.of("Narrator", "isla", "Keeper", "hamish", "Visitor", "keziah"), new Direction(90, null, null, 1_200),
+                "Keeper", new Direction(92, -1.5, null, null));
+    }
+
+    private void place(String id, String name, int targetSeconds, String script, Map<String, String> cast, Direction whole,
+                       String directedRole, Direction role) throws IOException {
+        UUID project = UUID.fromString(id);
+        if (!projects.createOnce(project, name, "en-GB", targetSeconds)) {
+            return;
+        }
+        scripts.save(project, text(script), 0);
+        cast.forEach((who, voice) -> roles.cast(project, who, voice));
+        projects.direct(project, whole, 0);
+        if (!directedRole.isEmpty()) {
+            roles.direct(project, directedRole, role, 1);
+        }
+        rendering.renderChanged(project);
+    }
+
+    private static String text(String script) throws IOException {
+        try (InputStream in = DemoProjects.class.getResourceAsStream("/demo/" + script + ".md")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+}

@@ -1,0 +1,148 @@
+package org.logophon.app.direct;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.logophon.app.page.ProjectPage;
+import org.logophon.app.page.Step;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.rendering.Rendering;
+import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.Take;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.app.web.Stale;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The Direct step. Each change answers with the stage (score, takes, controls) as it is then. */
+@Controller
+@RequestMapping("/projects/{id}")
+class DirectController {
+
+    private final Projects projects;
+    private final ProjectPage page;
+    private final Directing directing;
+    private final Rendering rendering;
+    private final SpeechRepository speeches;
+    private final VoiceTrial trial;
+    private final Map<String, List<Voice>> voicesByLanguage;
+
+    DirectController(Projects projects, ProjectPage page, Directing directing, Rendering rendering, SpeechRepository speeches, VoiceTrial trial,
+                     VoiceCatalogue voices) {
+        this.projects = projects;
+        this.page = page;
+        this.directing = directing;
+        this.rendering = rendering;
+        this.speeches = speeches;
+        this.trial = trial;
+        // English first, as the scripts are; then the other languages by name
+        this.voicesByLanguage = voices.all().stream().collect(Collectors.groupingBy(Voice::speaks,
+                () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
+    }
+
+    private static String rank(String language) {
+        return (language.startsWith("English") ? "0" : "1") + language;
+    }
+
+    @GetMapping("/direct")
+    String page(@PathVariable UUID id, @RequestParam(required = false) UUID cue, Model model,
+                @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        fill(id, cue, model);
+        return htmx == null ? "direct" : "direct :: stage";
+    }
+
+    @PostMapping("/cues/{cue}/direction")
+    String directCue(@PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
+        return answer(id, cue, model, () -> directing.directCue(id, cue, form.direction(), version));
+    }
+
+    @PostMapping("/cues/{cue}/role/direction")
+    String directRole(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, DirectionForm form,
+                      @RequestParam int version, Model model) {
+        return answer(id, cue, model, () -> directing.directRole(id, role, form.direction(), version));
+    }
+
+    @PostMapping("/cues/{cue}/project/direction")
+    String directProject(@PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
+        return answer(id, cue, model, () -> directing.directProject(id, form.direction(), version));
+    }
+
+    @PostMapping("/cues/{cue}/role/voice")
+    String cast(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, @RequestParam(defaultValue = "") String voice, Model model) {
+        return answer(id, cue, model, () -> directing.cast(id, role, voice));
+    }
+
+    @PostMapping("/cues/{cue}/render")
+    String render(@PathVariable UUID id, @PathVariable UUID cue, Model model) {
+        return answer(id, cue, model, () -> {
+            if (rendering.renderCue(id, cue) == 0) {
+                model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
+            }
+        });
+    }
+
+    @PostMapping("/takes/{take}/keep")
+    String keep(@PathVariable UUID id, @PathVariable UUID take, Model model) {
+        return answer(id, directing.requireTake(id, take).cueId(), model, () -> directing.keep(id, take));
+    }
+
+    @PostMapping("/takes/{take}/delete")
+    String delete(@PathVariable UUID id, @PathVariable UUID take, Model model) {
+        return answer(id, directing.requireTake(id, take).cueId(), model, () -> {
+            directing.setTakeDeleted(id, take, true);
+            model.addAttribute("deletedTake", take);
+        });
+    }
+
+    @PostMapping("/takes/{take}/restore")
+    String restore(@PathVariable UUID id, @PathVariable UUID take, Model model) {
+        return answer(id, directing.requireTake(id, take).cueId(), model, () -> directing.setTakeDeleted(id, take, false));
+    }
+
+    @GetMapping("/takes/{take}/score")
+    @ResponseBody
+    ScoreData score(@PathVariable UUID id, @PathVariable UUID take) {
+        Take found = directing.requireTake(id, take);
+        return ScoreData.of(speeches.find(found.recipe()).orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")), found.text());
+    }
+
+    @GetMapping("/try")
+    ResponseEntity<byte[]> tryVoice(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.noStore())
+                .body(trial.wav(id, directing.require(id, role), voice));
+    }
+
+    /** Does a change, and answers with the stage and, when it could not be done, why. */
+    private String answer(UUID id, UUID cue, Model model, Runnable change) {
+        try {
+            change.run();
+        } catch (Refused | Stale | IllegalArgumentException e) {
+            model.addAttribute("problem", e.getMessage());
+        }
+        fill(id, cue, model);
+        return "direct :: stage";
+    }
+
+    private void fill(UUID id, UUID cue, Model model) {
+        ProjectView view = projects.view(id);
+        page.fill(model, view, Step.DIRECT);
+        model.addAttribute("stage", directing.stage(view, cue));
+        model.addAttribute("voices", voicesByLanguage);
+    }
+}

@@ -1,0 +1,146 @@
+package org.logophon.app.direct;
+
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.Role;
+import org.logophon.app.project.RoleRepository;
+import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.rendering.Take;
+import org.logophon.app.rendering.TakeRepository;
+import org.logophon.app.rendering.TakeSound;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.app.web.Stale;
+import org.logophon.direction.Direction;
+import org.logophon.finish.Clip;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sets how cues and roles are spoken, and keeps takes. */
+@Service
+class Directing {
+
+    private static final String STALE = "This was changed in another window meanwhile; the newest values are shown now. Set yours again if you still want it.";
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final CueRepository cues;
+    private final RoleRepository roles;
+    private final TakeRepository takes;
+    private final SpeechRepository speeches;
+    private final TakeSound sound;
+    private final VoiceCatalogue voices;
+
+    Directing(Projects projects, ProjectRepository table, CueRepository cues, RoleRepository roles, TakeRepository takes,
+              SpeechRepository speeches, TakeSound sound, VoiceCatalogue voices) {
+        this.projects = projects;
+        this.table = table;
+        this.cues = cues;
+        this.roles = roles;
+        this.takes = takes;
+        this.speeches = speeches;
+        this.sound = sound;
+        this.voices = voices;
+    }
+
+    /** The cue with that id, or the first; null when the project has none. */
+    Stage stage(ProjectView view, UUID wanted) {
+        if (view.cues().isEmpty()) {
+            return null;
+        }
+        int at = 0;
+        for (int i = 0; i < view.cues().size(); i++) {
+            at = view.cues().get(i).id().equals(wanted) ? i : at;
+        }
+        CueView cue = view.cues().get(at);
+        List<Take> all = takes.of(cue.id());
+        Take kept = all.stream().filter(take -> take.id().equals(cue.cue().keptTake())).findFirst().orElse(null);
+        StoredSpeech speech = kept == null ? null : speeches.find(kept.recipe()).orElse(null);
+        List<Stage.AskedLine> asked = List.of();
+        List<String> notes = List.of();
+        if (speech != null) {
+            Clip clip = sound.clip(speech, view.project().finish(), cue.effective().loudnessDb());
+            asked = Stage.asked(view.project(), cue, kept, speech, clip.loudness().lufs(), clip.truePeakDbtp());
+            notes = Stage.notes(cue, kept, speech);
+        }
+        List<Stage.TakeLine> lines = all.stream()
+                .map(take -> Stage.line(take, cue, voices.find(take.voiceId()).map(Voice::name).orElse("a voice that is gone"))).toList();
+        return new Stage(cue, kept, lines, asked, notes, at > 0 ? view.cues().get(at - 1).id() : null,
+                at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null);
+    }
+
+    @Transactional
+    void directCue(UUID project, UUID cue, Direction direction, int version) {
+        projects.cue(project, cue);
+        if (!cues.direct(cue, direction, version)) {
+            throw new Stale(STALE);
+        }
+        table.touch(project);
+    }
+
+    @Transactional
+    void directRole(UUID project, String role, Direction direction, int version) {
+        require(project, role);
+        if (!roles.direct(project, role, direction, version)) {
+            throw new Stale(STALE);
+        }
+        table.touch(project);
+    }
+
+    @Transactional
+    void directProject(UUID project, Direction direction, int version) {
+        projects.require(project);
+        if (!table.direct(project, direction, version)) {
+            throw new Stale(STALE);
+        }
+    }
+
+    @Transactional
+    void cast(UUID project, String role, String voiceId) {
+        require(project, role);
+        if (!voiceId.isEmpty() && voices.find(voiceId).isEmpty()) {
+            throw new Refused("There is no voice " + voiceId + ". Choose one of the list.");
+        }
+        roles.cast(project, role, voiceId.isEmpty() ? null : voiceId);
+        table.touch(project);
+    }
+
+    @Transactional
+    void keep(UUID project, UUID takeId) {
+        Take take = requireTake(project, takeId);
+        CueView cue = projects.cue(project, take.cueId());
+        cues.keep(take.cueId(), takeId, cue.recipe() == null ? take.recipe() : cue.recipe().hash());
+        table.touch(project);
+    }
+
+    /** @return the cue whose take it was */
+    @Transactional
+    UUID setTakeDeleted(UUID project, UUID takeId, boolean deleted) {
+        Take take = requireTake(project, takeId);
+        if (deleted && takeId.equals(projects.cue(project, take.cueId()).cue().keptTake())) {
+            throw new Refused(take.name() + " is the kept take. Keep another one first.");
+        }
+        takes.setDeleted(takeId, deleted);
+        return take.cueId();
+    }
+
+    Take requireTake(UUID project, UUID takeId) {
+        Take take = takes.find(takeId).orElseThrow(() -> new NotFound("This take doesn't exist."));
+        projects.cue(project, take.cueId());
+        return take;
+    }
+
+    Role require(UUID project, String role) {
+        projects.require(project);
+        return roles.of(project).stream().filter(r -> r.name().equals(role)).findFirst()
+                .orElseThrow(() -> new NotFound("This project has no role " + role + "."));
+    }
+}

@@ -1,0 +1,47 @@
+package org.logophon.app.page;
+
+import java.util.UUID;
+import org.logophon.app.project.Projects;
+import org.logophon.app.rendering.Rendering;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Rendering what changed, from any page of a project, with its progress in the header. */
+@Controller
+@RequestMapping("/projects/{id}/render")
+class HeadController {
+
+    private final Projects projects;
+    private final Rendering rendering;
+    private final ProjectPage page;
+
+    HeadController(Projects projects, Rendering rendering, ProjectPage page) {
+        this.page = page;
+        this.projects = projects;
+        this.rendering = rendering;
+    }
+
+    @PostMapping
+    String renderChanged(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        rendering.renderChanged(id);
+        return head(id, step, model);
+    }
+
+    @PostMapping("/cancel")
+    String cancel(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        rendering.cancel(id);
+        return head(id, step, model);
+    }
+
+    /** The page's head as it is now: progress, path, running time. */
+    @GetMapping
+    String head(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        page.fill(model, projects.view(id), step);
+        return "project :: head";
+    }
+}

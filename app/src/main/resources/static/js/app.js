@@ -1,0 +1,50 @@
+// What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the server.
+
+const token = () => decodeURIComponent((document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]*)/) || [])[1] || '');
+
+document.addEventListener('htmx:configRequest', event => { event.detail.headers['X-XSRF-TOKEN'] = token(); });
+
+document.addEventListener('htmx:responseError', event => {
+  let sentence = 'The server answered with an error. Reload the page.';
+  try { sentence = JSON.parse(event.detail.xhr.responseText).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
+  say(sentence);
+});
+document.addEventListener('htmx:sendError', () => say('Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.'));
+
+/** Shows a sentence in the transport's corner, where it doesn't cover what one works on. */
+export function say(sentence) {
+  const hint = document.querySelector('.transport .hint');
+  if (!hint) return;
+  hint.textContent = sentence;
+  hint.classList.add('sentence');
+}
+
+/** Asks the server. Resolves to {status, body}; an unanswered request has status 0. */
+export async function ask(method, address, body) {
+  try {
+    const response = await fetch(address, {
+      method,
+      headers: { 'Accept': 'application/json', 'X-XSRF-TOKEN': token(), ...(body ? { 'Content-Type': 'application/json' } : {}) },
+      body: body ? JSON.stringify(body) : undefined,
+    });
+    const text = await response.text();
+    return { status: response.status, body: text ? JSON.parse(text) : null };
+  } catch {
+    return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
+  }
+}
+
+export const clock = seconds => {
+  const whole = Math.round(seconds);
+  const two = n => String(n).padStart(2, '0');
+  return whole >= 3600 ? `${Math.floor(whole / 3600)}:${two(Math.floor(whole / 60) % 60)}:${two(whole % 60)}` : `${two(Math.floor(whole / 60))}:${two(whole % 60)}`;
+};
+
+/** Timecode at 25 frames a second, counted in whole frames. */
+export const timecode = seconds => {
+  const frames = Math.floor(seconds * 25 + 1e-6);
+  const two = n => String(n).padStart(2, '0');
+  return [frames / 90000, frames / 1500 % 60, frames / 25 % 60, frames % 25].map(n => two(Math.floor(n))).join(':');
+};
+
+export const typing = target => target.closest('input:not([type=range]), textarea, select') !== null;

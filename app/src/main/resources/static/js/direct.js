@@ -1,0 +1,204 @@
+// The Direct page: the score of the chosen cue, playing from any word, and the dials beside it.
+
+import { ask, say, typing } from './app.js';
+import * as player from './player.js';
+import { drawScore } from './score.js';
+import * as transport from './transport.js';
+
+const project = document.querySelector('.transport').dataset.project;
+let score = null;
+let data = null;
+let word = 0;
+let playWhenReady = false;
+let level = 'cue';
+
+const stage = () => document.getElementById('stage');
+
+async function enterStage() {
+  const now = stage();
+  if (!now) return;
+  transport.goTo(now.dataset.cue);
+  bindPanel(now);
+  document.querySelectorAll('#cuelist a').forEach(link => {
+    const current = link.dataset.cue === now.dataset.cue;
+    if (current) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); } else { link.removeAttribute('aria-current'); }
+  });
+  if (now.dataset.state !== 'state-rendering') await transport.refresh();
+  const box = document.getElementById('score');
+  score = null;
+  if (box) {
+    const { status, body } = await ask('GET', box.dataset.score);
+    if (status !== 200) { say(body.sentence); return; }
+    data = body;
+    await document.fonts.ready;
+    draw();
+  }
+  if (playWhenReady && now.dataset.state !== 'state-rendering') {
+    playWhenReady = false;
+    if (now.dataset.state === 'state-ready') playFrom(0);
+  }
+}
+
+function draw() {
+  const box = document.getElementById('score');
+  if (!box || !data) return;
+  score = drawScore(box, data);
+  word = Math.min(word, Math.max(0, score.words.length - 1));
+}
+
+function select(index, focus = true) {
+  if (!score?.words.length) return;
+  score.words[word]?.setAttribute('tabindex', -1);
+  word = Math.max(0, Math.min(score.words.length - 1, index));
+  score.words[word].setAttribute('tabindex', 0);
+  if (focus) score.words[word].focus();
+}
+
+/** Plays the chosen cue alone, from a second on. */
+async function playFrom(seconds) {
+  const cue = transport.cueById(stage().dataset.cue);
+  if (!cue?.sound) { say('This cue has no take yet: R renders one.'); return; }
+  transport.halt();
+  transport.goTo(cue.id);
+  try {
+    const whole = player.play(cue.sound, seconds);
+    follow();
+    await whole;
+  } catch (error) {
+    say(error.message);
+  }
+  score?.place(null);
+}
+
+function follow() {
+  const step = () => {
+    const seconds = player.position();
+    if (seconds === null && !player.isPlaying()) { if (started) { score?.place(null); return; } } else { started = true; place(seconds); }
+    requestAnimationFrame(step);
+  };
+  let started = false;
+  requestAnimationFrame(step);
+}
+
+function place(seconds) {
+  score?.place(seconds);
+  score?.words.forEach((group, i) => group.classList.toggle('now', seconds !== null && seconds >= data.words[i].from && seconds < data.words[i].to));
+}
+
+document.addEventListener('logophon:playhead', event => {
+  if (event.detail.id === stage()?.dataset.cue) place(event.detail.seconds);
+});
+document.addEventListener('logophon:cue', event => {
+  document.querySelector(`#cuelist a[data-cue="${event.detail.id}"]`)?.click();
+});
+document.addEventListener('logophon:programme', event => {
+  const links = document.querySelectorAll('#cuelist a');
+  event.detail.cues.forEach((cue, i) => {
+    const link = links[i];
+    if (!link || link.dataset.cue !== cue.id) return;
+    const state = link.querySelector('.state');
+    state.className = `state ${cue.state}`;
+    state.textContent = cue.state === 'state-ready' ? '' : cue.word;
+    link.querySelector('.seconds').textContent = `${cue.state === 'state-ready' ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
+    // the stage shows a cue that a batch has just finished: show what it became
+    if (cue.id === stage()?.dataset.cue && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
+  });
+});
+
+function reload() {
+  htmx.ajax('GET', `/projects/${project}/direct?cue=${stage().dataset.cue}`, { target: '#stage', swap: 'outerHTML' });
+}
+
+function bindPanel(now) {
+  now.querySelectorAll('.dial').forEach(dial => {
+    const typed = dial.querySelector('input[type=number]');
+    const range = dial.querySelector('input[type=range]');
+    range.value = typed.value === '' ? dial.dataset.neutral : typed.value;
+    range.addEventListener('input', () => { typed.value = range.value; });
+    typed.addEventListener('input', () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; });
+  });
+  const tabs = [...now.querySelectorAll('[role=tab]')];
+  const choose = name => {
+    level = name;
+    tabs.forEach(tab => {
+      const chosen = tab.id === `tab-${name}`;
+      tab.setAttribute('aria-selected', chosen);
+      tab.tabIndex = chosen ? 0 : -1;
+      document.getElementById(tab.getAttribute('aria-controls')).hidden = !chosen;
+    });
+  };
+  tabs.forEach((tab, i) => {
+    tab.addEventListener('click', () => choose(tab.id.slice(4)));
+    tab.addEventListener('keydown', event => {
+      const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+      if (!step) return;
+      event.preventDefault();
+      event.stopPropagation();
+      const next = tabs[(i + step + tabs.length) % tabs.length];
+      choose(next.id.slice(4));
+      next.focus();
+    });
+  });
+  choose(document.getElementById(`tab-${level}`) ? level : 'cue');
+  now.querySelector('#play-cue').addEventListener('click', () => player.isPlaying() ? player.stop() : playFrom(0));
+  now.querySelector('#render-cue').addEventListener('click', () => { playWhenReady = true; });
+  now.querySelectorAll('.takes .play').forEach(button => button.addEventListener('click', async () => {
+    transport.halt();
+    try { await player.play(`/projects/${project}/takes/${button.dataset.take}/sound/${Date.now()}.wav`); } catch (error) { say(error.message); }
+  }));
+  now.querySelector('#try-voice')?.addEventListener('click', async event => {
+    const select = now.querySelector('#voice');
+    if (!select.value) { say('Choose a voice first, then try it.'); return; }
+    transport.halt();
+    event.target.disabled = true;
+    try {
+      const whole = player.play(`/projects/${project}/try?role=${encodeURIComponent(select.dataset.role)}&voice=${encodeURIComponent(select.value)}`);
+      event.target.disabled = false;
+      await whole;
+    } catch (error) {
+      say(error.message);
+      event.target.disabled = false;
+    }
+  });
+}
+
+document.addEventListener('click', event => {
+  const group = event.target.closest('#score .word');
+  if (!group) return;
+  select(Number(group.dataset.word));
+  playFrom(data.words[word].from);
+});
+document.addEventListener('keydown', event => {
+  if (event.defaultPrevented || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+  const onWord = event.target.closest?.('#score .word');
+  if ((event.key === ' ' || event.key === 'Enter') && onWord) {
+    event.preventDefault();
+    if (player.isPlaying()) player.stop(); else playFrom(data.words[Number(onWord.dataset.word)].from);
+  } else if ((event.key === 'ArrowRight' || event.key === 'ArrowLeft') && !event.target.closest?.('input, [role=tab], .strip')) {
+    event.preventDefault();
+    select(onWord ? word + (event.key === 'ArrowRight' ? 1 : -1) : word);
+  } else if (event.key === 'r' || event.key === 'R') {
+    event.preventDefault();
+    document.getElementById('render-cue')?.click();
+  } else if (event.key === '[' || event.key === ']') {
+    const links = [...document.querySelectorAll('#cuelist a')];
+    const current = links.findIndex(link => link.hasAttribute('aria-current'));
+    links[current + (event.key === ']' ? 1 : -1)]?.click();
+  }
+}, true);
+document.addEventListener('htmx:afterSettle', event => { if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') { if (stage().dataset.state === 'state-rendering') refreshHead(); enterStage(); } });
+let resizing = null;
+window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(draw, 80); });
+
+// the head shows a render that was asked for here, and what a change of direction did to the others
+let headFor = '';
+function refreshHead() {
+  htmx.ajax('GET', `/projects/${project}/render?step=DIRECT`, { target: '#head', swap: 'outerHTML' });
+}
+document.addEventListener('htmx:afterSettle', event => {
+  if (event.detail.elt?.id !== 'stage') return;
+  const key = `${stage().dataset.cue}/${stage().dataset.state}`;
+  if (key !== headFor && stage().dataset.state !== 'state-rendering') { headFor = key; refreshHead(); }
+});
+
+enterStage();

@@ -1,0 +1,163 @@
+// The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where one clicks.
+
+import { ask, say, timecode, typing } from './app.js';
+import * as player from './player.js';
+
+const bar = document.querySelector('.transport');
+const project = bar.dataset.project;
+const button = bar.querySelector('.play');
+const strip = bar.querySelector('.strip');
+const PLAY = 'M3 1.5v13l11-6.5z';
+const STOP = 'M2.5 2.5h11v11h-11z';
+const SVG = 'http://www.w3.org/2000/svg';
+let cues = [];
+let at = 0;
+let running = false;
+let moves = null;
+
+/** Reads the programme again, after anything that may have changed it. */
+export async function refresh() {
+  const { status, body } = await ask('GET', `/projects/${project}/programme`);
+  if (status !== 200) { say(body?.sentence ?? 'The programme can’t be read.'); return; }
+  const current = cues[at]?.id;
+  cues = body.cues;
+  const same = cues.findIndex(cue => cue.id === current);
+  at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
+  draw();
+  document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
+}
+
+function draw() {
+  const total = cues.length ? cues.at(-1).start + cues.at(-1).seconds : 1;
+  strip.setAttribute('viewBox', `0 0 1000 26`);
+  const gap = Math.min(1.5, 400 / Math.max(1, cues.length) / 2);
+  strip.replaceChildren(...cues.map(cue => {
+    const rect = document.createElementNS(SVG, 'rect');
+    const x = cue.start / total * 1000;
+    rect.setAttribute('x', x);
+    rect.setAttribute('width', Math.max(0.6, cue.seconds / total * 1000 - gap));
+    // shape as well as colour: what is ready stands full, what isn't stands low
+    const ready = cue.state === 'state-ready';
+    rect.setAttribute('y', ready ? 5 : 13);
+    rect.setAttribute('height', ready ? 16 : 8);
+    rect.setAttribute('class', cue.state);
+    return rect;
+  }));
+  const frame = document.createElementNS(SVG, 'rect');
+  frame.setAttribute('class', 'at');
+  strip.append(frame);
+  show();
+}
+
+function show(seconds = 0) {
+  const cue = cues[at];
+  button.disabled = !cues.some(c => c.sound);
+  strip.setAttribute('aria-valuemax', Math.max(1, cues.length));
+  strip.setAttribute('aria-valuenow', cues.length ? at + 1 : 1);
+  strip.setAttribute('aria-valuetext', cue ? `cue ${cue.number}, ${cue.role}, ${cue.word}` : 'no cues');
+  bar.querySelector('.cuenow b').textContent = cue ? cue.number : '–';
+  bar.querySelector('.time').textContent = timecode(cue ? cue.start + seconds : 0);
+  const rect = cue && strip.children[at];
+  const frame = strip.lastElementChild;
+  if (rect && frame) {
+    frame.setAttribute('x', Number(rect.getAttribute('x')) - 1);
+    frame.setAttribute('width', Number(rect.getAttribute('width')) + 2);
+    frame.setAttribute('y', 2);
+    frame.setAttribute('height', 22);
+  }
+}
+
+/** Makes a cue the current one. @param tell false when the page chose it itself */
+export function go(index, tell = true) {
+  if (!cues.length) return;
+  at = Math.max(0, Math.min(cues.length - 1, index));
+  show();
+  if (tell) document.dispatchEvent(new CustomEvent('logophon:cue', { detail: { id: cues[at].id } }));
+}
+
+export function goTo(id) {
+  const index = cues.findIndex(cue => cue.id === id);
+  if (index >= 0 && index !== at) go(index, false);
+}
+
+export const currentCue = () => cues[at];
+export const cueById = id => cues.find(cue => cue.id === id);
+
+/** Plays on through the programme from the current cue; cues without a take are passed over. */
+export async function playOn(from = 0) {
+  running = true;
+  button.setAttribute('aria-label', 'Stop');
+  button.querySelector('path').setAttribute('d', STOP);
+  let start = from;
+  try {
+    while (running && at < cues.length) {
+      const cue = cues[at];
+      if (cue.sound) {
+        const next = cues.slice(at + 1).find(c => c.sound);
+        tick();
+        const whole = player.play(cue.sound, start);
+        if (next) player.load(next.sound).catch(() => {});
+        if (!await whole) break;
+        if (at + 1 < cues.length) await new Promise(resolve => setTimeout(resolve, cue.pause * 1000));
+      }
+      start = 0;
+      if (!running || at + 1 >= cues.length) break;
+      go(at + 1);
+    }
+  } catch (error) {
+    say(error.message);
+  }
+  halt();
+}
+
+function tick() {
+  cancelAnimationFrame(moves);
+  const step = () => {
+    const seconds = player.position();
+    if (seconds !== null) {
+      show(seconds);
+      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds } }));
+    }
+    if (running) moves = requestAnimationFrame(step);
+  };
+  moves = requestAnimationFrame(step);
+}
+
+export function halt() {
+  running = false;
+  cancelAnimationFrame(moves);
+  player.stop();
+  button.setAttribute('aria-label', 'Play the programme');
+  button.querySelector('path').setAttribute('d', PLAY);
+  document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds: null } }));
+}
+
+export const isRunning = () => running;
+
+button.addEventListener('click', () => running ? halt() : playOn());
+strip.addEventListener('click', event => {
+  const box = strip.getBoundingClientRect();
+  const wanted = (event.clientX - box.left) / box.width * (cues.length ? cues.at(-1).start + cues.at(-1).seconds : 1);
+  const index = cues.findIndex((cue, i) => wanted < (cues[i + 1]?.start ?? Infinity));
+  const playing = running;
+  halt();
+  go(Math.max(0, index));
+  if (playing) playOn();
+});
+strip.addEventListener('keydown', event => {
+  const step = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, Home: -Infinity, End: Infinity }[event.key];
+  if (step === undefined) return;
+  event.preventDefault();
+  event.stopPropagation();
+  go(step === -Infinity ? 0 : step === Infinity ? cues.length - 1 : at + step);
+});
+document.addEventListener('keydown', event => {
+  if (event.key !== ' ' || event.defaultPrevented || typing(event.target) || event.target.closest('button, a, summary')) return;
+  event.preventDefault();
+  if (running) halt(); else playOn();
+});
+document.addEventListener('htmx:afterSwap', event => {
+  if (event.detail.target.id === 'head' || event.detail.elt?.id === 'head') refresh();
+});
+
+refresh();
