@@ -32,14 +32,12 @@ function textWidth(text, size) {
  */
 export function drawScore(box, data) {
   const width = Math.max(320, box.clientWidth);
-  const perSystem = (width - LEFT - RIGHT) / PX_PER_SECOND;
-  const systems = Math.max(1, Math.ceil(data.seconds / perSystem));
-  const svg = make('svg', { viewBox: `0 0 ${width} ${systems * SYSTEM + 4}`, height: systems * SYSTEM + 4, role: 'presentation' });
+  const systems = systemsOf(data, (width - LEFT - RIGHT) / PX_PER_SECOND);
+  const height = systems.length * SYSTEM + 4;
+  const svg = make('svg', { viewBox: `0 0 ${width} ${height}`, height, role: 'presentation' });
   const scale = pitchScale(data.pitch);
-  for (let s = 0; s < systems; s++) {
-    svg.append(system(data, s, perSystem, width, scale));
-  }
-  const words = data.words.map((word, i) => wordGroup(svg, data, word, i, perSystem));
+  systems.forEach((span, s) => svg.append(system(data, s, span, scale)));
+  const words = data.words.map((word, i) => wordGroup(svg, data, word, i, systems));
   const playhead = make('g', { visibility: 'hidden' });
   playhead.append(make('line', { class: 'head-line', y1: 8, y2: SYSTEM - LEADS + 8 }), make('path', { class: 'head-cap', d: 'M-5 4h10l-5 7z' }));
   svg.append(playhead);
@@ -48,16 +46,32 @@ export function drawScore(box, data) {
     words,
     place(seconds) {
       if (seconds === null || seconds > data.seconds + 0.05) { playhead.setAttribute('visibility', 'hidden'); return; }
-      const [x, y] = position(Math.min(seconds, data.seconds), perSystem);
+      const [x, y] = position(Math.min(seconds, data.seconds), systems);
       playhead.setAttribute('transform', `translate(${x} ${y})`);
       playhead.setAttribute('visibility', 'visible');
     },
   };
 }
 
-const position = (seconds, perSystem) => {
-  const s = Math.max(0, Math.floor(seconds / perSystem));
-  return [LEFT + (seconds - s * perSystem) * PX_PER_SECOND, s * SYSTEM];
+/** Like lines of sheet music, systems break between words: {from, to} in seconds. */
+function systemsOf(data, longest) {
+  const systems = [];
+  let from = 0;
+  data.words.forEach((word, i) => {
+    const start = i === 0 ? 0 : word.from;
+    if (word.to - from > longest && start > from) {
+      systems.push({ from, to: start });
+      from = start;
+    }
+  });
+  systems.push({ from, to: data.seconds });
+  return systems;
+}
+
+const position = (seconds, systems) => {
+  let s = systems.length - 1;
+  while (s > 0 && seconds < systems[s].from) s--;
+  return [LEFT + (seconds - systems[s].from) * PX_PER_SECOND, s * SYSTEM];
 };
 
 /** Hz to height, logarithmic over the voice's own range: equal intervals look equal. */
@@ -70,10 +84,8 @@ function pitchScale(pitch) {
   return { low, high, y: hz => RULER + WAVE + PITCH - 4 - Math.max(-0.04, Math.min(1.04, Math.log2(hz / low) / span)) * (PITCH - 10) };
 }
 
-function system(data, s, perSystem, width, scale) {
+function system(data, s, { from, to }, scale) {
   const group = make('g', { transform: `translate(0 ${s * SYSTEM})` });
-  const from = s * perSystem;
-  const to = Math.min(data.seconds, from + perSystem);
   const end = LEFT + (to - from) * PX_PER_SECOND;
   const marks = make('g', { class: 'ruler' });
   for (let t = Math.ceil(from); t <= to; t++) {
@@ -125,27 +137,24 @@ function pitchLines(data, from, to, scale, end) {
   return group;
 }
 
-function wordGroup(svg, data, word, i, perSystem) {
-  const [x, y] = position(word.from, perSystem);
-  const span = Math.min(word.to - word.from, (Math.floor(word.from / perSystem) + 1) * perSystem - word.from);
-  const boxWidth = Math.max(3, span * PX_PER_SECOND - 1.5);
+function wordGroup(svg, data, word, i, systems) {
+  const [x, y] = position(word.from, systems);
+  const boxWidth = Math.max(3, (word.to - word.from) * PX_PER_SECOND - 1.5);
   const top = y + RULER + WAVE + PITCH;
-  const fits = textWidth(word.text, 15) + 6 <= boxWidth;
-  const group = make('g', { class: fits ? 'word' : 'word small', tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
+  const size = [15, 14, 13, 12].find(px => textWidth(word.text, px) + 5 <= boxWidth);
+  const group = make('g', { class: size ? 'word' : 'word small', tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
     'aria-label': `${word.text}, at ${word.from.toFixed(2)} seconds: play from here` });
   group.append(make('rect', { x, y: top, width: boxWidth, height: WORDS, rx: 3 }));
-  if (fits) {
-    group.append(make('text', { x: x + boxWidth / 2, y: top + 21 }, word.text));
+  if (size) {
+    group.append(make('text', { x: x + boxWidth / 2, y: top + 21, 'font-size': size }, word.text));
   } else {
     // too short for its type: the word hangs under its box on a lead, on whichever of two lines is free
     const line = leadLine(svg, x, y, textWidth(word.text, 13));
     const baseline = top + WORDS + (line === 0 ? 14 : 30);
-    group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline }, word.text));
+    group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline, 'font-size': 13 }, word.text));
   }
   const next = data.words[i + 1];
-  if (next && next.from - word.to >= SHORTEST_REST && Math.floor(next.from / perSystem) === Math.floor(word.to / perSystem)) {
-    svg.append(rest(word.to, next.from, perSystem, top));
-  }
+  if (next && next.from - word.to >= SHORTEST_REST) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top));
   svg.append(group);
   return group;
 }
@@ -163,8 +172,7 @@ function leadLine(svg, x, y, width) {
   return 1;
 }
 
-function rest(from, to, perSystem, top) {
-  const [x] = position(from, perSystem);
+function rest(x, from, to, top) {
   const width = (to - from) * PX_PER_SECOND - 1.5;
   const group = make('g', { class: 'rest', 'aria-hidden': 'true' });
   group.append(make('rect', { x, y: top, width: Math.max(2, width), height: WORDS, rx: 2 }));

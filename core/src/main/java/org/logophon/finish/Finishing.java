@@ -37,27 +37,28 @@ public final class Finishing {
         Sound clip = padded(levelled.sound(), settings);
         double headSeconds = settings.headMillis() / 1000.0;
         return new Clip(clip, times(spoken.words(), trimmed.rate(), headSeconds, clip.seconds()), levelled.loudness(),
-                Decibels.ofFactor(TruePeak.of(clip.samples())));
+                Decibels.ofFactor(levelled.truePeak()));
     }
 
-    private record Levelled(Sound sound, Loudness loudness) {
+    private record Levelled(Sound sound, Loudness loudness, double truePeak) {
     }
 
     private static Levelled level(Sound sound, FinishSettings settings, double offsetDb) {
         Loudness own = LoudnessMeter.of(sound);
+        double ownPeak = TruePeak.of(sound.samples());
         double ceiling = Decibels.toFactor(settings.ceilingDbtp());
         double wanted = (settings.targetLufs() == null || own.silent() ? own.lufs() : settings.targetLufs()) + offsetDb;
         double gainDb = own.silent() ? 0 : wanted - own.lufs();
+        if (ownPeak * Decibels.toFactor(gainDb) <= ceiling) {
+            // gain moves loudness and peak by exactly itself
+            return new Levelled(sound.amplified(Decibels.toFactor(gainDb)), new Loudness(own.lufs() + gainDb, own.gated()),
+                    ownPeak * Decibels.toFactor(gainDb));
+        }
         for (int i = 0; ; i++) {
-            Sound loud = sound.amplified(Decibels.toFactor(gainDb));
-            Sound limited = PeakLimiter.limit(loud, ceiling);
-            if (limited == loud) {
-                // gain moves loudness by exactly itself
-                return new Levelled(loud, new Loudness(own.lufs() + gainDb, own.gated()));
-            }
+            Sound limited = PeakLimiter.limit(sound.amplified(Decibels.toFactor(gainDb)), ceiling);
             Loudness got = LoudnessMeter.of(limited);
             if (Math.abs(got.lufs() - wanted) < CLOSE_LU || i == MOST_CORRECTIONS) {
-                return new Levelled(limited, got);
+                return new Levelled(limited, got, TruePeak.of(limited.samples()));
             }
             gainDb += wanted - got.lufs();
         }

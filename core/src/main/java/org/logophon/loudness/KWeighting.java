@@ -49,15 +49,34 @@ final class KWeighting {
         return new double[] {c1, c2};
     }
 
-    double next(double x) {
-        double y = b0 * x + b1 * x1 + b2 * x2 - a1 * y1 - a2 * y2;
-        double z = y - 2 * y1 + y2 - c1 * z1 - c2 * z2;
-        x2 = x1;
-        x1 = x;
-        y2 = y1;
-        y1 = y;
-        z2 = z1;
-        z1 = z;
-        return z;
+    /** Filters samples at {@code from}, {@code from + stride}… up to {@code to} and gives the sum of their squares. */
+    double energy(float[] samples, int from, int to, int stride) {
+        // the state lives in locals while the loop runs: fields would cost a load and a store for each sample
+        double u1 = x1;
+        double u2 = x2;
+        double v1 = y1;
+        double v2 = y2;
+        double w1 = z1;
+        double w2 = z2;
+        double sum = 0;
+        for (int i = from; i < to; i += stride) {
+            double u = samples[i];
+            double v = b0 * u + b1 * u1 + b2 * u2 - a1 * v1 - a2 * v2;
+            double w = v - 2 * v1 + v2 - c1 * w1 - c2 * w2;
+            sum += w * w;
+            u2 = u1;
+            u1 = u;
+            v2 = v1;
+            v1 = v;
+            w2 = w1;
+            w1 = w;
+        }
+        x1 = u1;
+        x2 = u2;
+        y1 = v1;
+        y2 = v2;
+        z1 = w1;
+        z2 = w2;
+        return sum;
     }
 }

@@ -41,16 +41,20 @@ public final class LoudnessMeter {
      */
     public void add(float[] interleaved, int length) {
         int channels = filters.length;
-        for (int i = 0; i < length; i += channels) {
+        int frames = length / channels;
+        int done = 0;
+        while (done < frames) {
+            int take = Math.min(frames - done, step - inStep);
             for (int c = 0; c < channels; c++) {
-                double z = filters[c].next(interleaved[i + c]);
-                sum += z * z;
+                sum += filters[c].energy(interleaved, done * channels + c, (done + take) * channels, channels);
             }
-            if (++inStep == step) {
+            done += take;
+            inStep += take;
+            if (inStep == step) {
                 closeStep();
             }
         }
-        samples += length / channels;
+        samples += frames;
     }
 
     private void closeStep() {

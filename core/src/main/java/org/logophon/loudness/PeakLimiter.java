@@ -15,9 +15,10 @@ public final class PeakLimiter {
 
     /** @param ceiling factor of full scale that no true peak shall pass */
     public static Sound limit(Sound sound, double ceiling) {
-        if (TruePeak.of(sound.samples()) <= ceiling) {
-            return sound;
-        }
+        return TruePeak.of(sound.samples()) <= ceiling ? sound : limited(sound, ceiling);
+    }
+
+    private static Sound limited(Sound sound, double ceiling) {
         float[] in = sound.samples();
         float[] gain = new float[in.length];
         TruePeak.envelope(in, gain);

@@ -31,6 +31,8 @@ public final class TruePeak {
         float[] joined = new float[tail.length + length];
         System.arraycopy(tail, 0, joined, 0, tail.length);
         System.arraycopy(samples, 0, joined, tail.length, length);
+        // a sample is a peak already: starting from the largest, most stretches are seen to be too quiet to pass it
+        peak = Math.max(peak, loudest(samples, 0, length));
         int block = 64;
         for (int from = 0; from < length; from += block) {
             int to = Math.min(length, from + block);

@@ -103,6 +103,18 @@ class EspeakEngineTest {
         }
     }
 
+    @Test
+    void aWordEndsWhereThePauseAfterItStarts() {
+        String text = "Wind north-west, force nine. Lit the lamp.";
+        Speech speech = render(text, "hamish", 83, null);
+        WordTime nine = speech.words().get(3);
+        WordTime lit = speech.words().get(4);
+        double pause = (lit.startSample() - nine.endSample()) / (double) speech.sound().rate();
+        assertThat(pause).isBetween(0.15, 0.8);
+        assertThat(energy(speech.sound().cut(nine.endSample() + 700, lit.startSample() - 200)))
+                .isLessThan(energy(speech.sound().cut(nine.startSample(), nine.endSample())) / 1000);
+    }
+
     /** The promise of domain.md on the whole cue: pace ±3 %, pitch ±0.5 semitone. */
     @ParameterizedTest
     @CsvSource({"isla, 60, 0", "isla, 85, -2", "isla, 160, 6", "bram, 100, -6", "bram, 120, 3", "hamish, 75, 4", "tamsin, 140, -4", "xanthe, 90, 5"})

@@ -42,6 +42,6 @@ class HeadController {
     @GetMapping
     String head(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
         page.fill(model, projects.view(id), step);
-        return "project :: head";
+        return "project :: top";
     }
 }

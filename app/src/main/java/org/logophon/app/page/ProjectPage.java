@@ -27,6 +27,7 @@ public class ProjectPage {
 
     public void fill(Model model, ProjectView view, Step current) {
         model.addAttribute("project", view.project());
+        model.addAttribute("pageTitle", view.project().name());
         model.addAttribute("view", view);
         model.addAttribute("step", current);
         model.addAttribute("batch", rendering.latest(view.id()).orElse(null));

@@ -16,6 +16,7 @@ final class Espeak {
 
     private final EspeakLibrary library = EspeakLibrary.load();
     private final CLibrary noise = CLibrary.load();
+    private final String home;
     private final int rate;
     // held in a field: the native side keeps a bare pointer, and a collected callback would be a crash
     private final EspeakLibrary.SynthCallback callback = this::receive;
@@ -28,12 +29,19 @@ final class Espeak {
     private int phonemeFields;
 
     Espeak(String home) {
-        rate = home.isEmpty() ? 0 : library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, home,
-                EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
+        this.home = home;
+        rate = initialise();
         if (rate <= 0) {
             throw new IllegalStateException("espeak-ng is installed without its data. Install the package espeak-ng-data.");
         }
+    }
+
+    /** @return samples a second, 0 or less when the engine can't start */
+    private int initialise() {
+        int samplesPerSecond = home.isEmpty() ? 0 : library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, home,
+                EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
         library.espeak_SetSynthCallback(callback);
+        return samplesPerSecond;
     }
 
     String version() {
@@ -49,7 +57,7 @@ final class Espeak {
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
         // the synthesiser keeps its wave's phase from one utterance to the next; this puts it back to the start
-        library.espeak_ng_Initialize(null);
+        initialise();
         if (library.espeak_SetVoiceByName(voiceName) != 0) {
             throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
         }

@@ -27,8 +27,6 @@ interface EspeakLibrary extends Library {
 
     void espeak_SetSynthCallback(SynthCallback callback);
 
-    int espeak_ng_Initialize(Pointer context);
-
     int espeak_SetVoiceByName(String name);
 
     int espeak_SetParameter(int parameter, int value, int relative);

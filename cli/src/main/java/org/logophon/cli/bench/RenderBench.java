@@ -1,0 +1,111 @@
+package org.logophon.cli.bench;
+
+import java.io.BufferedOutputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.logophon.direction.Effective;
+import org.logophon.finish.Clip;
+import org.logophon.finish.FinishSettings;
+import org.logophon.finish.Finishing;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.speech.EspeakEngine;
+import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+import org.logophon.voice.Voice;
+import org.logophon.wav.BroadcastExtension;
+import org.logophon.wav.SampleFormat;
+import org.logophon.wav.WavWriter;
+
+/** Forty cues of seventy words, to finished 48 kHz/24-bit clips with word times. */
+final class RenderBench {
+
+    private static final int CUES = 40;
+    private static final int WORDS = 70;
+    private static final String[] SENTENCES = {
+        "At the top of Skerrow Head stands a lamp that has not been lit for many years.",
+        "Its lens is so finely balanced that a child could turn it with one hand.",
+        "The crew have one tide to lift it out, and the sling is rated for a little more.",
+        "Each prism is cleaned with distilled water, wrapped in paper, numbered, and laid in a crate.",
+        "By autumn the brass is bright again, and the bearing turns without a sound."};
+
+    private final Path folder;
+    private final List<String> cues = new ArrayList<>();
+
+    RenderBench(Path folder) {
+        this.folder = folder;
+        for (int i = 0; i < CUES; i++) {
+            StringBuilder cue = new StringBuilder();
+            for (int s = i; cue.toString().split(" ").length < WORDS; s++) {
+                cue.append(cue.isEmpty() ? "" : " ").append(SENTENCES[s % SENTENCES.length]);
+            }
+            cues.add(cue.toString());
+        }
+    }
+
+    List<Row> run() throws Exception {
+        double ours;
+        try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
+            Tool.seconds(ours(pool).subList(0, CUES / 2));
+            ours = Math.min(Tool.seconds(ours(pool)), Tool.seconds(ours(pool)));
+        }
+        double sox = Math.min(Tool.seconds(sox()), Tool.seconds(sox()));
+        double loudnorm = Tool.seconds(loudnorm());
+        String what = CUES + " cues of " + WORDS + " words, finished";
+        return List.of(new Row(what, "espeak-ng + ffmpeg loudnorm, a process a clip", ours, loudnorm, "s", 8),
+                new Row(what, "espeak-ng + sox norm, a process a clip", ours, sox, "s", 1));
+    }
+
+    private List<Callable<Void>> ours(WorkerPool pool) {
+        Narrator narrator = new Narrator(new EspeakEngine(pool));
+        Finishing finishing = new Finishing(new WorkerResampler(pool));
+        Voice voice = EspeakVoices.catalogue().find(EspeakVoices.DEFAULT_ID).orElseThrow();
+        List<Callable<Void>> work = new ArrayList<>();
+        for (int i = 0; i < CUES; i++) {
+            int at = i;
+            work.add(() -> {
+                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(), Effective.NEUTRAL);
+                Clip clip = finishing.finish(narrator.render(recipe), FinishSettings.to(FinishSettings.DEFAULT_TARGET_LUFS), 0);
+                try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve("ours-" + at + ".wav")), 1 << 16)) {
+                    WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(cues.get(at), "c" + at,
+                            LocalDateTime.now(), 0, clip.loudness().lufs(), clip.truePeakDbtp()), out);
+                }
+                return null;
+            });
+        }
+        return work;
+    }
+
+    private List<Callable<Void>> sox() {
+        return tool("sox", (raw, out) -> List.of("sox", raw, "-r", "48000", "-b", "24", out, "norm", "-1"));
+    }
+
+    private List<Callable<Void>> loudnorm() {
+        return tool("loudnorm", (raw, out) -> List.of("ffmpeg", "-v", "error", "-y", "-i", raw, "-af", "loudnorm=I=-19:TP=-1",
+                "-ar", "48000", "-c:a", "pcm_s24le", out));
+    }
+
+    private interface Finish {
+        List<String> command(String raw, String out);
+    }
+
+    private List<Callable<Void>> tool(String name, Finish finish) {
+        List<Callable<Void>> work = new ArrayList<>();
+        for (int i = 0; i < CUES; i++) {
+            int at = i;
+            work.add(() -> {
+                String raw = Tool.path(folder, name + "-raw-" + at + ".wav");
+                Tool.run(List.of("espeak-ng", "-v", "en-gb", "-w", raw, cues.get(at)));
+                Tool.run(finish.command(raw, Tool.path(folder, name + "-" + at + ".wav")));
+                return null;
+            });
+        }
+        return work;
+    }
+}
