@@ -1,5 +1,7 @@
 package org.logophon.loudness;
 
+import java.util.Arrays;
+
 /**
  * True peak by ITU-R BS.1770-5 Annex 2: the largest absolute value after 4× oversampling with the interpolating filter
  * printed there. Fed in pieces; one channel.
@@ -14,6 +16,7 @@ public final class TruePeak {
             0.7797851562500f, -0.2003173828125f, 0.1015625000000f, -0.0582275390625f, 0.0330810546875f, -0.0189208984375f},
     };
     private static final int TAPS = 12;
+    private static final int BLOCK = 64;
     /** No phase can make more than this of samples of magnitude 1, so a quieter stretch needs no filtering. */
     private static final float MOST_GAIN = mostGain();
 
@@ -28,19 +31,24 @@ public final class TruePeak {
     }
 
     public void add(float[] samples, int length) {
-        float[] joined = new float[tail.length + length];
-        System.arraycopy(tail, 0, joined, 0, tail.length);
-        System.arraycopy(samples, 0, joined, tail.length, length);
         // a sample is a peak already: starting from the largest, most stretches are seen to be too quiet to pass it
         peak = Math.max(peak, loudest(samples, 0, length));
-        int block = 64;
-        for (int from = 0; from < length; from += block) {
-            int to = Math.min(length, from + block);
-            if (loudest(joined, from, to + tail.length) * MOST_GAIN > peak) {
-                filter(joined, from, to);
+        int history = tail.length;
+        int head = Math.min(length, history);
+        float[] seam = Arrays.copyOf(tail, history + head);
+        System.arraycopy(samples, 0, seam, history, head);
+        filter(seam, 0, head);
+        for (int from = 0; from + history < length; from += BLOCK) {
+            int to = Math.min(length - history, from + BLOCK);
+            if (loudest(samples, from, to + history) * MOST_GAIN > peak) {
+                filter(samples, from, to);
             }
         }
-        System.arraycopy(joined, length, tail, 0, tail.length);
+        if (length >= history) {
+            System.arraycopy(samples, length - history, tail, 0, history);
+        } else {
+            System.arraycopy(seam, head, tail, 0, history);
+        }
     }
 
     /** Factor of full scale; 1 is 0 dBTP. */

@@ -50,7 +50,8 @@ public final class WavWriter {
     private static byte[] plain24(float[] samples) {
         byte[] out = new byte[samples.length * 3];
         for (int i = 0, o = 0; i < samples.length; i++) {
-            int value = Math.round(Math.max(-1f, Math.min(1f, samples[i])) * 8388607f);
+            float scaled = Math.max(-1f, Math.min(1f, samples[i])) * 8388607f;
+            int value = (int) (scaled + (scaled < 0 ? -0.5f : 0.5f));
             out[o++] = (byte) value;
             out[o++] = (byte) (value >> 8);
             out[o++] = (byte) (value >> 16);

@@ -72,6 +72,20 @@ class LoudnessTest {
     }
 
     @Test
+    void inPiecesTheTruePeakIsTheSame() {
+        Sound sound = Tones.of(i -> 0.7 * Math.sin(0.9 * i) * Math.sin(0.001 * i), 0.2, 48_000);
+        for (int piece : new int[] {1, 7, 11, 64, 1000}) {
+            TruePeak meter = new TruePeak();
+            for (int at = 0; at < sound.samples().length; at += piece) {
+                int length = Math.min(piece, sound.samples().length - at);
+                meter.add(java.util.Arrays.copyOfRange(sound.samples(), at, at + length), length);
+            }
+            meter.add(new float[12], 12);
+            assertThat(meter.peak()).isCloseTo(TruePeak.of(sound.samples()), within(1e-6));
+        }
+    }
+
+    @Test
     void theLimiterKeepsTheCeilingAndLeavesQuietSoundAlone() {
         double ceiling = Decibels.toFactor(-1);
         Sound loud = joined(sine(220, -12, 0.5, 48_000), sine(311, 4, 0.05, 48_000), sine(220, -12, 0.5, 48_000));

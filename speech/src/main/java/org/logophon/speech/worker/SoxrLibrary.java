@@ -3,6 +3,7 @@ package org.logophon.speech.worker;
 import com.sun.jna.Library;
 import com.sun.jna.Native;
 import com.sun.jna.NativeLong;
+import com.sun.jna.Pointer;
 import com.sun.jna.ptr.NativeLongByReference;
 
 /** The part of {@code soxr.h} (libsoxr 0.1.3) that is used. */
@@ -13,7 +14,7 @@ interface SoxrLibrary extends Library {
     }
 
     /** Float in and out, high quality by default. @return null, or what is wrong */
-    String soxr_oneshot(double inRate, double outRate, int channels, float[] in, NativeLong inLength,
-                        NativeLongByReference inDone, float[] out, NativeLong outLength, NativeLongByReference outDone,
-                        com.sun.jna.Pointer ioSpec, com.sun.jna.Pointer qualitySpec, com.sun.jna.Pointer runtimeSpec);
+    String soxr_oneshot(double inRate, double outRate, int channels, Pointer in, NativeLong inLength, NativeLongByReference inDone,
+                        Pointer out, NativeLong outLength, NativeLongByReference outDone, Pointer ioSpec, Pointer qualitySpec,
+                        Pointer runtimeSpec);
 }

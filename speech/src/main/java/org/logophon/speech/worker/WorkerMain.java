@@ -5,10 +5,16 @@ import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
+import java.io.FileDescriptor;
+import java.io.FileInputStream;
+import java.io.FileOutputStream;
 import java.io.IOException;
 
 /** A worker process: serves one request after another until its input ends. */
 public final class WorkerMain {
+
+    /** A whole sentence of sound fits: fewer changes between the two processes. */
+    private static final int PIPE_BYTES = 1 << 20;
 
     private final DataInputStream in;
     private final DataOutputStream out;
@@ -24,8 +30,11 @@ public final class WorkerMain {
 
     /** @param args the engine's data folder; empty when none is installed */
     public static void main(String[] args) throws IOException {
-        DataInputStream in = new DataInputStream(new BufferedInputStream(System.in, 1 << 16));
-        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(System.out, 1 << 16));
+        CLibrary c = CLibrary.load();
+        c.fcntl(0, CLibrary.SET_PIPE_SIZE, PIPE_BYTES);
+        c.fcntl(1, CLibrary.SET_PIPE_SIZE, PIPE_BYTES);
+        DataInputStream in = new DataInputStream(new BufferedInputStream(new FileInputStream(FileDescriptor.in), 1 << 13));
+        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 13));
         new WorkerMain(in, out, args[0]).serve();
     }
 
@@ -65,9 +74,9 @@ public final class WorkerMain {
             case Frames.RESAMPLE -> {
                 int from = in.readInt();
                 int to = in.readInt();
-                float[] resampled = soxr().resample(Frames.readFloats(in, Frames.MOST_SAMPLES), from, to);
+                byte[] resampled = soxr().resample(Frames.readBytes(in, Frames.MOST_SAMPLES, Float.BYTES), from, to);
                 ok();
-                Frames.writeFloats(out, resampled);
+                Frames.writeBytes(out, resampled.length / Float.BYTES, resampled);
             }
             default -> throw new IOException("Operation " + operation + " is unknown.");
         }
