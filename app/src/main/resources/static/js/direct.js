@@ -23,7 +23,7 @@ async function enterStage() {
     const current = link.dataset.cue === now.dataset.cue;
     if (current) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); } else { link.removeAttribute('aria-current'); }
   });
-  if (now.dataset.state !== 'state-rendering') await transport.refresh();
+  await transport.refresh();
   const box = document.getElementById('score');
   score = null;
   if (box) {
@@ -110,6 +110,12 @@ function reload() {
 }
 
 function bindPanel(now) {
+  const voice = now.querySelector('#voice');
+  if (voice) {
+    // the list is long and the same for every cue: it comes once with the page
+    voice.replaceChildren(document.getElementById('voice-list').content.cloneNode(true));
+    voice.value = voice.dataset.voice;
+  }
   now.querySelectorAll('.dial').forEach(dial => {
     const typed = dial.querySelector('input[type=number]');
     const range = dial.querySelector('input[type=range]');
@@ -186,19 +192,18 @@ document.addEventListener('keydown', event => {
     links[current + (event.key === ']' ? 1 : -1)]?.click();
   }
 }, true);
-document.addEventListener('htmx:afterSettle', event => { if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') { if (stage().dataset.state === 'state-rendering') refreshHead(); enterStage(); } });
+document.addEventListener('htmx:afterSettle', event => { if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') enterStage(); });
 let resizing = null;
 window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(draw, 80); });
 
 // the head shows a render that was asked for here, and what a change of direction did to the others
-let headFor = '';
-function refreshHead() {
-  htmx.ajax('GET', `/projects/${project}/render?step=DIRECT`, { target: '#head', swap: 'outerHTML' });
-}
+let headFor = stage() ? `${stage().dataset.cue}/${stage().dataset.state}` : '';
 document.addEventListener('htmx:afterSettle', event => {
   if (event.detail.elt?.id !== 'stage') return;
   const key = `${stage().dataset.cue}/${stage().dataset.state}`;
-  if (key !== headFor && stage().dataset.state !== 'state-rendering') { headFor = key; refreshHead(); }
+  if (key === headFor) return;
+  headFor = key;
+  htmx.ajax('GET', `/projects/${project}/render?step=DIRECT`, { target: '#head', swap: 'outerHTML' });
 });
 
 enterStage();

@@ -156,8 +156,14 @@ document.addEventListener('keydown', event => {
   event.preventDefault();
   if (running) halt(); else playOn();
 });
+// a head that was swapped in may tell of renders that are done; while nothing moved there is nothing to read
+let waiting = document.getElementById('head').dataset.waiting;
 document.addEventListener('htmx:afterSwap', event => {
-  if (event.detail.target.id === 'head' || event.detail.elt?.id === 'head') refresh();
+  if (event.detail.target.id !== 'head' && event.detail.elt?.id !== 'head') return;
+  const now = document.getElementById('head').dataset.waiting;
+  if (now === waiting && now !== '0') return;
+  waiting = now;
+  refresh();
 });
 
 refresh();

@@ -8,14 +8,17 @@ import org.logophon.sound.SpeechSpan;
 /**
  * Renders a recipe so that pace and pitch measure as asked. Engines fall short of what they are asked for (an engine asked
  * for +4 semitones gave +2.1), smoothly and repeatably; so each render is measured against the same words at the voice's
- * own pace and pitch, and asked for again with the miss added, until it is close or the engine goes no further. What
+ * own pace and pitch, and asked for again by the rate at which the engine follows, until it is close or goes no further. What
  * was reached is part of the result.
  */
 public final class Narrator {
 
     private static final int MOST_RENDERS = 6;
     private static final double CLOSE_PACE = 0.01;
-    private static final double CLOSE_SEMITONES = 0.2;
+    private static final double CLOSE_SEMITONES = 0.25;
+    /** A miss over this share of the best one so far is no progress; twice in a row, the engine goes no further. */
+    private static final double CLOSER = 0.9;
+    private static final int MOST_STUCK = 2;
 
     private final SpeechEngine engine;
 
@@ -46,25 +49,32 @@ public final class Narrator {
         double semitones = recipe.semitones();
         Speech best = null;
         double bestMiss = Double.MAX_VALUE;
+        int stuck = 0;
         for (int i = 0; i < MOST_RENDERS; i++) {
             Utterance made = engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones));
             double gotPace = ownSeconds / SpeechSpan.soundingSeconds(made.sound());
             double gotSemitones = ownHz == 0 ? recipe.semitones() : semitones(ownHz, made.sound());
-            double paceMiss = recipe.paceFactor() / gotPace;
+            double paceMiss = Math.log(recipe.paceFactor() / gotPace);
             double pitchMiss = recipe.semitones() - gotSemitones;
-            double miss = Math.abs(paceMiss - 1) / 0.03 + Math.abs(pitchMiss) / 0.5;
+            double miss = Math.abs(paceMiss) / 0.03 + Math.abs(pitchMiss) / 0.5;
             if (miss < bestMiss) {
-                bestMiss = miss;
                 best = new Speech(made.sound(), WordTimes.of(recipe.text(), text, made),
                         new Reached(gotPace * 100, ownHz == 0 ? null : gotSemitones));
             }
-            if (Math.abs(paceMiss - 1) < CLOSE_PACE && Math.abs(pitchMiss) < CLOSE_SEMITONES) {
+            stuck = miss > bestMiss * CLOSER ? stuck + 1 : 0;
+            bestMiss = Math.min(miss, bestMiss);
+            if (Math.abs(paceMiss) < CLOSE_PACE && Math.abs(pitchMiss) < CLOSE_SEMITONES || stuck == MOST_STUCK) {
                 break;
             }
-            pace *= paceMiss;
-            semitones += pitchMiss;
+            pace = Math.exp(Math.log(pace) + paceMiss / slope(Math.log(gotPace), Math.log(pace)));
+            semitones += pitchMiss / slope(gotSemitones, semitones);
         }
         return best;
+    }
+
+    /** How much the engine gave for what it was asked: the next request is stretched by it. */
+    private static double slope(double got, double asked) {
+        return Math.abs(asked) < 0.05 ? 1 : Math.max(0.4, Math.min(1.6, got / asked));
     }
 
     private static double semitones(double ownHz, Sound sound) {

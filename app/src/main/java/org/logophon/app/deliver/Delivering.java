@@ -1,15 +1,15 @@
 package org.logophon.app.deliver;
 
-import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.UUID;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.rendering.JobQueue;
 import org.logophon.app.web.Refused;
 import org.logophon.delivery.Slug;
 import org.logophon.finish.FinishSettings;
@@ -36,18 +36,16 @@ class Delivering {
     private final Projects projects;
     private final ProjectRepository table;
     private final DeliveryRepository deliveries;
-    private final Scheduler scheduler;
+    private final JobQueue jobs;
     private final OneTimeTask<Void> task;
-    private final Clock clock;
 
-    Delivering(Projects projects, ProjectRepository table, DeliveryRepository deliveries, Scheduler scheduler,
-               OneTimeTask<Void> deliveryTask, Clock clock) {
+    Delivering(Projects projects, ProjectRepository table, DeliveryRepository deliveries, JobQueue jobs,
+               OneTimeTask<Void> deliveryTask) {
         this.projects = projects;
         this.table = table;
         this.deliveries = deliveries;
-        this.scheduler = scheduler;
+        this.jobs = jobs;
         this.task = deliveryTask;
-        this.clock = clock;
     }
 
     /** @throws Refused with a sentence when nothing can be delivered or one is being built */
@@ -66,7 +64,7 @@ class Delivering {
         }
         table.setFinish(id, targetLufs, namePattern);
         Delivery delivery = deliveries.create(id, Slug.of(view.project().name()), namePattern, targetLufs, total);
-        scheduler.schedule(task.instance(delivery.id().toString()), clock.instant());
+        jobs.add(task, List.of(delivery.id().toString()));
     }
 
     void cancel(UUID project) {

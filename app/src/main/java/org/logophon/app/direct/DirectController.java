@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
+import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.Rendering;
@@ -95,6 +96,16 @@ class DirectController {
                 model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
             }
         });
+    }
+
+    /** The stage once the cue is rendered; until then nothing (204), and the page asks again. */
+    @GetMapping("/cues/{cue}/rendered")
+    Object rendered(@PathVariable UUID id, @PathVariable UUID cue, Model model) {
+        if (projects.cue(id, cue).state() == CueState.RENDERING) {
+            return ResponseEntity.noContent().build();
+        }
+        fill(id, cue, model);
+        return "direct :: stage";
     }
 
     @PostMapping("/takes/{take}/keep")

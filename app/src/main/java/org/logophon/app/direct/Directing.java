@@ -18,7 +18,6 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.direction.Direction;
-import org.logophon.finish.Clip;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
@@ -67,8 +66,8 @@ class Directing {
         List<Stage.AskedLine> asked = List.of();
         List<String> notes = List.of();
         if (speech != null) {
-            Clip clip = sound.clip(speech, view.project().finish(), cue.effective().loudnessDb());
-            asked = Stage.asked(view.project(), cue, kept, speech, clip.loudness().lufs(), clip.truePeakDbtp());
+            TakeSound.Heard heard = sound.of(speech, kept.recipe(), view.project(), cue);
+            asked = Stage.asked(view.project(), cue, kept, speech, heard.loudness().lufs(), heard.truePeakDbtp());
             notes = Stage.notes(cue, kept, speech);
         }
         List<Stage.TakeLine> lines = all.stream()

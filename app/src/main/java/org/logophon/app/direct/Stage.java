@@ -35,9 +35,9 @@ record Stage(CueView cue, Take kept, List<TakeLine> takes, List<AskedLine> asked
                         Math.abs(speech.reached().pacePercent() / 100 / take.paceFactor() - 1) <= 0.03),
                 new AskedLine("pitch", signed(take.semitones(), "st"), semitones == null ? "whispered" : signed(semitones, "st"),
                         semitones == null || Math.abs(semitones - take.semitones()) <= 0.5),
-                new AskedLine("loudness", Double.isNaN(wanted) ? "as rendered" : "%.1f LUFS".formatted(wanted), "%.1f LUFS".formatted(lufs),
+                new AskedLine("loudness", Double.isNaN(wanted) ? "as rendered" : plain(wanted, "LUFS"), plain(lufs, "LUFS"),
                         Double.isNaN(wanted) || Math.abs(lufs - wanted) <= 0.5),
-                new AskedLine("true peak", "−1.0 dBTP at most", "%.1f dBTP".formatted(truePeakDbtp), truePeakDbtp <= -0.99),
+                new AskedLine("true peak", "−1.0 dBTP at most", plain(truePeakDbtp, "dBTP"), truePeakDbtp <= -0.99),
                 new AskedLine("pause after", "%.2f s".formatted(cue.effective().pauseMillis() / 1000.0), "exact", true));
     }
 
@@ -54,6 +54,10 @@ record Stage(CueView cue, Take kept, List<TakeLine> takes, List<AskedLine> asked
                 + (take.text().equals(cue.cue().text()) ? "" : ", other words");
         return new TakeLine(take.id(), take.name(), about, Durations.brief(take.seconds()), take.id().equals(cue.cue().keptTake()),
                 cue.recipe() != null && take.recipe().equals(cue.recipe().hash()));
+    }
+
+    private static String plain(double value, String unit) {
+        return String.format(Locale.ROOT, "%.1f %s", value, unit).replace('-', '−');
     }
 
     private static String signed(double value, String unit) {

@@ -8,8 +8,9 @@ import org.logophon.direction.Direction;
  *
  * @param keptTake   the take that is delivered; null when there is none
  * @param keptRecipe the cue's recipe when that take was kept: while it is the cue's recipe, nothing has changed
+ * @param takeRecipe  what made the kept take; another one when an older take was kept on purpose
  * @param keptSeconds length of the kept take; null when there is none
  */
 public record Cue(UUID id, int position, String number, String scene, String role, String text,
-                  Direction direction, UUID keptTake, String keptRecipe, Double keptSeconds, int version) {
+                  Direction direction, UUID keptTake, String keptRecipe, String takeRecipe, Double keptSeconds, int version) {
 }

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Repository;
 public class CueRepository {
 
     private static final String SELECT = """
-            select c.*, s.seconds as kept_seconds from cue c
+            select c.*, s.seconds as kept_seconds, t.recipe as take_recipe from cue c
             left join take t on t.id = c.kept_take left join speech s on s.recipe = t.recipe
             """;
 
@@ -102,7 +102,7 @@ public class CueRepository {
     private static Cue cue(ResultSet row, int at) throws SQLException {
         return new Cue(row.getObject("id", UUID.class), row.getInt("position"), row.getString("number"), row.getString("scene"),
                 row.getString("role"), row.getString("text"),
-                DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"),
+                DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"), row.getString("take_recipe"),
                 row.getObject("kept_seconds", Double.class), row.getInt("version"));
     }
 }

@@ -35,6 +35,6 @@ class Jobs {
                 .threads(Math.max(2, Runtime.getRuntime().availableProcessors()) + 1)
                 .schedulerName(new SchedulerName.Fixed("app-" + UUID.randomUUID()))
                 .pollingInterval(Duration.ofMillis(500)).heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(MISSED_HEARTBEATS)
-                .shutdownMaxWait(Duration.ofSeconds(5)).enableImmediateExecution().build();
+                .shutdownMaxWait(Duration.ofSeconds(5)).build();
     }
 }

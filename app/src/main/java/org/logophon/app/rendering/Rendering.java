@@ -1,8 +1,6 @@
 package org.logophon.app.rendering;
 
-import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,16 +17,14 @@ public class Rendering {
 
     private final Projects projects;
     private final BatchRepository batches;
-    private final Scheduler scheduler;
+    private final JobQueue jobs;
     private final OneTimeTask<Void> task;
-    private final Clock clock;
 
-    Rendering(Projects projects, BatchRepository batches, Scheduler scheduler, OneTimeTask<Void> renderTask, Clock clock) {
+    Rendering(Projects projects, BatchRepository batches, JobQueue jobs, OneTimeTask<Void> renderTask) {
         this.projects = projects;
         this.batches = batches;
-        this.scheduler = scheduler;
+        this.jobs = jobs;
         this.task = renderTask;
-        this.clock = clock;
     }
 
     /** Every cue that isn't as it should be and can be. @return how many were added */
@@ -53,9 +49,7 @@ public class Rendering {
         }
         List<UUID> ids = cues.stream().map(CueView::id).toList();
         UUID batch = batches.create(project, ids);
-        for (UUID cue : ids) {
-            scheduler.schedule(task.instance(RenderJob.of(batch, cue)), clock.instant());
-        }
+        jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
         return ids.size();
     }
 

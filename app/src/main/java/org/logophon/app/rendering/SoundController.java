@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
@@ -62,17 +63,19 @@ class SoundController {
 
     private static String address(ProjectView view, CueView cue) {
         return cue.cue().keptTake() == null ? null : "/projects/" + view.id() + "/takes/" + cue.cue().keptTake() + "/sound/"
-                + TakeSound.stamp(cue.cue().keptRecipe(), view.project(), cue) + ".wav";
+                + TakeSound.stamp(cue.cue().takeRecipe(), view.project(), cue) + ".wav";
     }
 
-    /** The stamp in the address changes with the sound, so that a browser may keep what it has heard. */
+    /** The stamp in the address changes with the sound, so that a browser may keep what it has heard; under an old stamp nothing is kept. */
     @GetMapping("/takes/{take}/sound/{stamp}.wav")
-    ResponseEntity<byte[]> sound(@PathVariable UUID id, @PathVariable UUID take) {
+    ResponseEntity<byte[]> sound(@PathVariable UUID id, @PathVariable UUID take, @PathVariable String stamp) {
         Take found = takes.find(take).orElseThrow(() -> new NotFound("This take doesn't exist."));
         CueView cue = projects.cue(id, found.cueId());
         StoredSpeech speech = speeches.find(found.recipe()).orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again."));
-        byte[] wav = sound.wav(sound.clip(speech, projects.require(id).finish(), cue.effective().loudnessDb()));
+        Project project = projects.require(id);
+        byte[] wav = sound.of(speech, found.recipe(), project, cue).wav();
+        boolean current = stamp.equals(TakeSound.stamp(found.recipe(), project, cue));
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav"))
-                .cacheControl(CacheControl.maxAge(Duration.ofHours(12)).cachePrivate().immutable()).body(wav);
+                .cacheControl(current ? CacheControl.maxAge(Duration.ofHours(12)).cachePrivate().immutable() : CacheControl.noStore()).body(wav);
     }
 }

@@ -3,31 +3,59 @@ package org.logophon.app.rendering;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.finish.Clip;
-import org.logophon.finish.FinishSettings;
 import org.logophon.finish.Finishing;
+import org.logophon.loudness.Loudness;
 import org.logophon.wav.SampleFormat;
 import org.logophon.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
-/** A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. */
+/**
+ * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. The page that
+ * shows a take and the player that plays it ask for the same one, so the last few are kept.
+ */
 @Component
 public class TakeSound {
 
+    private static final int MOST_KEPT = 24;
+
     private final Finishing finishing;
+    private final Map<String, Heard> kept = new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Heard> eldest) {
+            return size() > MOST_KEPT;
+        }
+    };
 
     TakeSound(Finishing finishing) {
         this.finishing = finishing;
     }
 
-    public Clip clip(StoredSpeech speech, FinishSettings settings, double offsetDb) {
-        return finishing.finish(speech.speech(), settings.atRate(speech.rate()), offsetDb);
+    /** @param wav 16-bit WAV */
+    public record Heard(byte[] wav, Loudness loudness, double truePeakDbtp) {
     }
 
-    /** 16-bit WAV. */
+    public Heard of(StoredSpeech speech, String recipe, Project project, CueView cue) {
+        String stamp = stamp(recipe, project, cue);
+        synchronized (kept) {
+            Heard heard = kept.get(stamp);
+            if (heard != null) {
+                return heard;
+            }
+        }
+        Clip clip = finishing.finish(speech.speech(), project.finish().atRate(speech.rate()), cue.effective().loudnessDb());
+        Heard heard = new Heard(wav(clip), clip.loudness(), clip.truePeakDbtp());
+        synchronized (kept) {
+            kept.put(stamp, heard);
+        }
+        return heard;
+    }
+
     public byte[] wav(Clip clip) {
         ByteArrayOutputStream out = new ByteArrayOutputStream(clip.sound().samples().length * 2 + 64);
         try {

@@ -36,7 +36,7 @@ class Errors {
 
     @ExceptionHandler({Refused.class, IllegalArgumentException.class})
     Object refused(RuntimeException error, HttpServletRequest request) {
-        return answer(HttpStatus.UNPROCESSABLE_ENTITY, error.getMessage(), request);
+        return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
     @ExceptionHandler(Stale.class)
@@ -46,7 +46,7 @@ class Errors {
 
     @ExceptionHandler(SpeechFailed.class)
     Object speechFailed(SpeechFailed error, HttpServletRequest request) {
-        return answer(HttpStatus.UNPROCESSABLE_ENTITY, error.getMessage(), request);
+        return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
     @ExceptionHandler({MethodArgumentTypeMismatchException.class, MissingServletRequestParameterException.class,

@@ -12,7 +12,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 
-class ScriptProperties {
+class ScriptPropertiesTest {
 
     @Property(tries = 300)
     void splittingLosesAndRepeatsNoWord(@ForAll("paragraphs") List<String> paragraphs) {

@@ -1,0 +1,122 @@
+package org.logophon.app;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A client of a running application, as a browser would be one: cookies, the CSRF token, forms. */
+final class Server {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    Server(String address) {
+        this.address = address;
+    }
+
+    HttpResponse<String> get(String path) {
+        return send(request(path).GET());
+    }
+
+    HttpResponse<String> post(String path, Map<String, String> form) {
+        if (token().isEmpty()) {
+            get("/");
+        }
+        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    JsonNode json(String path) {
+        return JSON.readTree(get(path).body());
+    }
+
+    static JsonNode parse(HttpResponse<String> response) {
+        return JSON.readTree(response.body());
+    }
+
+    /** Makes a project with a script. @return its address, as in /projects/… */
+    String project(String name, String script) {
+        String location = post("/projects", Map.of("name", name)).headers().firstValue("Location").orElseThrow();
+        String project = URI.create(location).getPath().replace("/write", "");
+        if (save(project, script, 0).statusCode() != 200) {
+            throw new AssertionError("The script of " + name + " was not saved.");
+        }
+        return project;
+    }
+
+    HttpResponse<String> save(String project, String script, int version) {
+        return send(request(project + "/script").header("Content-Type", "application/json").header("X-XSRF-TOKEN", token())
+                .PUT(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(Map.of("text", script, "version", version)))));
+    }
+
+    JsonNode cues(String project) {
+        return json(project + "/programme").get("cues");
+    }
+
+    long ready(String project) {
+        long ready = 0;
+        for (JsonNode cue : cues(project)) {
+            ready += cue.get("state").asString().equals("state-ready") ? 1 : 0;
+        }
+        return ready;
+    }
+
+    String version(String project, String cue, String level) {
+        String page = get(project + "/direct?cue=" + cue).body();
+        String form = page.substring(page.indexOf("id=\"level-" + level));
+        return form.replaceAll("(?s).*?name=\"version\" value=\"(\\d+)\".*", "$1");
+    }
+
+    /** Waits for something that another process or thread does. */
+    static void await(String what, Duration most, BooleanSupplier done) {
+        Instant end = Instant.now().plus(most);
+        while (!done.getAsBoolean()) {
+            if (Instant.now().isAfter(end)) {
+                throw new AssertionError("Not within " + most.toSeconds() + " s: " + what);
+            }
+            java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
+        }
+    }
+
+    HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    byte[] bytes(String path) {
+        try {
+            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path)).header("Accept", "text/html, application/json");
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
+    }
+}

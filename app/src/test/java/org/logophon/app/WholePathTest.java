@@ -1,0 +1,246 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The application as its user meets it: a real browser, real audio, from a pasted script to checked clips. */
+class WholePathTest extends ApplicationTest {
+
+    private static final String SCRIPT = """
+            # The headland
+
+            NARRATOR: At the top of Skerrow Head stands a lamp that has not been lit since 1987.
+
+            KEEPER: Wind north-west, force nine. Lit the lamp at 4:52. Read until two.
+
+            NARRATOR: Then the LED goes in: 12 W, that’s all.
+            """;
+
+    private static Playwright playwright;
+    private static Browser browser;
+    private Page page;
+    private final List<String> complaints = new ArrayList<>();
+    @TempDir
+    private Path folder;
+
+    @BeforeAll
+    static void open() {
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                        "--disable-component-update", "--disable-sync")));
+    }
+
+    @AfterAll
+    static void close() {
+        browser.close();
+        playwright.close();
+    }
+
+    @BeforeEach
+    void newPage() {
+        page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            // a refused save is shown by the browser as a failed resource: that is the answer under test
+            if (message.type().equals("error") && !message.text().contains("409")) {
+                complaints.add(message.text());
+            }
+        });
+    }
+
+    @AfterEach
+    void noComplaints() {
+        page.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    private void accessible() {
+        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
+        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes().stream().map(n -> n.getHtml() + " " + n.getFailureSummary()).toList()))
+                .as(page.url()).isEmpty();
+    }
+
+    private String newProject(String name, String script) {
+        page.navigate(address() + "/");
+        page.getByLabel("New project").fill(name);
+        page.getByText("Start writing").click();
+        page.getByLabel("Script").fill(script);
+        assertThat(page.locator("#saved")).hasText("saved");
+        return page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
+    }
+
+    @Test
+    void fromAPastedScriptToCheckedClips() throws Exception {
+        newProject("The Lantern Room", SCRIPT);
+        accessible();
+        assertThat(page.locator(".margincue .number")).hasText(new String[] {"010", "020", "030"});
+        assertThat(page.locator(".margincue .who")).hasText(new String[] {"Narrator", "Keeper", "Narrator"});
+        assertThat(page.locator("#todo")).containsText("Keeper has no voice yet");
+        page.locator(".path a", new Page.LocatorOptions().setHasText("Direct")).click();
+        accessible();
+
+        // cast the keeper, and hear a voice try his line
+        page.locator("#cuelist a").nth(1).click();
+        assertThat(page.locator("#stage h1")).hasText("Cue 020");
+        page.locator("#voice").selectOption("hamish");
+        assertThat(page.locator(".centre .pill.sea")).hasText("Keeper · Hamish");
+        page.locator("#try-voice").click();
+
+        // direct: the keeper slower and lower, this cue louder, a longer pause after it
+        page.locator("#tab-role").click();
+        setDial("role-pace", "90");
+        setDial("role-pitch", "-2");
+        page.locator("#tab-cue").click();
+        setDial("cue-loudness", "3");
+        setDial("cue-pause", "1.2");
+        assertThat(page.locator(".comes")).containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
+        page.getByText("Render 3 changed cues").click();
+        assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(12);
+        assertThat(page.locator("#head")).containsText("all rendered");
+        assertThat(page.locator(".measured")).containsText("-16.0 LUFS".replace('-', '−'));
+        assertThat(page.locator(".measured .state-changed")).hasCount(0);
+        accessible();
+
+        // click a word: it plays from there, and the playhead moves
+        page.locator("#score .word").nth(7).click();
+        assertThat(page.locator("#score .word.now")).hasCount(1);
+        assertThat(page.locator("#score .head-line")).isVisible();
+
+        deliver();
+    }
+
+    private void setDial(String dial, String value) {
+        page.locator("#" + dial).fill(value);
+        page.waitForResponse(response -> response.url().contains("/direction"), () -> page.locator("#" + dial).press("Tab"));
+        assertThat(page.locator("#" + dial)).hasValue(Pattern.compile(Pattern.quote(value) + "(\\.0)?"));
+    }
+
+    private void deliver() throws Exception {
+        page.locator(".path a", new Page.LocatorOptions().setHasText("Deliver")).click();
+        assertThat(page.locator("#names li")).hasCount(3);
+        page.getByLabel("Names of the clips").fill("{number}_{role}");
+        assertThat(page.locator("#names li").nth(1)).hasText("020_Keeper.wav");
+        page.getByText("Build the package").click();
+        Locator link = page.locator(".past a").first();
+        assertThat(link).isVisible();
+        accessible();
+        Download download = page.waitForDownload(link::click);
+        List<Path> clips = new ArrayList<>();
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(download.path()))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                Path file = folder.resolve(entry.getName());
+                Files.copy(zip, file);
+                if (entry.getName().endsWith(".wav")) {
+                    clips.add(file);
+                }
+            }
+        }
+        assertThat(clips).extracting(p -> p.getFileName().toString()).containsExactly("010_Narrator.wav", "020_Keeper.wav", "030_Narrator.wav");
+        // ffprobe and ffmpeg's ebur128 meter are the outside reference
+        double[] loudness = {-19, -16, -19};
+        for (int i = 0; i < clips.size(); i++) {
+            assertThat(tool("ffprobe", "-v", "error", "-show_entries", "stream=codec_name,sample_rate,channels", "-of", "csv=p=0", clips.get(i).toString()).strip())
+                    .isEqualTo("pcm_s24le,48000,1");
+            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", clips.get(i).toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
+            assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(loudness[i], within(0.3));
+            assertThat(last(meter, "Peak:\\s+(-?[\\d.]+) dBFS")).isLessThanOrEqualTo(-0.9);
+        }
+        assertThat(Files.readAllLines(folder.resolve("cue-sheet.csv"))).hasSize(4);
+        // ffmpeg reads the captions as SubRip and finds the words again
+        assertThat(tool("ffmpeg", "-v", "error", "-i", folder.resolve("captions.srt").toString(), "-f", "webvtt", "-"))
+                .contains("WEBVTT").contains("Lit the lamp at 4:52.");
+    }
+
+    @Test
+    void theSameByKeyboardAlone() {
+        String project = newProject("Keys", "One tide, and the lamp comes down.\n\nThen it is down.");
+        page.navigate(address() + project + "/direct");
+        assertThat(page.locator("#stage h1")).hasText("Cue 010");
+        page.keyboard().press("r");
+        assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(7);
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("#score .word:focus")).hasAttribute("aria-label", Pattern.compile("^(One|tide).*"));
+        page.keyboard().press("Space");
+        assertThat(page.locator("#score .head-line")).isVisible();
+        page.keyboard().press("]");
+        assertThat(page.locator("#stage h1")).hasText("Cue 020");
+        page.locator(".strip").focus();
+        page.keyboard().press("Home");
+        assertThat(page.locator("#stage h1")).hasText("Cue 010");
+        page.locator("#tab-cue").focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("#level-role")).isVisible();
+    }
+
+    @Test
+    void twoTabsKeepBothTexts() {
+        String project = newProject("Two tabs", "First words.");
+        Page other = browser.newPage();
+        other.navigate(address() + project + "/write");
+        other.getByLabel("Script").fill("Words of the other tab.");
+        assertThat(other.locator("#saved")).hasText("saved");
+        other.close();
+        page.getByLabel("Script").fill("Words of this tab.");
+        assertThat(page.locator("#conflict")).containsText("Nothing was overwritten");
+        page.locator("#keep-both").click();
+        assertThat(page.getByLabel("Script")).hasValue("Words of this tab.");
+        assertThat(page).hasTitle(Pattern.compile("Two tabs \\(second text\\).*"));
+        assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
+    }
+
+    @Test
+    void theShelfUndoesADelete() {
+        newProject("Gone and back", "Words.");
+        page.navigate(address() + "/");
+        accessible();
+        page.getByLabel("Delete Gone and back").click();
+        assertThat(page.locator("table")).not().containsText("Gone and back");
+        page.getByText("Undo").click();
+        assertThat(page.locator("table")).containsText("Gone and back");
+    }
+
+    private static String tool(String... command) throws Exception {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(Stream.of(command).toList() + printed).isZero();
+        return printed;
+    }
+
+    private static double last(String text, String pattern) {
+        Matcher found = Pattern.compile(pattern).matcher(text);
+        double value = Double.NaN;
+        while (found.find()) {
+            value = Double.parseDouble(found.group(1));
+        }
+        return value;
+    }
+}
