@@ -53,7 +53,7 @@ function paint() {
   parts.push(document.createTextNode(`${text.slice(at)}\n`));
   mirror.replaceChildren(...parts);
   grow();
-  if (anchors.length || !text.trim()) margin(anchors);
+  if (state && (anchors.length || !text.trim())) margin(anchors);
 }
 
 function grow() {

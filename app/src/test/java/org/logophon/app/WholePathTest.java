@@ -132,7 +132,7 @@ class WholePathTest extends ApplicationTest {
         // click a word: it plays from there, and the playhead moves
         page.locator("#score .word").nth(7).click();
         assertThat(page.locator("#score .word.now")).hasCount(1);
-        assertThat(page.locator("#score .head-line")).isVisible();
+        assertThat(page.locator("#score .head-cap")).isVisible();
 
         deliver();
     }
@@ -140,7 +140,7 @@ class WholePathTest extends ApplicationTest {
     private void setDial(String dial, String value) {
         page.locator("#" + dial).fill(value);
         page.waitForResponse(response -> response.url().contains("/direction"), () -> page.locator("#" + dial).press("Tab"));
-        assertThat(page.locator("#" + dial)).hasValue(Pattern.compile(Pattern.quote(value) + "(\\.0)?"));
+        assertThat(page.locator("#" + dial)).hasValue(Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
     }
 
     private void deliver() throws Exception {
@@ -186,11 +186,13 @@ class WholePathTest extends ApplicationTest {
         assertThat(page.locator("#stage h1")).hasText("Cue 010");
         page.keyboard().press("r");
         assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(7);
+        assertThat(page.locator("#score .head-cap")).isVisible();
+        assertThat(page.locator("#score .head-cap")).isHidden();
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowRight");
         assertThat(page.locator("#score .word:focus")).hasAttribute("aria-label", Pattern.compile("^(One|tide).*"));
         page.keyboard().press("Space");
-        assertThat(page.locator("#score .head-line")).isVisible();
+        assertThat(page.locator("#score .head-cap")).isVisible();
         page.keyboard().press("]");
         assertThat(page.locator("#stage h1")).hasText("Cue 020");
         page.locator(".strip").focus();
