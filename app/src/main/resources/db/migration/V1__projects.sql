@@ -39,6 +39,8 @@ create table cue (
     scene text not null,
     role text not null,
     text text not null,
+    words integer not null,
+    syllables integer not null,
     pace_percent integer,
     pitch_semitones double precision,
     loudness_db double precision,

@@ -19,10 +19,7 @@ async function enterStage() {
   if (!now) return;
   transport.goTo(now.dataset.cue);
   bindPanel(now);
-  document.querySelectorAll('#cuelist a').forEach(link => {
-    const current = link.dataset.cue === now.dataset.cue;
-    if (current) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); } else { link.removeAttribute('aria-current'); }
-  });
+  markCurrent();
   await transport.refresh();
   const box = document.getElementById('score');
   score = null;
@@ -91,18 +88,60 @@ document.addEventListener('logophon:playhead', event => {
 document.addEventListener('logophon:cue', event => {
   document.querySelector(`#cuelist a[data-cue="${event.detail.id}"]`)?.click();
 });
-document.addEventListener('logophon:programme', event => {
-  const links = document.querySelectorAll('#cuelist a');
-  event.detail.cues.forEach((cue, i) => {
-    const link = links[i];
-    if (!link || link.dataset.cue !== cue.id) return;
+const list = document.getElementById('cuelist');
+
+function listItem(cue) {
+  const item = document.createElement('li');
+  const link = document.createElement('a');
+  link.href = `/projects/${project}/direct?cue=${cue.id}`;
+  link.dataset.cue = cue.id;
+  const piece = (className, text) => { const span = document.createElement('span'); span.className = className; span.textContent = text; return span; };
+  const below = piece(`below ${cue.colour}`, '');
+  below.append(piece('role', cue.role), piece('figures soft seconds', ''), piece('state', ''));
+  link.append(piece('figures', cue.number), piece('words', cue.words), below);
+  item.append(link);
+  return item;
+}
+
+function showList(cues) {
+  const links = list.querySelectorAll('a');
+  if (links.length !== cues.length || cues.some((cue, i) => links[i].dataset.cue !== cue.id)) {
+    list.replaceChildren(...cues.map(listItem));
+  }
+  list.querySelectorAll('a').forEach((link, i) => {
+    const cue = cues[i];
     const state = link.querySelector('.state');
     state.className = `state ${cue.state}`;
     state.textContent = cue.state === 'state-ready' ? '' : cue.word;
-    link.querySelector('.seconds').textContent = `${cue.state === 'state-ready' ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
-    // the stage shows a cue that a batch has just finished: show what it became
-    if (cue.id === stage()?.dataset.cue && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
+    link.querySelector('.seconds').textContent = `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
   });
+  markCurrent();
+}
+
+function markCurrent() {
+  list?.querySelectorAll('a').forEach(link => {
+    if (link.dataset.cue === stage()?.dataset.cue) {
+      if (!link.hasAttribute('aria-current')) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); }
+    } else {
+      link.removeAttribute('aria-current');
+    }
+  });
+}
+
+list?.addEventListener('click', event => {
+  const link = event.target.closest('a');
+  if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  event.preventDefault();
+  history.pushState(null, '', link.href);
+  htmx.ajax('GET', link.href, { target: '#stage', swap: 'outerHTML' });
+});
+window.addEventListener('popstate', () => location.reload());
+
+document.addEventListener('logophon:programme', event => {
+  showList(event.detail.cues);
+  const cue = event.detail.cues.find(c => c.id === stage()?.dataset.cue);
+  // the stage shows a cue that a batch has just finished: show what it became
+  if (cue && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
 });
 
 function reload() {

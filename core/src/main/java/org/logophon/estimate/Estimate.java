@@ -12,15 +12,12 @@ public final class Estimate {
     /**
      * Seconds of speech, by the practice figure when no voice has been measured.
      *
+     * @param syllables  by {@link Syllables}
      * @param measured   the voice's rate, or null
      * @param paceFactor 1 for 100 %
      */
-    public static double seconds(String text, String language, SpeakingRate measured, double paceFactor) {
-        if (text.isBlank()) {
-            return 0;
-        }
-        double atNormalPace = measured == null ? text.length() / CHARACTERS_PER_SECOND
-                : Syllables.of(text, language) / measured.syllablesPerSecond();
+    public static double seconds(int characters, int syllables, SpeakingRate measured, double paceFactor) {
+        double atNormalPace = measured == null ? characters / CHARACTERS_PER_SECOND : syllables / measured.syllablesPerSecond();
         return atNormalPace / paceFactor;
     }
 }

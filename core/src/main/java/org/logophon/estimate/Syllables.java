@@ -2,6 +2,8 @@ package org.logophon.estimate;
 
 import com.ibm.icu.text.RuleBasedNumberFormat;
 import com.ibm.icu.util.ULocale;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.logophon.script.Words;
@@ -16,6 +18,9 @@ public final class Syllables {
     /** A last e that English doesn't sound: silent in wrapped and stone, sounded in lifted, table and hundred. */
     private static final Pattern SILENT_END = Pattern.compile("([^aeiouyl]e|[^aeiouytd](?<!dr)ed|[^aeiouyscxzgh]es)$");
     private static final Pattern DIGITS = Pattern.compile("\\d+");
+
+    /** Rules are costly to read and not safe to share between threads. */
+    private static final ThreadLocal<Map<String, RuleBasedNumberFormat>> SPELLED = ThreadLocal.withInitial(HashMap::new);
 
     private Syllables() {
     }
@@ -46,8 +51,8 @@ public final class Syllables {
         if (digits.length() > 15) {
             return digits.length();
         }
-        var spelled = new RuleBasedNumberFormat(ULocale.forLanguageTag(language), RuleBasedNumberFormat.SPELLOUT)
-                .format(Long.parseLong(digits));
+        String spelled = SPELLED.get().computeIfAbsent(language, tag ->
+                new RuleBasedNumberFormat(ULocale.forLanguageTag(tag), RuleBasedNumberFormat.SPELLOUT)).format(Long.parseLong(digits));
         int count = 0;
         for (String part : spelled.split("[^\\p{L}\\p{M}]+")) {
             count += part.isEmpty() ? 0 : ofLetters(part);

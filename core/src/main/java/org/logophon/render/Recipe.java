@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
-import java.util.Locale;
 import org.logophon.direction.Effective;
 import org.logophon.voice.Voice;
 
@@ -26,7 +25,7 @@ public record Recipe(String text, Voice voice, String engineVersion, double pace
     /** SHA-256 over every field, in hex. */
     public String hash() {
         String canonical = String.join("\u0000", "core " + CORE_VERSION, text, voice.id(), voice.engineVoice(),
-                engineVersion, String.format(Locale.ROOT, "%.4f", paceFactor), String.format(Locale.ROOT, "%.3f", semitones));
+                engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)));
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(canonical.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);

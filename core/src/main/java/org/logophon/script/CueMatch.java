@@ -1,7 +1,8 @@
 package org.logophon.script;
 
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -28,8 +29,8 @@ public final class CueMatch {
         Arrays.fill(matched, -1);
         boolean[] used = new boolean[before.size()];
         anchor(before, after, matched, used);
-        List<Set<String>> old = before.stream().map(CueMatch::wordSet).toList();
-        List<Set<String>> now = after.stream().map(CueMatch::wordSet).toList();
+        WordSets old = new WordSets(before);
+        WordSets now = new WordSets(after);
         int gapStart = 0;
         int oldStart = 0;
         for (int i = 0; i <= after.size(); i++) {
@@ -80,7 +81,7 @@ public final class CueMatch {
         }
     }
 
-    private static void pairAlike(List<Set<String>> before, List<Set<String>> after, int[] matched, boolean[] used,
+    private static void pairAlike(WordSets before, WordSets after, int[] matched, boolean[] used,
                                   int from, int to, int oldFrom, int oldTo) {
         int next = oldFrom;
         for (int i = from; i < to && next < oldTo; i++) {
@@ -120,8 +121,23 @@ public final class CueMatch {
         return a.isEmpty() || b.isEmpty() ? 0 : 2.0 * shared / (a.size() + b.size());
     }
 
-    private static Set<String> wordSet(String text) {
-        return Words.of(text).stream().map(w -> w.in(text).toLowerCase(Locale.ROOT))
-                .collect(Collectors.toCollection(HashSet::new));
+    /** The words of each cue, found when first asked for: most cues of an edit are matched by their whole text. */
+    private static final class WordSets {
+
+        private final List<String> texts;
+        private final List<Set<String>> sets;
+
+        WordSets(List<String> texts) {
+            this.texts = texts;
+            this.sets = new ArrayList<>(Collections.nCopies(texts.size(), null));
+        }
+
+        Set<String> get(int cue) {
+            if (sets.get(cue) == null) {
+                String text = texts.get(cue);
+                sets.set(cue, Words.of(text).stream().map(w -> w.in(text).toLowerCase(Locale.ROOT)).collect(Collectors.toSet()));
+            }
+            return sets.get(cue);
+        }
     }
 }

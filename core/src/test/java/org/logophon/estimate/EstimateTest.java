@@ -19,15 +19,15 @@ class EstimateTest {
     @Test
     void withoutAVoiceThePracticeFigureHolds() {
         // 2,500 characters in about 3 minutes: common practice, no source
-        assertThat(Estimate.seconds("x".repeat(2500), "en", null, 1)).isCloseTo(180, within(27.0));
+        assertThat(Estimate.seconds(2_500, 700, null, 1)).isCloseTo(180, within(27.0));
     }
 
     @Test
     void aMeasuredVoiceAndPaceCount() {
         SpeakingRate rate = new SpeakingRate(4);
-        assertThat(Estimate.seconds("The quick brown fox jumps over the lazy dog", "en", rate, 1)).isCloseTo(11 / 4.0, within(1e-9));
+        assertThat(Estimate.seconds(43, 11, rate, 1)).isCloseTo(11 / 4.0, within(1e-9));
         // at 85 % a clip lasts 1.176 times as long: common practice, no source
-        assertThat(Estimate.seconds("a lamp", "en", rate, 0.85) / Estimate.seconds("a lamp", "en", rate, 1)).isCloseTo(1.176, within(0.001));
-        assertThat(Estimate.seconds("  ", "en", rate, 1)).isZero();
+        assertThat(Estimate.seconds(43, 11, rate, 0.85) / Estimate.seconds(43, 11, rate, 1)).isCloseTo(1.176, within(0.001));
+        assertThat(Estimate.seconds(0, 0, null, 1)).isZero();
     }
 }

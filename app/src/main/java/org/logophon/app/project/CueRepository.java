@@ -33,7 +33,7 @@ public class CueRepository {
     }
 
     /** A cue with the place and number that a new split gives it. */
-    public record Placed(UUID id, int position, String number, ScriptCue cue) {
+    public record Placed(UUID id, int position, String number, ScriptCue cue, int words, int syllables) {
     }
 
     public List<Cue> of(UUID project) {
@@ -54,8 +54,8 @@ public class CueRepository {
 
     public void insert(UUID project, List<Placed> cues) {
         batches.batchUpdate("""
-                insert into cue (id, project_id, position, number, scene, role, text)
-                values (?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
             statement.setObject(1, placed.id());
             statement.setObject(2, project);
             statement.setInt(3, placed.position());
@@ -63,19 +63,23 @@ public class CueRepository {
             statement.setString(5, placed.cue().scene());
             statement.setString(6, placed.cue().role());
             statement.setString(7, placed.cue().text());
+            statement.setInt(8, placed.words());
+            statement.setInt(9, placed.syllables());
         });
     }
 
     public void update(List<Placed> cues) {
         batches.batchUpdate("""
-                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, removed_at = null
+                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, words = ?, syllables = ?, removed_at = null
                 where id = ?""", cues, 500, (statement, placed) -> {
             statement.setInt(1, placed.position());
             statement.setString(2, placed.number());
             statement.setString(3, placed.cue().scene());
             statement.setString(4, placed.cue().role());
             statement.setString(5, placed.cue().text());
-            statement.setObject(6, placed.id());
+            statement.setInt(6, placed.words());
+            statement.setInt(7, placed.syllables());
+            statement.setObject(8, placed.id());
         });
     }
 
@@ -101,7 +105,7 @@ public class CueRepository {
 
     private static Cue cue(ResultSet row, int at) throws SQLException {
         return new Cue(row.getObject("id", UUID.class), row.getInt("position"), row.getString("number"), row.getString("scene"),
-                row.getString("role"), row.getString("text"),
+                row.getString("role"), row.getString("text"), row.getInt("words"), row.getInt("syllables"),
                 DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"), row.getString("take_recipe"),
                 row.getObject("kept_seconds", Double.class), row.getInt("version"));
     }

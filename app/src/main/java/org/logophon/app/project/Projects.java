@@ -75,7 +75,7 @@ public class Projects {
         String problem = problem(cue, voice, underWay);
         CueState state = state(cue, recipe, problem, underWay);
         boolean measured = cue.keptSeconds() != null && state == CueState.READY;
-        double seconds = measured ? cue.keptSeconds() : estimate(project, cue, voice, effective);
+        double seconds = measured ? cue.keptSeconds() : estimate(cue, voice, effective);
         return new CueView(cue, role, voice, effective, recipe, state, problem, seconds, measured);
     }
 
@@ -103,11 +103,11 @@ public class Projects {
         return cue.keptTake() == null ? CueState.NEW : CueState.CHANGED;
     }
 
-    private double estimate(Project project, Cue cue, Voice voice, Effective effective) {
+    private double estimate(Cue cue, Voice voice, Effective effective) {
         if (ScriptCue.problem(cue.text()) != null) {
             return 0;
         }
-        return Estimate.seconds(cue.text(), project.language(), voice == null ? null : rates.of(voice.id()), effective.paceFactor());
+        return Estimate.seconds(cue.text().length(), cue.syllables(), voice == null ? null : rates.of(voice.id()), effective.paceFactor());
     }
 
     private static String key(String role) {

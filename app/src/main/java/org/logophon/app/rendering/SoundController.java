@@ -24,6 +24,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/projects/{id}")
 class SoundController {
 
+    /** As much of a cue's text as a list shows. */
+    private static final int LIST_CHARACTERS = 48;
+
     private final Projects projects;
     private final TakeRepository takes;
     private final SpeechRepository speeches;
@@ -39,11 +42,12 @@ class SoundController {
     /**
      * A cue in the programme.
      *
+     * @param words its first words
      * @param start seconds from the programme's start
      * @param sound address of its kept take; null when it has none
      */
-    record ProgrammeCue(UUID id, String number, String role, String colour, String state, String word, double start, double seconds,
-                        double pause, String sound) {
+    record ProgrammeCue(UUID id, String number, String role, String colour, String words, String state, String word, double start,
+                        double seconds, boolean measured, double pause, String sound) {
     }
 
     @GetMapping("/programme")
@@ -55,10 +59,14 @@ class SoundController {
             double pause = cue.effective().pauseMillis() / 1000.0;
             double seconds = cue.cue().keptSeconds() != null ? cue.cue().keptSeconds() : cue.seconds();
             programme.add(new ProgrammeCue(cue.id(), cue.number(), cue.cue().role(), cue.role() == null ? "role-0" : cue.role().colour(),
-                    cue.state().style(), cue.state().word(), at, seconds, pause, address(view, cue)));
+                    beginning(cue.cue().text()), cue.state().style(), cue.state().word(), at, seconds, cue.measured(), pause, address(view, cue)));
             at += seconds + pause;
         }
         return Map.of("cues", programme, "rendering", view.count(CueState.RENDERING));
+    }
+
+    private static String beginning(String text) {
+        return text.length() <= LIST_CHARACTERS ? text : text.substring(0, text.offsetByCodePoints(0, Math.min(LIST_CHARACTERS, text.codePointCount(0, text.length()))));
     }
 
     private static String address(ProjectView view, CueView cue) {

@@ -17,10 +17,12 @@ import org.logophon.app.project.RoleRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.estimate.Syllables;
 import org.logophon.script.CueMatch;
 import org.logophon.script.CueNumbers;
 import org.logophon.script.Script;
 import org.logophon.script.ScriptCue;
+import org.logophon.script.Words;
 import org.logophon.speech.EspeakVoices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,12 +63,13 @@ public class ScriptSaving {
             throw new Stale("This script was changed in another window meanwhile. Nothing was overwritten.");
         }
         projects.saveScript(id, storable, version + 1);
-        split(id, Script.parse(storable));
+        split(project, Script.parse(storable));
         return version + 1;
     }
 
-    private void split(UUID project, Script script) {
-        List<Cue> before = cues.of(project);
+    private void split(Project project, Script script) {
+        UUID id = project.id();
+        List<Cue> before = cues.of(id);
         List<ScriptCue> after = script.cues();
         int[] matched = CueMatch.match(before.stream().map(Cue::text).toList(), after.stream().map(ScriptCue::text).toList());
         Map<String, List<Cue>> gone = new HashMap<>();
@@ -78,14 +81,14 @@ public class ScriptSaving {
             if (old == null) {
                 if (gone.isEmpty()) {
                     gone.put(null, List.of());
-                    cues.removed(project).forEach(cue -> gone.computeIfAbsent(cue.text(), t -> new ArrayList<>()).add(cue));
+                    cues.removed(id).forEach(cue -> gone.computeIfAbsent(cue.text(), t -> new ArrayList<>()).add(cue));
                 }
                 old = back(gone, after.get(i));
             }
             String number = CueNumbers.DEFAULT.at(i);
             UUID cue = old == null ? UUID.randomUUID() : old.id();
             used.add(cue);
-            CueRepository.Placed placed = new CueRepository.Placed(cue, i, number, after.get(i));
+            CueRepository.Placed placed = placed(cue, i, number, after.get(i), old, project.language());
             if (old == null) {
                 added.add(placed);
             } else if (matched[i] < 0 || !same(old, placed)) {
@@ -93,9 +96,17 @@ public class ScriptSaving {
             }
         }
         cues.update(changed);
-        cues.insert(project, added);
+        cues.insert(id, added);
         cues.remove(before.stream().map(Cue::id).filter(cue -> !used.contains(cue)).toList());
-        addRoles(project, script.roles());
+        addRoles(id, script.roles());
+    }
+
+    /** Words and syllables are counted once for each text: counting is what an edit of a long script would spend its time on. */
+    private static CueRepository.Placed placed(UUID id, int position, String number, ScriptCue cue, Cue old, String language) {
+        boolean counted = old != null && old.text().equals(cue.text());
+        int words = counted ? old.words() : Words.count(cue.text());
+        int syllables = counted ? old.syllables() : Syllables.of(cue.text(), language);
+        return new CueRepository.Placed(id, position, number, cue, words, syllables);
     }
 
     /** A cue that left the script and comes back with the same words: pasted again, or an undo. */

@@ -6,7 +6,6 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.script.Script;
 import org.logophon.script.ScriptCue;
-import org.logophon.script.Words;
 
 /**
  * What the margin shows beside the script.
@@ -34,7 +33,7 @@ record ScriptState(int version, List<MarginCue> cues, List<Span> scenes, List<Sp
         for (int i = 0; i < script.cues().size() && i < view.cues().size(); i++) {
             ScriptCue place = script.cues().get(i);
             CueView cue = view.cues().get(i);
-            words += Words.count(place.text());
+            words += cue.cue().words();
             margin.add(new MarginCue(place.start(), place.end(), cue.number(), place.role(),
                     cue.role() == null ? "role-0" : cue.role().colour(), cue.seconds(), cue.measured(), cue.state().style(), cue.problem()));
         }
