@@ -75,7 +75,7 @@ function margin(anchors) {
     number.style.top = `${places[k]}px`;
     numbers.push(number);
     const time = element('div', 'margintime');
-    time.append(element('span', 'figures', `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`));
+    time.append(element('span', 'figures', `${cue.seconds > LONG_CUE_SECONDS ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`));
     const bar = element('span', 'bar');
     const fill = element('i', cue.seconds > LONG_CUE_SECONDS ? 'long' : '');
     fill.style.width = `${Math.min(100, cue.seconds / longest * 100)}%`;

@@ -122,7 +122,7 @@ class WholePathTest extends ApplicationTest {
         setDial("cue-loudness", "3");
         setDial("cue-pause", "1.2");
         assertThat(page.locator(".comes")).containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
-        page.getByText("Render 3 changed cues").click();
+        page.getByText("Render 3 cues").click();
         assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(12);
         assertThat(page.locator("#head")).containsText("all rendered");
         assertThat(page.locator(".measured")).containsText("-16.0 LUFS".replace('-', '−'));
