@@ -123,7 +123,7 @@ class RenderingTest extends ApplicationTest {
         // what a restart of the database does to its clients: every connection is cut
         jdbc.sql("select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and datname = current_database()")
                 .query(Boolean.class).list();
-        Server.await("60 cues ready", PATIENCE, () -> server.get(project + "/programme").statusCode() == 200 && server.ready(project) == 60);
+        Server.await("60 cues ready", PATIENCE, () -> server.ready(project) == 60);
         assertThat(takes(project)).isEqualTo(60);
     }
 

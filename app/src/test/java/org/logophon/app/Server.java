@@ -71,9 +71,17 @@ final class Server {
         return json(project + "/programme").get("cues");
     }
 
+    /** Cues that are ready; −1 while the database is away, which the server must say with 503. */
     long ready(String project) {
+        HttpResponse<String> programme = get(project + "/programme");
+        if (programme.statusCode() == 503) {
+            return -1;
+        }
+        if (programme.statusCode() != 200) {
+            throw new AssertionError(programme.statusCode() + ": " + programme.body());
+        }
         long ready = 0;
-        for (JsonNode cue : cues(project)) {
+        for (JsonNode cue : parse(programme).get("cues")) {
             ready += cue.get("state").asString().equals("state-ready") ? 1 : 0;
         }
         return ready;

@@ -1,0 +1,35 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.boot.SpringApplication;
+import org.springframework.test.context.TestPropertySource;
+
+/** The demo projects, placed once. */
+@TestPropertySource(properties = "logophon.demo=true")
+class DemoTest extends ApplicationTest {
+
+    private static final String LANTERN_ROOM = "/projects/3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001";
+
+    @Autowired
+    private ConfigurableApplicationContext context;
+
+    @Test
+    void aSecondStartFindsThemAndDoesNotDoubleThem() {
+        assertThat(titles()).isEqualTo(3);
+        server.save(LANTERN_ROOM, "NARRATOR: My own words now.", 1);
+        server.post("/projects/3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003/delete", Map.of());
+        context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));
+        assertThat(titles()).isEqualTo(2);
+        assertThat(server.json(LANTERN_ROOM + "/script").get("words").asInt()).isEqualTo(4);
+    }
+
+    private long titles() {
+        return java.util.regex.Pattern.compile("class=\"title\"[^>]*>(The Lantern Room|First Firing|Wheel True)<").matcher(server.get("/").body()).results().count();
+    }
+}

@@ -1,0 +1,66 @@
+package org.logophon.app.deliver;
+
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.contains;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.verifyNoInteractions;
+import static org.mockito.Mockito.when;
+
+import java.io.IOException;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.NotFound;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What a delivery job does when the world fails it. */
+class PackageBuilderTest {
+
+    private final DeliveryRepository deliveries = mock(DeliveryRepository.class);
+    private final Projects projects = mock(Projects.class);
+    private final PackageWriter writer = mock(PackageWriter.class);
+    private final PackageBuilder builder = new PackageBuilder(deliveries, projects, writer, mock(TransactionTemplate.class));
+    private final UUID id = UUID.randomUUID();
+
+    private void delivery(String state) {
+        when(deliveries.find(id)).thenReturn(Optional.of(new Delivery(id, UUID.randomUUID(), 1, "a.zip", "{number}", -19.0, state, 0, 2, null, 0, Instant.EPOCH)));
+    }
+
+    @Test
+    void aFullDiskEndsInASentence() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any(), any())).thenThrow(new IOException("No space left on device"));
+        builder.run(id);
+        verify(deliveries).end(eq(id), eq("failed"), contains("No space left on device"), anyLong());
+    }
+
+    @Test
+    void aTakeThatIsGoneIsNamed() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
+        builder.run(id);
+        verify(deliveries).end(id, "failed", "The kept take of cue 030 is gone.", 0);
+    }
+
+    @Test
+    void aCancelledBuildStoresNothing() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any(), any())).thenReturn(false);
+        builder.run(id);
+        verify(deliveries, never()).end(any(), any(), any(), anyLong());
+        verify(deliveries, never()).store(any(), any());
+    }
+
+    @Test
+    void aJobThatComesAgainAfterItsEndDoesNothing() {
+        delivery("ready");
+        builder.run(id);
+        verifyNoInteractions(writer);
+    }
+}
