@@ -6,8 +6,6 @@ const page = document.querySelector('.write');
 const project = page.dataset.project;
 const area = document.getElementById('script');
 const mirror = document.getElementById('mirror');
-const left = document.getElementById('margin-left');
-const right = document.getElementById('margin-right');
 const saved = document.getElementById('saved');
 const conflict = document.getElementById('conflict');
 const SAVE_AFTER_MS = 350;
@@ -26,66 +24,76 @@ const element = (name, className, text) => {
   return made;
 };
 
-/** Pieces of the text in order: headings, notes, cues, and what lies between. */
-function pieces() {
+/** Stretches of the text that have a look of their own: headings, notes, cues; what lies between has none. */
+function stretches() {
   const marked = [
     ...state.scenes.map(s => ({ ...s, style: 'scene' })),
     ...state.notes.map(s => ({ ...s, style: 'note' })),
-    ...state.cues.map((cue, i) => ({ start: cue.start, end: cue.end, style: `spoken ${cue.colour}${cue.problem ? ' trouble' : ''}`, cue: i })),
-  ].sort((a, b) => a.start - b.start);
-  return marked;
+    ...state.cues.map(cue => ({ start: cue.start, end: cue.end, style: `spoken ${cue.colour}${cue.problem ? ' trouble' : ''}`, cue })),
+  ];
+  return marked.sort((a, b) => a.start - b.start);
 }
 
-/** Lays the text out a second time, in colour, behind the transparent text area, and hangs the margin on it. */
-function paint() {
-  const text = area.value;
-  const parts = [];
-  const anchors = [];
-  let at = 0;
-  for (const piece of state && savedText === text ? pieces() : []) {
-    if (piece.start < at) continue; // a note inside a paragraph keeps the paragraph's look
-    if (piece.start > at) parts.push(document.createTextNode(text.slice(at, piece.start)));
-    const span = element('span', piece.style, text.slice(piece.start, piece.end));
-    if (piece.cue !== undefined) anchors.push([piece.cue, span]);
-    parts.push(span);
-    at = piece.end;
-  }
-  parts.push(document.createTextNode(`${text.slice(at)}\n`));
-  mirror.replaceChildren(...parts);
-  grow();
-  if (state && (anchors.length || !text.trim())) margin(anchors);
-}
-
-function grow() {
-  area.style.height = 'auto';
-  area.style.height = `${Math.max(area.scrollHeight, area.parentElement.parentElement.clientHeight - 2)}px`;
-}
-
-function margin(anchors) {
-  const top = mirror.getBoundingClientRect().top;
-  // read every place first, then write: one layout, not one a cue
-  const places = anchors.map(([, span]) => span.getBoundingClientRect().top - top);
-  const numbers = [];
-  const times = [];
-  const longest = Math.max(10, ...state.cues.map(cue => cue.seconds));
-  anchors.forEach(([i], k) => {
-    const cue = state.cues[i];
-    const number = element('div', `margincue ${cue.colour}`);
-    number.append(element('span', 'number', cue.number), element('span', 'who', cue.role));
-    number.style.top = `${places[k]}px`;
-    numbers.push(number);
-    const time = element('div', 'margintime');
-    time.append(element('span', 'figures', `${cue.seconds > LONG_CUE_SECONDS ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`));
-    const bar = element('span', 'bar');
-    const fill = element('i', cue.seconds > LONG_CUE_SECONDS ? 'long' : '');
-    fill.style.width = `${Math.min(100, cue.seconds / longest * 100)}%`;
-    bar.append(fill);
-    time.append(bar);
-    time.style.top = `${places[k]}px`;
-    times.push(time);
+/** One entry a line of the text: what it shows, and a key that tells whether a line that stands already shows the same. */
+function linesOf(text) {
+  const marked = state && savedText === text ? stretches() : [];
+  const longest = state ? Math.max(10, ...state.cues.map(cue => cue.seconds)) : 10;
+  let next = 0;
+  let start = 0;
+  return text.split('\n').map(line => {
+    const end = start + line.length;
+    while (next < marked.length && marked[next].end <= start && marked[next].end < end) next++;
+    const stretch = next < marked.length && marked[next].start <= end && marked[next].start < marked[next].end ? marked[next] : null;
+    // a note may stand inside a paragraph: it is no part of the words around it
+    const note = state && /^\s*\/\//.test(line);
+    const style = note ? 'note' : stretch && line.trim() && stretch.end > start ? stretch.style : '';
+    const cue = style && !note && stretch.cue && stretch.start >= start ? stretch.cue : null;
+    start = end + 1;
+    const key = `${style}|${line}|${cue ? [cue.number, cue.role, cue.seconds.toFixed(1), cue.measured, longest].join('|') : ''}`;
+    return { line, style, cue, longest, key };
   });
-  left.replaceChildren(...numbers);
-  right.replaceChildren(...times);
+}
+
+function lineBlock({ line, style, cue, longest, key }) {
+  const block = element('div', 'line');
+  block.key = key;
+  block.append(element('span', style, line));
+  if (cue) block.append(...marginOf(cue, longest));
+  return block;
+}
+
+function marginOf(cue, longest) {
+  const number = element('div', `margincue ${cue.colour}`);
+  number.append(element('span', 'number', cue.number), element('span', 'who', cue.role));
+  const time = element('div', 'margintime');
+  time.append(element('span', 'figures', `${cue.seconds > LONG_CUE_SECONDS ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`));
+  const bar = element('span', 'bar');
+  const fill = element('span', cue.seconds > LONG_CUE_SECONDS ? 'fill long' : 'fill');
+  fill.style.width = `${Math.min(100, cue.seconds / longest * 100)}%`;
+  bar.append(fill);
+  time.append(bar);
+  return [number, time];
+}
+
+/**
+ * Lays the text out a second time, in colour and with its margin, behind the transparent text area. Only lines that
+ * changed are built again: a key stroke in a long script costs a line, not the script.
+ */
+function paint() {
+  const lines = linesOf(area.value);
+  const blocks = mirror.children;
+  const typing = state && savedText !== area.value;
+  const same = (block, wanted) => block.key === wanted.key || typing && block.firstChild.textContent === wanted.line;
+  let head = 0;
+  while (head < blocks.length && head < lines.length && same(blocks[head], lines[head])) head++;
+  let tail = 0;
+  while (tail < blocks.length - head && tail < lines.length - head && same(blocks[blocks.length - 1 - tail], lines[lines.length - 1 - tail])) tail++;
+  const fresh = lines.slice(head, lines.length - tail).map(lineBlock);
+  const after = blocks[blocks.length - tail] ?? null;
+  while (blocks.length - tail > head) blocks[head].remove();
+  const all = document.createDocumentFragment();
+  all.append(...fresh);
+  mirror.insertBefore(all, after);
 }
 
 function totals() {
@@ -116,8 +124,7 @@ function totals() {
 }
 
 function reveal(start) {
-  const line = [...mirror.querySelectorAll('.spoken')].find((span, i) => state.cues[i]?.start === start);
-  line?.scrollIntoView({ block: 'center' });
+  mirror.children[area.value.slice(0, start).split('\n').length - 1]?.scrollIntoView({ block: 'center' });
 }
 
 function show(next) {
@@ -164,7 +171,6 @@ area.addEventListener('input', () => {
   paint();
   later();
 });
-window.addEventListener('resize', () => state && paint());
 window.addEventListener('beforeunload', event => { if (area.value !== savedText) event.preventDefault(); });
 
 document.getElementById('take-theirs').addEventListener('click', async () => {
@@ -183,9 +189,9 @@ document.getElementById('keep-both').addEventListener('click', async () => {
 
 document.fonts.ready.then(async () => {
   const { status, body } = await ask('GET', `/projects/${project}/script`);
-  if (status === 200) show(body); else say(body.sentence);
+  // an answer to this first question may come after that to a first save: what is older than the text is dropped
+  if (status !== 200) say(body.sentence); else if (!state && body.version === version) show(body);
 });
-grow();
 paint();
 
 // the path, the running time and the transport follow the text

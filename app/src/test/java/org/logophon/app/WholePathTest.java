@@ -4,34 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The application as its user meets it: a real browser, real audio, from a pasted script to checked clips. */
-class WholePathTest extends ApplicationTest {
+class WholePathTest extends BrowserTest {
 
     private static final String SCRIPT = """
             # The headland
@@ -43,59 +33,8 @@ class WholePathTest extends ApplicationTest {
             NARRATOR: Then the LED goes in: 12 W, that’s all.
             """;
 
-    private static Playwright playwright;
-    private static Browser browser;
-    private Page page;
-    private final List<String> complaints = new ArrayList<>();
     @TempDir
     private Path folder;
-
-    @BeforeAll
-    static void open() {
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                        "--disable-component-update", "--disable-sync")));
-    }
-
-    @AfterAll
-    static void close() {
-        browser.close();
-        playwright.close();
-    }
-
-    @BeforeEach
-    void newPage() {
-        page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-        page.onPageError(complaints::add);
-        page.onConsoleMessage(message -> {
-            // a refused save is shown by the browser as a failed resource: that is the answer under test
-            if (message.type().equals("error") && !message.text().contains("409")) {
-                complaints.add(message.text());
-            }
-        });
-    }
-
-    @AfterEach
-    void noComplaints() {
-        page.close();
-        assertThat(complaints).isEmpty();
-    }
-
-    private void accessible() {
-        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
-        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes().stream().map(n -> n.getHtml() + " " + n.getFailureSummary()).toList()))
-                .as(page.url()).isEmpty();
-    }
-
-    private String newProject(String name, String script) {
-        page.navigate(address() + "/");
-        page.getByLabel("New project").fill(name);
-        page.getByText("Start writing").click();
-        page.getByLabel("Script").fill(script);
-        assertThat(page.locator("#saved")).hasText("saved");
-        return page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
-    }
 
     @Test
     void fromAPastedScriptToCheckedClips() throws Exception {
@@ -104,7 +43,7 @@ class WholePathTest extends ApplicationTest {
         assertThat(page.locator(".margincue .number")).hasText(new String[] {"010", "020", "030"});
         assertThat(page.locator(".margincue .who")).hasText(new String[] {"Narrator", "Keeper", "Narrator"});
         assertThat(page.locator("#todo")).containsText("Keeper has no voice yet");
-        page.locator(".path a", new Page.LocatorOptions().setHasText("Direct")).click();
+        open("Direct");
         accessible();
 
         // cast the keeper, and hear a voice try his line
@@ -137,14 +76,8 @@ class WholePathTest extends ApplicationTest {
         deliver();
     }
 
-    private void setDial(String dial, String value) {
-        page.locator("#" + dial).fill(value);
-        page.waitForResponse(response -> response.url().contains("/direction"), () -> page.locator("#" + dial).press("Tab"));
-        assertThat(page.locator("#" + dial)).hasValue(Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
-    }
-
     private void deliver() throws Exception {
-        page.locator(".path a", new Page.LocatorOptions().setHasText("Deliver")).click();
+        open("Deliver");
         assertThat(page.locator("#names li")).hasCount(3);
         page.getByLabel("Names of the clips").fill("{number}_{role}");
         assertThat(page.locator("#names li").nth(1)).hasText("020_Keeper.wav");

@@ -1,0 +1,95 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+
+/** Tests in a real browser. A test fails on any error that the page writes to the console. */
+abstract class BrowserTest extends ApplicationTest {
+
+    private static Playwright playwright;
+    static Browser browser;
+    Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    static void open() {
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                        "--disable-component-update", "--disable-sync")));
+    }
+
+    @AfterAll
+    static void close() {
+        browser.close();
+        playwright.close();
+    }
+
+    @BeforeEach
+    void newPage() {
+        page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800)
+                .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            // the browser reports every refusal as a failed resource: those are the answers under test
+            if (message.type().equals("error") && !message.text().matches(".*(409|404|422|ERR_FAILED).*")) {
+                complaints.add(message.text());
+            }
+        });
+    }
+
+    @AfterEach
+    void noComplaints() {
+        page.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    void accessible() {
+        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
+        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes().stream().map(n -> n.getHtml() + " " + n.getFailureSummary()).toList()))
+                .as(page.url()).isEmpty();
+    }
+
+    String newProject(String name, String script) {
+        page.navigate(address() + "/");
+        page.getByLabel("New project").fill(name);
+        page.getByText("Start writing").click();
+        paste(script);
+        return page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
+    }
+
+    void setDial(String dial, String value) {
+        page.locator("#" + dial).fill(value);
+        page.waitForResponse(response -> response.url().contains("/direction"), () -> page.locator("#" + dial).press("Tab"));
+        assertThat(page.locator("#" + dial)).hasValue(java.util.regex.Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
+    }
+
+    /** Pastes over the whole script, by the clipboard and the keyboard. */
+    void paste(String script) {
+        page.evaluate("text => navigator.clipboard.writeText(text)", script);
+        page.getByLabel("Script").focus();
+        page.keyboard().press("Control+A");
+        page.keyboard().press(script.isEmpty() ? "Delete" : "Control+V");
+        assertThat(page.getByLabel("Script")).hasValue(script);
+        assertThat(page.locator("#saved")).hasText("saved");
+    }
+
+    void open(String step) {
+        page.locator(".path a", new Page.LocatorOptions().setHasText(step)).click();
+    }
+}

@@ -1,0 +1,133 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The Direct page, the transport, and what they say when something is missing. */
+class DirectPageTest extends BrowserTest {
+
+    private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(20_000);
+
+    private String rendered(String name, String script) {
+        String project = newProject(name, script);
+        page.getByText(Pattern.compile("Render \\d+ cues?")).click();
+        assertThat(page.locator("#head")).containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+        open("Direct");
+        assertThat(page.locator("#score .word").first()).isVisible(SOON);
+        return project;
+    }
+
+    @Test
+    void takesAreKeptChosenDeletedAndBroughtBack() {
+        rendered("Takes", "Wind north-west, force nine.");
+        setDial("cue-pace", "80");
+        assertThat(page.locator("#cuestate")).hasText("changed");
+        page.locator("#render-cue").click();
+        assertThat(page.locator(".takes li")).hasCount(2);
+        assertThat(page.locator(".takes li.kept b")).hasText("T2");
+        page.getByLabel("Keep T1").click();
+        assertThat(page.locator(".takes li.kept b")).hasText("T1");
+        assertThat(page.locator("#cuestate")).hasText("ready");
+        page.getByLabel("Delete T2").click();
+        assertThat(page.locator(".takes li")).hasCount(1);
+        page.getByText("Undo").click();
+        assertThat(page.locator(".takes li")).hasCount(2);
+    }
+
+    @Test
+    void aChangeInAnotherWindowIsNotOverwritten() {
+        String project = rendered("Two windows", "The lamp was lit at four.");
+        String cue = server.cues(project).get(0).get("id").asString();
+        server.post(project + "/cues/" + cue + "/direction", Map.of("pitch", "2", "version", "0"));
+        page.locator("#cue-pace").fill("70");
+        page.locator("#cue-pace").press("Tab");
+        assertThat(page.locator(".notice[role=alert]")).containsText("changed in another window");
+        assertThat(page.locator("#cue-pitch")).hasValue("2.0");
+        assertThat(page.locator("#cue-pace")).hasValue("");
+    }
+
+    @Test
+    void anOutOfRangeValueIsASentenceAndChangesNothing() {
+        rendered("Range", "The lamp was lit at four.");
+        page.locator("#cue-pace").fill("900");
+        page.locator("#cue-pace").press("Tab");
+        // the browser's own check may hold the form back; the server's sentence stands behind it
+        String project = page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
+        String cue = server.cues(project).get(0).get("id").asString();
+        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "900", "version", "0")).body())
+                .contains("Pace goes from 50 to 200 %, and 900 is outside.");
+        assertThat(server.ready(project)).isEqualTo(1);
+    }
+
+    @Test
+    void aRoleWithoutAVoiceIsNamedUntilItIsCast() {
+        newProject("Voiceless", "NARRATOR: Words.\n\nKEEPER: Who speaks?");
+        open("Direct");
+        page.locator("#cuelist a").nth(1).click();
+        assertThat(page.locator(".centre")).containsText("Keeper has no voice yet");
+        page.locator("#render-cue").click();
+        assertThat(page.locator(".notice[role=alert]")).containsText("Keeper has no voice yet");
+        accessible();
+        page.locator("#try-voice").click();
+        assertThat(page.locator(".transport .hint")).containsText("Choose a voice first");
+        page.locator("#voice").selectOption("bram");
+        assertThat(page.locator("#cuestate")).hasText("not rendered");
+        assertThat(page.locator("#cuelist .state").nth(1)).hasText("not rendered");
+    }
+
+    @Test
+    void theTransportPlaysOnAndGoesWhereOneClicks() {
+        rendered("Transport", "One.\n\nTwo.\n\nThree.");
+        assertThat(page.locator(".strip rect.state-ready")).hasCount(3);
+        page.getByLabel("Play the programme").click();
+        assertThat(page.locator("#stage h1")).hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(10_000));
+        assertThat(page.locator(".transport .time")).not().hasText("00:00:00:00");
+        page.getByLabel("Stop").click();
+        Locator strip = page.locator(".strip");
+        strip.click(new Locator.ClickOptions().setPosition(strip.boundingBox().width - 4, 10));
+        assertThat(page.locator("#stage h1")).hasText("Cue 030");
+        assertThat(strip).hasAttribute("aria-valuetext", "cue 030, Narrator, ready");
+    }
+
+    @Test
+    void aBatchShowsItsProgressAndCanBeCancelled() {
+        StringBuilder script = new StringBuilder();
+        for (int i = 0; i < 80; i++) {
+            script.append("On night ").append(i).append(" the wind went round to the north, and the lamp was lit early, and nobody slept. ".repeat(4)).append("\n\n");
+        }
+        String project = newProject("Stopped", script.toString());
+        page.getByText("Render 80 cues").click();
+        assertThat(page.locator("#head progress")).isVisible();
+        page.locator("#head button").click();
+        assertThat(page.locator("#head")).containsText(Pattern.compile("Render \\d+ cues"));
+        assertThat(server.json(project + "/programme").get("rendering").asInt()).isZero();
+    }
+
+    @Test
+    void pagesThatAreMissingSaySo() {
+        page.navigate(address() + "/projects/00000000-0000-0000-0000-000000000000/write");
+        assertThat(page.locator("h1")).containsText("doesn't exist any more");
+        accessible();
+        page.getByText("To the shelf").click();
+        assertThat(page).hasURL(Pattern.compile(".*/$"));
+        assertThat(page.locator("main")).not().isEmpty();
+    }
+
+    @Test
+    void atTwiceTheZoomNothingIsOutOfReach() {
+        rendered("Zoomed", "The lamp was lit at four, and it burned until the morning.");
+        // 200 % of 1280 by 800 leaves half of it
+        page.setViewportSize(640, 400);
+        for (String reachable : new String[] {"#render-cue", "#cue-pause", "#voice"}) {
+            page.locator(reachable).scrollIntoViewIfNeeded();
+            assertThat(page.locator(reachable)).isInViewport();
+        }
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth")).isLessThanOrEqualTo(640);
+    }
+}

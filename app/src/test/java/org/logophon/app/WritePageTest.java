@@ -1,0 +1,80 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Route;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The Write page as one types. */
+class WritePageTest extends BrowserTest {
+
+    @Test
+    void theMarginFollowsTheText() {
+        newProject("Margin", "One cue of words.");
+        assertThat(page.locator(".margincue .number")).hasText(new String[] {"010"});
+        page.getByLabel("Script").press("Control+End");
+        page.keyboard().type("\n\nKEEPER: And another.");
+        assertThat(page.locator(".margincue .number")).hasText(new String[] {"010", "020"});
+        assertThat(page.locator(".margincue .who").nth(1)).hasText("Keeper");
+        assertThat(page.locator(".margintime .figures").first()).hasText(Pattern.compile("≈ \\d\\.\\d s"));
+        assertThat(page.locator("#total-words")).hasText("6");
+        // each number stands level with the first line of its cue
+        double number = page.locator(".margincue").nth(1).boundingBox().y;
+        double line = page.locator(".mirror .spoken").nth(1).boundingBox().y;
+        assertThat(Math.abs(number - line)).isLessThan(6);
+    }
+
+    @Test
+    void timeIsHeldAgainstTheTarget() {
+        newProject("Target", "Many words of narration that run on and on. ".repeat(20));
+        page.getByLabel("Shall run").fill("0:20");
+        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#total-against")).hasText(Pattern.compile("of 00:20: \\d\\d:\\d\\d too long, about \\d+ words"));
+        page.getByLabel("Shall run").fill("10:00");
+        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#total-against")).containsText("to spare");
+    }
+
+    @Test
+    void nothingIsLostWhileTheServerIsAway() {
+        String project = newProject("Away", "First words.");
+        page.route("**/script", Route::abort);
+        page.getByLabel("Script").fill("Words typed while nobody answers.");
+        assertThat(page.locator("#saved")).hasText("not saved yet");
+        assertThat(page.locator(".transport .hint")).containsText("Your text stays here");
+        page.unroute("**/script");
+        assertThat(page.locator("#saved")).hasText("saved", new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(10_000));
+        assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
+    }
+
+    @Test
+    void textThatIsHostileOrUnspeakableIsShownAsTextAndNamed() {
+        newProject("Hostile", "");
+        paste("<script>document.title='broken'</script> <b>bold</b>\u202e\n\n…\n\n# <i>scene</i>\n\n" + "word ".repeat(3_000) + "\n\nGood words.");
+        assertThat(page.locator("#mirror script, #mirror b, #mirror i")).hasCount(0);
+        assertThat(page.locator("#mirror")).containsText("<b>bold</b>");
+        assertThat(page).hasTitle(Pattern.compile("Hostile.*"));
+        assertThat(page.locator("#todo li")).hasCount(2);
+        assertThat(page.locator("#todo")).containsText("no letter and no digit");
+        assertThat(page.locator("#todo")).containsText("a cue can hold 10,000");
+        assertThat(page.locator("#head")).containsText("Render 2 cues");
+        accessible();
+    }
+
+    @Test
+    void aLongScriptStaysInStep() {
+        StringBuilder script = new StringBuilder();
+        for (int i = 0; i < 400; i++) {
+            script.append("The keeper wrote line ").append(i).append(" of the log, and slept.\n\n");
+        }
+        newProject("Long", script.toString());
+        assertThat(page.locator(".margincue")).hasCount(400);
+        double number = page.locator(".margincue").nth(399).boundingBox().y;
+        double line = page.locator(".mirror .spoken").nth(399).boundingBox().y;
+        assertThat(Math.abs(number - line)).isLessThan(6);
+        // the text that is seen and the text that is edited lie on one another
+        assertThat(page.locator("#mirror").boundingBox().width).isEqualTo(page.getByLabel("Script").boundingBox().width);
+    }
+}
