@@ -85,6 +85,44 @@ class NarrateTest {
         assertThat(run.err()).contains("lamp: 010 written, 1 of 3");
     }
 
+    /** A control is a promise: 6 dB less measures as 6 LU less by ffmpeg's meter, and a gap is where the sheet says. */
+    @Test
+    void loudnessAndGapAreKept() throws Exception {
+        String file = script("two.txt", "The crew have one tide to lift it out.\n\nAnd the sling is rated for most of it.").toString();
+        Path out = folder.resolve("quiet");
+        assertThat(run("narrate", file, "--out", out.toString(), "--loudness", "-6", "--gap", "1.5", "--target", "-20", "--name", "{number}").status()).isZero();
+        for (String clip : List.of("010.wav", "020.wav")) {
+            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", out.resolve(clip).toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
+            assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(-26, within(0.15));
+        }
+        String[] first = Files.readAllLines(out.resolve("cue-sheet.csv")).get(1).split(",");
+        String[] second = Files.readAllLines(out.resolve("cue-sheet.csv")).get(2).split(",");
+        assertThat(Double.parseDouble(second[6])).isCloseTo(Double.parseDouble(first[7]) + 1.5, within(0.002));
+    }
+
+    @Test
+    void aSecondRunWritesTheSameSamples() throws Exception {
+        String file = script("same.txt", "The same words, the same sound.").toString();
+        byte[][] audio = new byte[2][];
+        for (int i = 0; i < 2; i++) {
+            Path out = folder.resolve("run" + i);
+            assertThat(run("narrate", file, "--out", out.toString(), "--name", "{number}", "--pitch", "2").status()).isZero();
+            byte[] wav = Files.readAllBytes(out.resolve("010.wav"));
+            // after the bext chunk, which holds the time of day
+            audio[i] = java.util.Arrays.copyOfRange(wav, 622, wav.length);
+        }
+        assertThat(audio[0]).isEqualTo(audio[1]);
+    }
+
+    @Test
+    void whatTheVoiceCannotReachIsAWarning() throws Exception {
+        Run run = run("narrate", script("high.txt", "The crew have one tide to lift it out.").toString(), "--out", folder.resolve("h").toString(),
+                "--pitch", "12", "--json");
+        assertThat(run.status()).isZero();
+        assertThat(JsonMapper.builder().build().readTree(run.out()).get("warnings").get(0).asString())
+                .startsWith("high, cue 010: Pitch +12.0 semitones was asked for, and Isla reaches +");
+    }
+
     @Test
     void severalScriptsMakeAFolderEachAndNumbersAndNamesFollowTheOptions() throws Exception {
         Path out = folder.resolve("out");

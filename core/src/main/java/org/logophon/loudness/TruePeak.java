@@ -92,11 +92,14 @@ public final class TruePeak {
     }
 
     private static float loudest(float[] samples, int from, int to) {
-        float most = 0;
+        float high = 0;
+        float low = 0;
         for (int i = from; i < to; i++) {
-            most = Math.max(most, Math.abs(samples[i]));
+            float sample = samples[i];
+            high = sample > high ? sample : high;
+            low = sample < low ? sample : low;
         }
-        return most;
+        return Math.max(high, -low);
     }
 
     private static float mostGain() {

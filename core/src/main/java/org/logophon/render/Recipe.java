@@ -16,7 +16,7 @@ import org.logophon.voice.Voice;
 public record Recipe(String text, Voice voice, String engineVersion, double paceFactor, double semitones) {
 
     /** Raised whenever the core itself makes another sound of the same request. */
-    private static final int CORE_VERSION = 2;
+    private static final int CORE_VERSION = 1;
 
     public static Recipe of(String text, Voice voice, String engineVersion, Effective direction) {
         return new Recipe(text, voice, engineVersion, direction.paceFactor(), voice.whispers() ? 0 : direction.semitones());

@@ -2,6 +2,8 @@ package org.logophon.wav;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
@@ -15,6 +17,7 @@ import org.logophon.sound.Sound;
 public final class WavWriter {
 
     private static final int FORMAT_SIZE = 16;
+    private static final VarHandle WORDS = MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
     private WavWriter() {
     }
@@ -47,16 +50,32 @@ public final class WavWriter {
         return format == SampleFormat.PCM_16 ? dithered16(sound.samples()) : plain24(sound.samples());
     }
 
+    /** Four samples fill three words: a third of the stores that single bytes would take. */
     private static byte[] plain24(float[] samples) {
         byte[] out = new byte[samples.length * 3];
-        for (int i = 0, o = 0; i < samples.length; i++) {
-            float scaled = Math.max(-1f, Math.min(1f, samples[i])) * 8388607f;
-            int value = (int) (scaled + (scaled < 0 ? -0.5f : 0.5f));
+        int whole = samples.length & ~3;
+        for (int i = 0, o = 0; i < whole; i += 4, o += 12) {
+            int a = step24(samples[i]);
+            int b = step24(samples[i + 1]);
+            int c = step24(samples[i + 2]);
+            int d = step24(samples[i + 3]);
+            WORDS.set(out, o, a & 0xffffff | b << 24);
+            WORDS.set(out, o + 4, b >> 8 & 0xffff | c << 16);
+            WORDS.set(out, o + 8, c >> 16 & 0xff | d << 8);
+        }
+        for (int i = whole, o = whole * 3; i < samples.length; i++) {
+            int value = step24(samples[i]);
             out[o++] = (byte) value;
             out[o++] = (byte) (value >> 8);
             out[o++] = (byte) (value >> 16);
         }
         return out;
+    }
+
+    private static int step24(float sample) {
+        float scaled = sample * 8388607f;
+        int step = (int) (scaled + (scaled < 0 ? -0.5f : 0.5f));
+        return step > 8388607 ? 8388607 : step < -8388607 ? -8388607 : step;
     }
 
     /** The same sound gives the same bytes: the dither's seed is fixed. */

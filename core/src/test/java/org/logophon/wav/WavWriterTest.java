@@ -35,6 +35,23 @@ class WavWriterTest {
         }
     }
 
+    /** Against the definition: two's complement, little-endian, one sample after another, whatever the length. */
+    @Test
+    void everySampleStandsAtItsPlace() throws Exception {
+        for (int length = 0; length < 12; length++) {
+            float[] samples = new float[length];
+            for (int i = 0; i < length; i++) {
+                samples[i] = (float) Math.sin(i * 1.7);
+            }
+            byte[] wav = written(SampleFormat.PCM_24, null, samples);
+            for (int i = 0; i < length; i++) {
+                int at = 44 + 3 * i;
+                int value = wav[at] & 0xff | (wav[at + 1] & 0xff) << 8 | wav[at + 2] << 16;
+                assertThat(value / 8_388_607.0).isCloseTo(samples[i], org.assertj.core.api.Assertions.within(1e-7));
+            }
+        }
+    }
+
     @Test
     void oddDataIsPaddedToAnEvenChunk() throws Exception {
         byte[] wav = written(SampleFormat.PCM_24, null, 0.1f);

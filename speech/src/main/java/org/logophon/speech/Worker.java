@@ -19,6 +19,7 @@ final class Worker {
     private final DataInputStream in;
     private final DataOutputStream out;
     private final ScheduledExecutorService watch;
+    private int served;
 
     Worker(List<String> command, ScheduledExecutorService watch) {
         try {
@@ -48,6 +49,7 @@ final class Worker {
      * @throws SpeechFailed when the worker refused, with its sentence; it lives on
      */
     <T> T ask(Request request, Answer<T> answer, long deadlineMillis) throws WorkerDied {
+        served++;
         ScheduledFuture<?> deadline = watch.schedule(process::destroyForcibly, deadlineMillis, TimeUnit.MILLISECONDS);
         try {
             request.write(out);
@@ -65,6 +67,11 @@ final class Worker {
         } finally {
             deadline.cancel(false);
         }
+    }
+
+    /** Requests so far. */
+    int served() {
+        return served;
     }
 
     boolean alive() {

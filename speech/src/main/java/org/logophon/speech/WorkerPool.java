@@ -15,6 +15,9 @@ import org.logophon.render.SpeechFailed;
  */
 public final class WorkerPool implements AutoCloseable {
 
+    /** A native library leaves a little behind with every start (a thread now and then); a new process leaves nothing. */
+    private static final int MOST_REQUESTS = 400;
+
     private final String espeakHome;
     private final List<String> command;
     private final BlockingQueue<Slot> free;
@@ -77,7 +80,7 @@ public final class WorkerPool implements AutoCloseable {
         if (closed) {
             throw new SpeechFailed("Logophon is stopping.");
         }
-        if (slot.worker == null || !slot.worker.alive()) {
+        if (slot.worker == null || !slot.worker.alive() || slot.worker.served() >= MOST_REQUESTS) {
             drop(slot);
             slot.worker = new Worker(command, watch);
             running.add(slot.worker);

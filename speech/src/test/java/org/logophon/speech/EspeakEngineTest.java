@@ -133,8 +133,9 @@ class EspeakEngineTest {
     void theSameRequestGivesTheSameSamples(String id) {
         SpeechRequest request = new SpeechRequest(voice(id), SpokenText.of(LINE), 0.9, 2);
         float[] first = ENGINE.speak(request).sound().samples();
-        for (String other : List.of("hamish", "thirza", "maeve")) {
-            ENGINE.speak(new SpeechRequest(voice(other), SpokenText.of("Something else, much faster, by " + other), 1.8, -5));
+        for (String before : List.of("Something else, much faster.", "The keeper, and the boy, and the lamp, and the sea, wrote one line for the weather. ".repeat(9),
+                "break time=\"9s\"/ Lamp.", "שלום, 你好")) {
+            ENGINE.speak(new SpeechRequest(voice("thirza"), SpokenText.of(before), 1.8, -5));
             assertThat(java.util.Arrays.equals(ENGINE.speak(request).sound().samples(), first)).isTrue();
         }
     }
@@ -146,6 +147,42 @@ class EspeakEngineTest {
         assertThat(PitchMeter.track(speech.sound()).voicedShare()).isLessThan(0.1);
         assertThat(speech.reached().misses(Effective.of(new Direction(90, 3.0, null, null)), whispers.get(0)))
                 .singleElement().asString().contains("whisper has no pitch");
+    }
+
+    /** The measured median pitch of every English voice: women's lie above men's in each accent. */
+    @Test
+    void womenSoundHigherThanMen() {
+        VOICES.all().stream().filter(v -> v.language().startsWith("en-") && !v.whispers()).collect(Collectors.groupingBy(Voice::language))
+                .forEach((accent, voices) -> {
+                    double highestMan = 0;
+                    double lowestWoman = 1_000;
+                    for (Voice voice : voices) {
+                        double hertz = PitchMeter.track(ENGINE.speak(new SpeechRequest(voice, SpokenText.of(LINE), 1, 0)).sound()).medianHz();
+                        highestMan = voice.gender() == Gender.MALE ? Math.max(highestMan, hertz) : highestMan;
+                        lowestWoman = voice.gender() == Gender.FEMALE ? Math.min(lowestWoman, hertz) : lowestWoman;
+                    }
+                    assertThat(lowestWoman).as(accent).isGreaterThan(highestMan * 1.2);
+                });
+    }
+
+    /** Text is text: what an engine would take for markup, phonemes or commands is spoken or passed over, and nothing breaks. */
+    @ParameterizedTest
+    @ValueSource(strings = {"<break time=\"9s\"/>Lamp.", "[[h@l'oU]] lamp", "<voice name='x'>Lamp</voice>", "&lt;lamp&gt; %s %n $(id)", "\u0001\u0002 lamp \u0007",
+        "lamp \ud800 lamp", "ÁÀÂ\u0300\u0301\u0302\u0303 lamp", "lamp\u200d\u200b\ufeff"})
+    void hostileTextIsOnlyText(String text) {
+        Speech speech = render(text, "isla", null, null);
+        assertThat(speech.sound().seconds()).isLessThan(8);
+        assertThat(speech.words()).isNotEmpty();
+    }
+
+    @Test
+    void theLongestCueIsSpokenWhole() {
+        String text = "The keeper wrote one line for the weather and one for the lamp. ".repeat(156).strip();
+        Speech speech = render(text, "bram", null, null);
+        assertThat(speech.words()).hasSize(156 * 13);
+        assertThat(speech.sound().seconds()).isBetween(400.0, 900.0);
+        WordTime last = speech.words().get(speech.words().size() - 1);
+        assertThat(last.startSample()).isGreaterThan((int) (speech.sound().samples().length * 0.99));
     }
 
     /** A sine keeps its frequency, level and length across the change of rate. */

@@ -41,6 +41,18 @@ class WorkerPoolTest {
     }
 
     @Test
+    void aWorkerIsReplacedBeforeItHasLeftMuchBehind() {
+        try (WorkerPool pool = new WorkerPool(1)) {
+            hello(pool, 20_000);
+            long first = pool.pids().get(0);
+            for (int i = 0; i < 400; i++) {
+                hello(pool, 20_000);
+            }
+            assertThat(pool.pids()).hasSize(1).doesNotContain(first);
+        }
+    }
+
+    @Test
     void aHangEndsAtItsDeadlineWithASentence() {
         try (WorkerPool pool = new WorkerPool(1, "", List.of("sleep", "600"))) {
             long start = System.nanoTime();

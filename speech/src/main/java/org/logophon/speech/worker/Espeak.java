@@ -13,6 +13,7 @@ final class Espeak {
     private static final int SAMPLE = 20;
     private static final int PHONEME_NAME = 32;
     private static final int BUFFER_MILLIS = 200;
+    private static final String PLAIN_WORDS = "la ".repeat(250);
 
     private final EspeakLibrary library = EspeakLibrary.load();
     private final CLibrary noise = CLibrary.load();
@@ -56,21 +57,13 @@ final class Espeak {
      * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn)
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
-        // the synthesiser keeps its wave's phase from one utterance to the next; this puts it back to the start
-        initialise();
-        if (library.espeak_SetVoiceByName(voiceName) != 0) {
-            throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
-        }
+        begin(voiceName);
+        // the word table keeps what longer clauses before have left in it: one of plain words wipes it, and is stopped unheard
+        synthesise(PLAIN_WORDS, 0);
+        begin(voiceName);
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_RATE, wordsPerMinute, 0);
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_PITCH, pitch, 0);
-        count = 0;
-        wordFields = 0;
-        phonemeFields = 0;
-        mostSamples = limitSamples;
-        byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
-        // breath noise comes from the C library's generator: seeded, the same request gives the same samples
-        noise.srand(1);
-        int result = library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8, null, null);
+        int result = synthesise(text, limitSamples);
         if (count > mostSamples) {
             throw new IllegalArgumentException("This text runs longer than " + limitSamples / rate / 60 + " minutes. Split the cue.");
         }
@@ -78,6 +71,25 @@ final class Espeak {
             throw new IllegalArgumentException("The engine refused this text.");
         }
         return new Spoken(rate, Arrays.copyOf(samples, count), Arrays.copyOf(words, wordFields), Arrays.copyOf(phonemes, phonemeFields));
+    }
+
+    /** Starts the engine anew, with the phase of its wave at zero, and chooses a voice. */
+    private void begin(String voiceName) {
+        initialise();
+        if (library.espeak_SetVoiceByName(voiceName) != 0) {
+            throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
+        }
+    }
+
+    private int synthesise(String text, int limitSamples) {
+        count = 0;
+        wordFields = 0;
+        phonemeFields = 0;
+        mostSamples = limitSamples;
+        // breath noise comes from the C library's generator: seeded, the same request gives the same samples
+        noise.srand(1);
+        byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
+        return library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8, null, null);
     }
 
     /** What {@link #speak} gives. */
