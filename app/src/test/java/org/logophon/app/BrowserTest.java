@@ -9,6 +9,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,8 @@ abstract class BrowserTest extends ApplicationTest {
 
     @BeforeAll
     static void open() {
+        // patience for a busy machine; nothing here is a measurement of time
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
                 .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
@@ -44,6 +47,7 @@ abstract class BrowserTest extends ApplicationTest {
     void newPage() {
         page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800)
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        page.setDefaultTimeout(90_000);
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             // the browser reports every refusal as a failed resource: those are the answers under test

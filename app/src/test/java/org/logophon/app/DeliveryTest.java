@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 /** Packages as they are built, kept and downloaded. */
 class DeliveryTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     private String rendered(String name, String script, long cues) {
         String project = server.project(name, script);

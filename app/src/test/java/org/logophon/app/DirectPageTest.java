@@ -12,12 +12,12 @@ import org.junit.jupiter.api.Test;
 /** The Direct page, the transport, and what they say when something is missing. */
 class DirectPageTest extends BrowserTest {
 
-    private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(20_000);
+    private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
     private String rendered(String name, String script) {
         String project = newProject(name, script);
         page.getByText(Pattern.compile("Render \\d+ cues?")).click();
-        assertThat(page.locator("#head")).containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+        assertThat(page.locator("#head")).containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         open("Direct");
         assertThat(page.locator("#score .word").first()).isVisible(SOON);
         return project;
@@ -86,7 +86,7 @@ class DirectPageTest extends BrowserTest {
         rendered("Transport", "One.\n\nTwo.\n\nThree.");
         assertThat(page.locator(".strip rect.state-ready")).hasCount(3);
         page.getByLabel("Play the programme").click();
-        assertThat(page.locator("#stage h1")).hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(10_000));
+        assertThat(page.locator("#stage h1")).hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
         assertThat(page.locator(".transport .time")).not().hasText("00:00:00:00");
         page.getByLabel("Stop").click();
         Locator strip = page.locator(".strip");

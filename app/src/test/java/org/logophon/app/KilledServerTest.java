@@ -34,7 +34,7 @@ class KilledServerTest {
     }
 
     private static Server meet(Path log) throws Exception {
-        Server.await("the server is ready", Duration.ofSeconds(60), () -> read(log).contains("is ready at"));
+        Server.await("the server is ready", Duration.ofSeconds(180), () -> read(log).contains("is ready at"));
         return new Server(read(log).replaceAll("(?s).*ready at (http://localhost:\\d+).*", "$1"));
     }
 
@@ -61,7 +61,7 @@ class KilledServerTest {
             }
             project = server.project("Killed", script.toString());
             server.post(project + "/render", Map.of("step", "DIRECT"));
-            Server.await("some cues are done", Duration.ofSeconds(60), () -> server.ready(project) >= 3);
+            Server.await("some cues are done", Duration.ofSeconds(180), () -> server.ready(project) >= 3);
             before = server.ready(project);
         } finally {
             first.destroyForcibly().waitFor();
@@ -70,7 +70,7 @@ class KilledServerTest {
         Process second = start(name, folder.resolve("second.log"));
         try {
             Server again = meet(folder.resolve("second.log"));
-            Server.await("all cues are done", Duration.ofSeconds(90), () -> again.ready(project) == CUES);
+            Server.await("all cues are done", Duration.ofSeconds(240), () -> again.ready(project) == CUES);
         } finally {
             second.destroy();
             second.waitFor();

@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 /** Render jobs on the real engine, and what they stand. */
 class RenderingTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     @Autowired
     private WorkerPool workers;

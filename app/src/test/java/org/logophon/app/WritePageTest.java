@@ -45,7 +45,7 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#saved")).hasText("not saved yet");
         assertThat(page.locator(".transport .hint")).containsText("Your text stays here");
         page.unroute("**/script");
-        assertThat(page.locator("#saved")).hasText("saved", new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(10_000));
+        assertThat(page.locator("#saved")).hasText("saved", new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(60_000));
         assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
     }
 

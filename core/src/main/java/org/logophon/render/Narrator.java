@@ -34,7 +34,8 @@ public final class Narrator {
     public Speech render(Recipe recipe) {
         SpokenText text = SpokenText.of(recipe.text());
         Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0));
-        if (SpeechSpan.of(own.sound()).from() == SpeechSpan.of(own.sound()).to()) {
+        SpeechSpan span = SpeechSpan.of(own.sound());
+        if (span.from() == span.to()) {
             throw new SpeechFailed("The voice made no sound of this text. Try other words, or another voice.");
         }
         boolean asked = Math.abs(recipe.paceFactor() - 1) > 1e-6 || Math.abs(recipe.semitones()) > 1e-6;

@@ -13,7 +13,11 @@ final class Espeak {
     private static final int SAMPLE = 20;
     private static final int PHONEME_NAME = 32;
     private static final int BUFFER_MILLIS = 200;
-    private static final String PLAIN_WORDS = "la ".repeat(250);
+    private static final String PLAIN_WORD = "la ";
+    /** The engine cuts a longer clause. */
+    private static final int MOST_CLAUSE_WORDS = 250;
+    /** A written word can be several spoken ones. */
+    private static final int SPARE_WORDS = 20;
 
     private final EspeakLibrary library = EspeakLibrary.load();
     private final CLibrary noise = CLibrary.load();
@@ -59,7 +63,8 @@ final class Espeak {
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
         begin(voiceName);
         // the word table keeps what longer clauses before have left in it: one of plain words wipes it, and is stopped unheard
-        synthesise(PLAIN_WORDS, 0);
+        int spaces = (int) text.chars().filter(c -> c == ' ').count();
+        synthesise(PLAIN_WORD.repeat(Math.min(MOST_CLAUSE_WORDS, spaces + SPARE_WORDS)), 0);
         begin(voiceName);
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_RATE, wordsPerMinute, 0);
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_PITCH, pitch, 0);
