@@ -20,7 +20,7 @@ public final class Finishing {
 
     /** A limiter at work takes loudness away; the gain is raised until the clip is this close to what was asked. */
     private static final double CLOSE_LU = 0.05;
-    private static final int MOST_CORRECTIONS = 4;
+    private static final int MOST_CORRECTIONS = 8;
 
     private final Resampler resampler;
 
