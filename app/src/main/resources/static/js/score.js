@@ -60,7 +60,8 @@ function systemsOf(data, longest) {
   data.words.forEach((word, i) => {
     const start = i === 0 ? 0 : word.from;
     if (word.to - from > longest && start > from) {
-      systems.push({ from, to: start });
+      // a rest at the end of a system may be longer than the room that is left: it is drawn as far as that goes
+      systems.push({ from, to: Math.min(start, from + longest) });
       from = start;
     }
   });
@@ -154,7 +155,7 @@ function wordGroup(svg, data, word, i, systems) {
     group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline, 'font-size': 13 }, word.text));
   }
   const next = data.words[i + 1];
-  if (next && next.from - word.to >= SHORTEST_REST) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top));
+  if (next && next.from - word.to >= SHORTEST_REST) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT));
   svg.append(group);
   return group;
 }
@@ -172,8 +173,8 @@ function leadLine(svg, x, y, width) {
   return 1;
 }
 
-function rest(x, from, to, top) {
-  const width = (to - from) * PX_PER_SECOND - 1.5;
+function rest(x, from, to, top, edge) {
+  const width = Math.min((to - from) * PX_PER_SECOND - 1.5, edge - x);
   const group = make('g', { class: 'rest', 'aria-hidden': 'true' });
   group.append(make('rect', { x, y: top, width: Math.max(2, width), height: WORDS, rx: 2 }));
   if (width > 32) group.append(make('text', { x: x + width / 2, y: top + 20 }, (to - from).toFixed(2)));
