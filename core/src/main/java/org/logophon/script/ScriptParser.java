@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 final class ScriptParser {
 
     /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */
-    private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]+(.*?)(?:[ \\t]+#+)?[ \\t]*$");
+    private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]");
     private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
 
     private final String source;
@@ -36,18 +36,33 @@ final class ScriptParser {
 
     private void line(int start, int end) {
         String line = source.substring(start, end);
-        var heading = HEADING.matcher(line);
         if (line.isBlank() || DIVIDER.matcher(line).matches()) {
             closeParagraph();
-        } else if (heading.matches()) {
+        } else if (HEADING.matcher(line).find()) {
             closeParagraph();
-            scene = heading.group(1).strip();
+            scene = title(line);
             scenes.add(new Script.Scene(start, end, scene));
         } else if (isNote(line)) {
             notes.add(new Script.Note(start, end, line.strip().substring(2).strip()));
         } else {
             spoken(start, end, line);
         }
+    }
+
+    /** A heading's words without its hashes. By hand: a pattern for both ends takes time by the square of a long line. */
+    private static String title(String line) {
+        String words = line.strip();
+        int from = 0;
+        while (words.charAt(from) == '#') {
+            from++;
+        }
+        int to = words.length();
+        while (to > from && words.charAt(to - 1) == '#') {
+            to--;
+        }
+        // a closing run counts only after a space: "C#" keeps its hash
+        boolean closing = to == from || Character.isWhitespace(words.charAt(to - 1));
+        return words.substring(from, closing ? to : words.length()).strip();
     }
 
     private void spoken(int start, int end, String line) {
@@ -87,7 +102,7 @@ final class ScriptParser {
         boolean[] seen = {false, false, true};
         forEachLine(source, (start, end) -> {
             String line = source.substring(start, end);
-            boolean spoken = !line.isBlank() && !HEADING.matcher(line).matches() && !isNote(line)
+            boolean spoken = !line.isBlank() && !HEADING.matcher(line).find() && !isNote(line)
                     && !DIVIDER.matcher(line).matches();
             if (spoken && seen[2]) {
                 var name = RoleName.at(line);

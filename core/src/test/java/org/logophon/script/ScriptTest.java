@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 class ScriptTest {
 
@@ -59,6 +60,15 @@ class ScriptTest {
         assertThat(Script.parse("").cues()).isEmpty();
         assertThat(Script.parse("# \n\n// only a note\n\n---\n").cues()).isEmpty();
         assertThat(Script.parse("\u202e<script>alert(1)</script>\u0000").cues()).hasSize(1);
+    }
+
+    /** CommonMark 0.31, section 4.2, examples 62 to 76 in spirit; and a line that would hold a backtracking pattern for hours. */
+    @Test
+    @Timeout(20)
+    void headingsOfEveryShape() {
+        assertThat(Script.parse("# a #\n## C#\n### \n#\tx ##\n####### seven\n#nospace").scenes()).extracting(Script.Scene::title)
+                .containsExactly("a", "C#", "", "x");
+        assertThat(Script.parse("# a" + " ".repeat(200_000) + "x").scenes()).hasSize(1);
     }
 
     @Test
