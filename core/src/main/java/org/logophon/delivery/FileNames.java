@@ -47,7 +47,7 @@ public final class FileNames {
      * @param extension without its dot
      */
     public String next(Map<String, String> values, String extension) {
-        String filled = FIELD.matcher(pattern).replaceAll(f -> Matcher.quoteReplacement(values.getOrDefault(f.group(1), "")));
+        String filled = FIELD.matcher(pattern).replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
         String base = safe(filled);
         for (int copy = 1; ; copy++) {
             String suffix = (copy == 1 ? "" : "-" + copy) + "." + extension;
@@ -56,6 +56,11 @@ public final class FileNames {
                 return name;
             }
         }
+    }
+
+    /** No name has room for more of one field; a heading can be as long as a script. */
+    private static String beginning(String value) {
+        return value.length() <= MOST_BYTES ? value : value.substring(0, MOST_BYTES);
     }
 
     private static String safe(String name) {

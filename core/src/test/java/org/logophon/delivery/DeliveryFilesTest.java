@@ -17,6 +17,7 @@ import net.jqwik.api.Property;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.logophon.finish.Clip.TimedWord;
 import org.logophon.script.Words;
 
@@ -30,6 +31,16 @@ class DeliveryFilesTest {
         assertThat(Slug.of(text)).hasSizeLessThanOrEqualTo(40).startsWith("at-the-top");
         assertThat(Slug.of("Ŵyl y môr 灯")).isEqualTo("wyl-y-mor-deng");
         assertThat(Slug.of("…")).isEqualTo("cue");
+    }
+
+    @Test
+    @Timeout(20)
+    void aFieldAsLongAsAScriptIsCut() {
+        for (String scene : List.of("x".repeat(1_000_000), ".".repeat(200_000) + "x" + ".".repeat(200_000) + "x", "\ud83d\ude00".repeat(100_000))) {
+            String name = new FileNames("{number}_{scene}").next(Map.of("number", "010", "scene", scene), "wav");
+            assertThat(name).startsWith("010_").endsWith(".wav");
+            assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
+        }
     }
 
     @Test
