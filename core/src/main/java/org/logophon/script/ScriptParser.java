@@ -53,7 +53,7 @@ final class ScriptParser {
     private static String title(String line) {
         String words = line.strip();
         int from = 0;
-        while (words.charAt(from) == '#') {
+        while (from < words.length() && words.charAt(from) == '#') {
             from++;
         }
         int to = words.length();
