@@ -37,7 +37,7 @@ function stretches() {
 /** One entry a line of the text: what it shows, and a key that tells whether a line that stands already shows the same. */
 function linesOf(text) {
   const marked = state && savedText === text ? stretches() : [];
-  const longest = state ? Math.max(10, ...state.cues.map(cue => cue.seconds)) : 10;
+  const longest = (state?.cues ?? []).reduce((most, cue) => Math.max(most, cue.seconds), 10);
   let next = 0;
   let start = 0;
   return text.split('\n').map(line => {

@@ -1,10 +1,14 @@
 package org.logophon.script;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -102,11 +106,16 @@ public final class CueMatch {
     }
 
     private static void moved(List<String> before, List<String> after, int[] matched, boolean[] used) {
+        Map<String, Deque<Integer>> left = new HashMap<>();
+        for (int j = 0; j < before.size(); j++) {
+            if (!used[j]) {
+                left.computeIfAbsent(before.get(j), text -> new ArrayDeque<>()).add(j);
+            }
+        }
         for (int i = 0; i < after.size(); i++) {
-            for (int j = 0; matched[i] < 0 && j < before.size(); j++) {
-                if (!used[j] && before.get(j).equals(after.get(i))) {
-                    take(matched, used, i, j);
-                }
+            Deque<Integer> same = matched[i] < 0 ? left.get(after.get(i)) : null;
+            if (same != null && !same.isEmpty()) {
+                take(matched, used, i, same.remove());
             }
         }
     }

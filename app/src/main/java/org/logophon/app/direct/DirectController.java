@@ -92,7 +92,7 @@ class DirectController {
     @PostMapping("/cues/{cue}/render")
     String render(@PathVariable UUID id, @PathVariable UUID cue, Model model) {
         return answer(id, cue, model, () -> {
-            if (rendering.renderCue(id, cue) == 0) {
+            if (rendering.renderCue(id, cue) == 0 && projects.cue(id, cue).state() == CueState.READY) {
                 model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
             }
         });

@@ -55,7 +55,8 @@ public class ScriptSaving {
         }
         Project project = projects.lock(id).orElseThrow(() -> new NotFound("This project was deleted; restore it on the shelf."));
         // PostgreSQL's text holds no null character; one that stands for it keeps every offset
-        String storable = text.replace('\0', '\uFFFD');
+        // and a line break is one character, as in the page's text area, so that every place is the same on both sides
+        String storable = text.replace('\0', '\uFFFD').replace("\r\n", "\n").replace('\r', '\n');
         if (storable.equals(project.script())) {
             return project.scriptVersion();
         }
