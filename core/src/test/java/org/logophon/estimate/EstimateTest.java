@@ -12,7 +12,8 @@ class EstimateTest {
     void countsSyllables() {
         assertThat(Syllables.of("The quick brown fox jumps over the lazy dog", "en")).isEqualTo(11);
         assertThat(Syllables.of("distilled water wrapped in acid-free paper", "en")).isEqualTo(11);
-        assertThat(Syllables.of("1,240", "en")).isEqualTo(8); // one thousand two hundred forty
+        assertThat(Syllables.of("1,240", "en-US")).isEqualTo(8); // one thousand two hundred forty
+        assertThat(Syllables.of("1,240", "en-GB")).isEqualTo(9); // one thousand two hundred and forty
         assertThat(Syllables.of("LED", "en")).isEqualTo(3);
     }
 
