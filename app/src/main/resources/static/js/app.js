@@ -19,13 +19,14 @@ export function say(sentence) {
   hint.classList.add('sentence');
 }
 
-/** Asks the server. Resolves to {status, body}; an unanswered request has status 0. */
+/** Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request has status 0. */
 export async function ask(method, address, body) {
   try {
+    const form = body instanceof FormData;
     const response = await fetch(address, {
       method,
-      headers: { 'Accept': 'application/json', 'X-XSRF-TOKEN': token(), ...(body ? { 'Content-Type': 'application/json' } : {}) },
-      body: body ? JSON.stringify(body) : undefined,
+      headers: { 'Accept': 'application/json', 'X-XSRF-TOKEN': token(), ...(body && !form ? { 'Content-Type': 'application/json' } : {}) },
+      body: form ? body : body ? JSON.stringify(body) : undefined,
     });
     const text = await response.text();
     return { status: response.status, body: text ? JSON.parse(text) : null };
@@ -33,6 +34,14 @@ export async function ask(method, address, body) {
     return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
   }
 }
+
+/** An element with a class and a text. */
+export const element = (name, className, text) => {
+  const made = document.createElement(name);
+  if (className) made.className = className;
+  if (text !== undefined) made.textContent = text;
+  return made;
+};
 
 export const clock = seconds => {
   const whole = Math.round(seconds);

@@ -6,7 +6,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
 /** Headless use. Exit status: 0 done, 2 usage, 3 the input can't be used, 4 a cue failed. */
-@Command(name = "logophon", subcommands = {NarrateCommand.class, VoicesCommand.class, BenchCommand.class},
+@Command(name = "logophon", subcommands = {NarrateCommand.class, CheckCommand.class, VoicesCommand.class, BenchCommand.class},
         description = "Turns voiceover scripts into numbered narration clips.", mixinStandardHelpOptions = true)
 public final class Main {
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.logophon.table.SafeCell;
 
 /** The cue sheet: one row a clip, CSV by RFC 4180, UTF-8. Cells that a spreadsheet would run are made plain text. */
 public final class CueSheet {
@@ -25,16 +26,11 @@ public final class CueSheet {
     public static void write(List<Row> rows, Appendable out) throws IOException {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
         for (Row row : rows) {
-            csv.printRecord(plain(row.number()), plain(row.file()), plain(row.scene()), plain(row.role()), plain(row.voice()),
-                    plain(row.text()), decimal(row.startSeconds(), 3), decimal(row.durationSeconds(), 3),
+            csv.printRecord(SafeCell.of(row.number()), SafeCell.of(row.file()), SafeCell.of(row.scene()), SafeCell.of(row.role()), SafeCell.of(row.voice()),
+                    SafeCell.of(row.text()), decimal(row.startSeconds(), 3), decimal(row.durationSeconds(), 3),
                     decimal(row.loudnessLufs(), 2), decimal(row.truePeakDbtp(), 2));
         }
         csv.flush();
-    }
-
-    /** A leading = + - @ (or a tab or return before it) starts a formula in a spreadsheet; an apostrophe stops that. */
-    static String plain(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
     }
 
     private static String decimal(double value, int places) {

@@ -12,12 +12,12 @@ public final class Estimate {
     /**
      * Seconds of speech, by the practice figure when no voice has been measured.
      *
-     * @param syllables  by {@link Syllables}
+     * @param referenceSeconds by {@link ReferenceTime}
      * @param measured   the voice's rate, or null
      * @param paceFactor 1 for 100 %
      */
-    public static double seconds(int characters, int syllables, SpeakingRate measured, double paceFactor) {
-        double atNormalPace = measured == null ? characters / CHARACTERS_PER_SECOND : syllables / measured.syllablesPerSecond();
+    public static double seconds(int characters, double referenceSeconds, SpeakingRate measured, double paceFactor) {
+        double atNormalPace = measured == null ? characters / CHARACTERS_PER_SECOND : referenceSeconds * measured.factor();
         return atNormalPace / paceFactor;
     }
 }

@@ -3,13 +3,13 @@ package org.logophon.estimate;
 /**
  * How fast a voice speaks at 100 % pace.
  *
- * @param syllablesPerSecond measured over the voice's own speech, pauses inside it included
+ * @param factor its time over the {@link ReferenceTime} of the same words: below 1 for a fast voice
  */
-public record SpeakingRate(double syllablesPerSecond) {
+public record SpeakingRate(double factor) {
 
     public SpeakingRate {
-        if (!(syllablesPerSecond > 0)) {
-            throw new IllegalArgumentException("A speaking rate is above zero syllables a second, not " + syllablesPerSecond + ".");
+        if (!(factor > 0)) {
+            throw new IllegalArgumentException("A voice takes some time for every word, not " + factor + " times the usual.");
         }
     }
 }

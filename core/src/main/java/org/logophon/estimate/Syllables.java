@@ -1,10 +1,11 @@
 package org.logophon.estimate;
 
 import java.util.Locale;
-import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.logophon.dictionary.Dictionary;
+import org.logophon.dictionary.Sounds;
 import org.logophon.form.WrittenForm;
 import org.logophon.form.WrittenForms;
 
@@ -45,8 +46,8 @@ public final class Syllables {
             return "W".equalsIgnoreCase(word) && english ? 3 : 1;
         }
         String lower = word.toLowerCase(Locale.ROOT);
-        OptionalInt known = english ? Dictionary.english().syllables(lower) : OptionalInt.empty();
-        return known.isPresent() ? Math.max(1, known.getAsInt()) : byVowels(lower, english);
+        Optional<Sounds> known = english ? Dictionary.english().sounds(lower) : Optional.empty();
+        return known.map(Sounds::syllables).orElseGet(() -> byVowels(lower, english));
     }
 
     private static int byVowels(String lower, boolean english) {

@@ -10,9 +10,12 @@ import com.ibm.icu.util.ULocale;
  */
 record English(boolean british, Spellout spellout, Measures measures) {
 
+    /** Rules are costly to read: one of each dialect serves all. */
+    private static final English BRITISH = new English(true, new Spellout(ULocale.ENGLISH), new Measures(ULocale.UK));
+    private static final English AMERICAN = new English(false, BRITISH.spellout, new Measures(ULocale.US));
+
     static English of(ULocale locale) {
-        boolean british = !"US".equals(locale.getCountry());
-        return new English(british, new Spellout(ULocale.ENGLISH), new Measures(british ? ULocale.UK : ULocale.US));
+        return "US".equals(locale.getCountry()) ? AMERICAN : BRITISH;
     }
 
     /** Figures with thousands commas, a decimal point and a sign. */

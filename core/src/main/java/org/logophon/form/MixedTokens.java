@@ -30,7 +30,7 @@ final class MixedTokens {
                             case "bn" -> " billion";
                             default -> " trillion";
                         })),
-                Rule.of(FormKind.MIXED, "(?<![\\p{L}\\p{N}.,])(?=[\\p{L}\\p{N}₀-₉-]*\\p{L})(?=[\\p{L}\\p{N}₀-₉-]*[\\p{Nd}₀-₉])"
+                Rule.of(FormKind.MIXED, "(?<![\\p{L}\\p{N}.,])(?=[\\p{L}\\p{N}₀-₉-]{0,40}\\p{L})(?=[\\p{L}\\p{N}₀-₉-]{0,40}[\\p{Nd}₀-₉])"
                         + "(?:\\p{Lu}{1,6}|\\p{L}{1,2}|\\p{Lu}\\p{Ll}{1,2}|\\p{L}{3,8}(?=\\d)|\\d{1,4})(?:-?(?:\\p{Lu}{1,6}|\\p{L}{1,2}|[\\p{Nd}]{1,4}|[₀-₉]{1,3})){1,6}(?![\\p{L}\\p{N}]|[.,]\\d)", mixed::say),
                 Rule.of(FormKind.MIXED, "(?<![\\p{L}\\p{N}'’])(?!Mc|Mac|O['’]|De|Van|Le|La|Di|Fitz)\\p{L}\\p{Ll}*\\p{Ll}\\p{Lu}\\p{L}*(?![\\p{L}\\p{N}])", mixed::camel),
                 Rule.of(FormKind.MIXED, "(?<![\\p{L}\\p{N}'’])\\p{Ll}\\p{Lu}[\\p{L}]{1,12}(?![\\p{L}\\p{N}])", mixed::camel));

@@ -32,7 +32,7 @@ public final class Narrator {
 
     /** @throws SpeechFailed when the engine can't speak the text */
     public Speech render(Recipe recipe) {
-        SpokenText text = SpokenText.of(recipe.text());
+        SpokenText text = recipe.spokenText();
         Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0));
         SpeechSpan span = SpeechSpan.of(own.sound());
         if (span.from() == span.to()) {

@@ -1,5 +1,8 @@
 package org.logophon.script;
 
+import com.github.difflib.DiffUtils;
+import com.github.difflib.algorithm.myers.MyersDiffWithLinearSpace;
+import com.github.difflib.patch.AbstractDelta;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,8 +24,10 @@ public final class CueMatch {
 
     /** Two texts are the same cue rewritten when they share this much of their words (Dice coefficient). Ours. */
     static final double ALIKE = 0.4;
-    /** Beyond this many pairs the anchors are looked for by equal text alone, in order. */
-    private static final long MOST_PAIRS = 16_000_000;
+    /** Beyond this many cues only equal texts are matched, wherever they stand. */
+    private static final long MOST_COMPARED = 30_000;
+    /** A new cue comes out of an old one when that holds this share of its words. Ours. */
+    private static final double HELD = 0.6;
 
     private CueMatch() {
     }
@@ -49,39 +54,22 @@ public final class CueMatch {
         return matched;
     }
 
+    /** Unchanged cues in their order: the longest common subsequence, by Myers' algorithm. */
     private static void anchor(List<String> before, List<String> after, int[] matched, boolean[] used) {
-        int head = 0;
-        int shortest = Math.min(before.size(), after.size());
-        while (head < shortest && before.get(head).equals(after.get(head))) {
-            take(matched, used, head, head);
-            head++;
-        }
-        int tail = 0;
-        while (tail < shortest - head
-                && before.get(before.size() - 1 - tail).equals(after.get(after.size() - 1 - tail))) {
-            take(matched, used, after.size() - 1 - tail, before.size() - 1 - tail);
-            tail++;
-        }
-        int rows = before.size() - head - tail;
-        int columns = after.size() - head - tail;
-        if (rows == 0 || columns == 0 || (long) rows * columns > MOST_PAIRS) {
+        if ((long) before.size() + after.size() > MOST_COMPARED) {
             return;
         }
-        int[][] longest = new int[rows + 1][columns + 1];
-        for (int i = rows - 1; i >= 0; i--) {
-            for (int j = columns - 1; j >= 0; j--) {
-                longest[i][j] = before.get(head + i).equals(after.get(head + j)) ? longest[i + 1][j + 1] + 1
-                        : Math.max(longest[i + 1][j], longest[i][j + 1]);
+        int old = 0;
+        int now = 0;
+        for (AbstractDelta<String> delta : DiffUtils.diff(before, after, new MyersDiffWithLinearSpace<String>()).getDeltas()) {
+            while (old < delta.getSource().getPosition()) {
+                take(matched, used, now++, old++);
             }
+            old += delta.getSource().size();
+            now += delta.getTarget().size();
         }
-        for (int i = 0, j = 0; i < rows && j < columns; ) {
-            if (before.get(head + i).equals(after.get(head + j))) {
-                take(matched, used, head + j++, head + i++);
-            } else if (longest[i + 1][j] >= longest[i][j + 1]) {
-                i++;
-            } else {
-                j++;
-            }
+        while (old < before.size()) {
+            take(matched, used, now++, old++);
         }
     }
 
@@ -118,6 +106,34 @@ public final class CueMatch {
                 take(matched, used, i, same.remove());
             }
         }
+    }
+
+    /**
+     * For each new cue that continues no old one, the old cue that its words were cut out of, or −1: a neighbour of its that
+     * held most of them. Elsewhere −1.
+     */
+    public static int[] origins(List<String> before, List<String> after, int[] matched) {
+        WordSets old = new WordSets(before);
+        WordSets now = new WordSets(after);
+        int[] origins = new int[matched.length];
+        Arrays.fill(origins, -1);
+        for (int i = 0; i < matched.length; i++) {
+            int left = i > 0 ? matched[i - 1] >= 0 ? matched[i - 1] : origins[i - 1] : -1;
+            int right = -1;
+            for (int j = i + 1; matched[i] < 0 && right < 0 && j < Math.min(matched.length, i + 20); j++) {
+                right = matched[j];
+            }
+            for (int candidate : new int[]{left, right}) {
+                if (matched[i] < 0 && origins[i] < 0 && candidate >= 0 && held(old.get(candidate), now.get(i)) >= HELD) {
+                    origins[i] = candidate;
+                }
+            }
+        }
+        return origins;
+    }
+
+    private static double held(Set<String> old, Set<String> now) {
+        return now.isEmpty() ? 0 : now.stream().filter(old::contains).count() / (double) now.size();
     }
 
     private static void take(int[] matched, boolean[] used, int now, int old) {

@@ -10,14 +10,20 @@ import java.util.List;
  * @param scene title of the scene it stands in, empty before the first heading
  * @param role  who speaks
  * @param text  the words to speak, on one line, NFC
+ * @param places for each character of the text its index in the source
  */
-public record ScriptCue(int start, int end, String scene, String role, String text) {
+public record ScriptCue(int start, int end, String scene, String role, String text, int[] places) {
 
     /** Beyond this a cue is no clip but a programme: about ten minutes of speech. Ours. */
     public static final int MOST_CHARACTERS = 10_000;
 
     public List<Word> words() {
         return Words.of(text);
+    }
+
+    /** Where a character of the text stands in the source; for the length of the text, where the cue's last word ends. */
+    public int sourceAt(int index) {
+        return index < places.length ? places[index] : places.length == 0 ? start : places[places.length - 1] + 1;
     }
 
     public boolean speakable() {

@@ -1,6 +1,5 @@
 package org.logophon.script;
 
-import com.ibm.icu.text.Normalizer2;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -14,12 +13,14 @@ final class ScriptParser {
 
     private final String source;
     private final boolean mixedCaseNames;
-    private final List<ScriptCue> cues = new ArrayList<>();
+    private final List<Paragraph> paragraphs = new ArrayList<>();
     private final List<Script.Scene> scenes = new ArrayList<>();
     private final List<Script.Note> notes = new ArrayList<>();
-    private final StringBuilder paragraph = new StringBuilder();
+    private final List<Passage> lines = new ArrayList<>();
     private int paragraphStart = -1;
     private int paragraphEnd;
+    private int blanks = Paragraph.APART;
+    private boolean afterDivider;
     private String scene = "";
     private String role = Script.NARRATOR;
 
@@ -28,18 +29,35 @@ final class ScriptParser {
         this.mixedCaseNames = usesNames(source);
     }
 
-    Script parse() {
+    void read() {
         forEachLine(source, this::line);
         closeParagraph();
-        return new Script(cues, scenes, notes);
+    }
+
+    List<Paragraph> paragraphs() {
+        return paragraphs;
+    }
+
+    List<Script.Scene> scenes() {
+        return scenes;
+    }
+
+    List<Script.Note> notes() {
+        return notes;
     }
 
     private void line(int start, int end) {
         String line = source.substring(start, end);
-        if (line.isBlank() || DIVIDER.matcher(line).matches()) {
+        if (line.isBlank()) {
             closeParagraph();
+            blanks++;
+        } else if (DIVIDER.matcher(line).matches()) {
+            closeParagraph();
+            blanks = Paragraph.APART;
+            afterDivider = true;
         } else if (HEADING.matcher(line).find()) {
             closeParagraph();
+            blanks = Paragraph.APART;
             scene = title(line);
             scenes.add(new Script.Scene(start, end, scene));
         } else if (isNote(line)) {
@@ -67,7 +85,7 @@ final class ScriptParser {
 
     private void spoken(int start, int end, String line) {
         int from = 0;
-        if (paragraph.isEmpty()) {
+        if (lines.isEmpty()) {
             var name = RoleName.at(line).filter(n -> n.capital() || mixedCaseNames);
             if (name.isPresent()) {
                 role = name.get().name();
@@ -77,20 +95,21 @@ final class ScriptParser {
                 paragraphStart = start;
             }
         }
-        String words = line.substring(from).strip();
+        // a single line break is a space: text out of mail or PDF is hard-wrapped
+        Passage words = Passage.of(source, start + from, end);
         if (!words.isEmpty()) {
-            // a single line break is a space: text out of mail or PDF is hard-wrapped
-            paragraph.append(paragraph.isEmpty() ? "" : " ").append(words.replaceAll("\\s+", " "));
+            lines.add(words);
         }
         paragraphEnd = end;
     }
 
     private void closeParagraph() {
-        if (!paragraph.isEmpty()) {
-            String text = Normalizer2.getNFCInstance().normalize(paragraph);
-            cues.add(new ScriptCue(paragraphStart, paragraphEnd, scene, role, text));
+        if (!lines.isEmpty()) {
+            paragraphs.add(new Paragraph(paragraphStart, paragraphEnd, scene, role, List.copyOf(lines), blanks, afterDivider));
+            blanks = 0;
+            afterDivider = false;
         }
-        paragraph.setLength(0);
+        lines.clear();
         paragraphStart = -1;
     }
 

@@ -25,8 +25,8 @@ class EstimateTest {
 
     @Test
     void aMeasuredVoiceAndPaceCount() {
-        SpeakingRate rate = new SpeakingRate(4);
-        assertThat(Estimate.seconds(43, 11, rate, 1)).isCloseTo(11 / 4.0, within(1e-9));
+        SpeakingRate rate = new SpeakingRate(0.9);
+        assertThat(Estimate.seconds(43, 11, rate, 1)).isCloseTo(11 * 0.9, within(1e-9));
         // at 85 % a clip lasts 1.176 times as long: common practice, no source
         assertThat(Estimate.seconds(43, 11, rate, 0.85) / Estimate.seconds(43, 11, rate, 1)).isCloseTo(1.176, within(0.001));
         assertThat(Estimate.seconds(0, 0, null, 1)).isZero();

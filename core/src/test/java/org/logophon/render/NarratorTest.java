@@ -81,7 +81,7 @@ class NarratorTest {
     void aRecipeIsAllThatDeterminesTheSpeech() {
         assertThat(recipe(90, 1.0).hash()).isEqualTo(recipe(90, 1.0).hash()).hasSize(64)
                 .isNotEqualTo(recipe(91, 1.0).hash()).isNotEqualTo(recipe(90, 1.1).hash());
-        Recipe newerEngine = new Recipe("A lamp.", VOICE, "lazy 2", 1, 0);
+        Recipe newerEngine = new Recipe("A lamp.", java.util.List.of(), VOICE, "lazy 2", 1, 0);
         assertThat(newerEngine.hash()).isNotEqualTo(recipe(null, null).hash());
         // loudness and the pause after a cue are applied at play and delivery
         Effective louder = Effective.of(new Direction(null, null, 6.0, 900));

@@ -40,7 +40,8 @@ public final class EspeakEngine implements SpeechEngine {
 
     @Override
     public Utterance speak(SpeechRequest request) {
-        String text = request.text().text();
+        EspeakText given = EspeakText.of(request.text());
+        String text = given.text();
         int rate = clamp(NORMAL_RATE * request.paceFactor(), 80, 450);
         int pitch = clamp(NORMAL_PITCH + request.semitones() * PITCH_STEPS_PER_SEMITONE, 0, 99);
         return pool.ask(out -> {
@@ -49,10 +50,10 @@ public final class EspeakEngine implements SpeechEngine {
             Frames.writeText(out, text);
             out.writeInt(rate);
             out.writeInt(pitch);
-        }, EspeakEngine::read, DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * text.length());
+        }, in -> read(in, given), DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * text.length());
     }
 
-    private static Utterance read(DataInputStream in) throws IOException {
+    private static Utterance read(DataInputStream in, EspeakText given) throws IOException {
         Sound sound;
         int rate = in.readInt();
         sound = Sound.ofPcm16(Frames.readShorts(in, 2 * Frames.MOST_SAMPLES), rate);
@@ -61,7 +62,7 @@ public final class EspeakEngine implements SpeechEngine {
         int[] phonemes = Frames.readInts(in, Frames.MOST_FIELDS);
         List<WordStart> wordStarts = new ArrayList<>(words.length / 2);
         for (int i = 0; i < words.length; i += 2) {
-            wordStarts.add(new WordStart(words[i], Math.max(0, Math.min(last, words[i + 1]))));
+            wordStarts.add(new WordStart(given.spokenAt(words[i]), Math.max(0, Math.min(last, words[i + 1]))));
         }
         List<PhonemeStart> phonemeStarts = new ArrayList<>(phonemes.length / 2);
         for (int i = 0; i < phonemes.length; i += 2) {

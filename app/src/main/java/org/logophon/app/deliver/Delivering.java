@@ -54,6 +54,7 @@ class Delivering {
         projects.require(id);
         table.lock(id);
         FinishSettings.to(targetLufs);
+        table.freezeNumbers(id);
         ProjectView view = projects.view(id);
         int total = ClipNames.names(view, namePattern).size();
         if (total == 0) {

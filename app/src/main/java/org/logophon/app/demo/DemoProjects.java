@@ -51,7 +51,7 @@ class DemoProjects {
         if (!projects.createOnce(project, name, "en-GB", targetSeconds)) {
             return;
         }
-        scripts.save(project, text(script), 0);
+        scripts.save(project, text(script), 0, "Demo script");
         cast.forEach((who, voice) -> roles.cast(project, who, voice));
         projects.direct(project, whole, 0);
         if (!directedRole.isEmpty()) {

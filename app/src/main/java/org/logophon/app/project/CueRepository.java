@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.logophon.direction.Direction;
 import org.logophon.script.ScriptCue;
+import org.logophon.script.Slot;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -33,7 +34,7 @@ public class CueRepository {
     }
 
     /** A cue with the place and number that a new split gives it. */
-    public record Placed(UUID id, int position, String number, ScriptCue cue, int words, int syllables) {
+    public record Placed(UUID id, int position, String number, ScriptCue cue, int words, int syllables, double referenceSeconds, Direction direction, Slot slot) {
     }
 
     public List<Cue> of(UUID project) {
@@ -54,8 +55,9 @@ public class CueRepository {
 
     public void insert(UUID project, List<Placed> cues) {
         batches.batchUpdate("""
-                insert into cue (id, project_id, position, number, scene, role, text, words, syllables)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, pace_percent,
+                                 pitch_semitones, loudness_db, pause_after_millis, slot_in_millis, slot_out_millis)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
             statement.setObject(1, placed.id());
             statement.setObject(2, project);
             statement.setInt(3, placed.position());
@@ -65,12 +67,19 @@ public class CueRepository {
             statement.setString(7, placed.cue().text());
             statement.setInt(8, placed.words());
             statement.setInt(9, placed.syllables());
+            statement.setDouble(10, placed.referenceSeconds());
+            statement.setObject(11, placed.direction().pacePercent());
+            statement.setObject(12, placed.direction().pitchSemitones());
+            statement.setObject(13, placed.direction().loudnessDb());
+            statement.setObject(14, placed.direction().pauseAfterMillis());
+            statement.setObject(15, placed.slot() == null ? null : placed.slot().inMillis());
+            statement.setObject(16, placed.slot() == null ? null : placed.slot().outMillis());
         });
     }
 
     public void update(List<Placed> cues) {
         batches.batchUpdate("""
-                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, words = ?, syllables = ?, removed_at = null
+                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, words = ?, syllables = ?, reference_seconds = ?, removed_at = null
                 where id = ?""", cues, 500, (statement, placed) -> {
             statement.setInt(1, placed.position());
             statement.setString(2, placed.number());
@@ -79,7 +88,8 @@ public class CueRepository {
             statement.setString(5, placed.cue().text());
             statement.setInt(6, placed.words());
             statement.setInt(7, placed.syllables());
-            statement.setObject(8, placed.id());
+            statement.setDouble(8, placed.referenceSeconds());
+            statement.setObject(9, placed.id());
         });
     }
 
@@ -103,9 +113,37 @@ public class CueRepository {
                 .param("take", take).param("recipe", recipe).param("cue", cue).update();
     }
 
+    /** Slots in the order of the cues; a null leaves the cue without one. */
+    public void setSlots(List<UUID> cues, List<Slot> slots) {
+        List<Integer> all = java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        batches.batchUpdate("update cue set slot_in_millis = ?, slot_out_millis = ? where id = ?", all, 500, (statement, i) -> {
+            statement.setObject(1, slots.get(i) == null ? null : slots.get(i).inMillis());
+            statement.setObject(2, slots.get(i) == null ? null : slots.get(i).outMillis());
+            statement.setObject(3, cues.get(i));
+        });
+    }
+
+    public void setNumbers(List<UUID> cues, List<String> numbers) {
+        List<Integer> all = java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        batches.batchUpdate("update cue set number = ? where id = ?", all, 500, (statement, i) -> {
+            statement.setString(1, numbers.get(i));
+            statement.setObject(2, cues.get(i));
+        });
+    }
+
+    /** Every number that a cue of the project has or had. */
+    public java.util.Set<String> usedNumbers(UUID project) {
+        return new java.util.HashSet<>(jdbc.sql("select number from cue where project_id = :project").param("project", project).query(String.class).list());
+    }
+
+    private static Slot slot(ResultSet row) throws SQLException {
+        Integer in = row.getObject("slot_in_millis", Integer.class);
+        return in == null ? null : new Slot(in, row.getInt("slot_out_millis"));
+    }
+
     private static Cue cue(ResultSet row, int at) throws SQLException {
         return new Cue(row.getObject("id", UUID.class), row.getInt("position"), row.getString("number"), row.getString("scene"),
-                row.getString("role"), row.getString("text"), row.getInt("words"), row.getInt("syllables"),
+                row.getString("role"), row.getString("text"), row.getInt("words"), row.getInt("syllables"), row.getDouble("reference_seconds"), slot(row),
                 DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"), row.getString("take_recipe"),
                 row.getObject("kept_seconds", Double.class), row.getInt("version"));
     }

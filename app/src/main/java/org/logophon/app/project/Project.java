@@ -11,9 +11,10 @@ import org.logophon.finish.FinishSettings;
  * @param language      BCP 47 tag of the script
  * @param targetSeconds how long it shall run; null when nobody said
  * @param scriptVersion raised by one with each saved change of the script
+ * @param shape         how the script is split and numbered
  * @param targetLufs    null for "off"
  */
-public record Project(UUID id, String name, String language, Integer targetSeconds, String script, int scriptVersion,
+public record Project(UUID id, String name, String language, Integer targetSeconds, String script, int scriptVersion, ScriptShape shape,
                       Direction direction, int directionVersion, Double targetLufs, String namePattern, Instant changedAt) {
 
     public static final int LONGEST_NAME = 120;

@@ -28,7 +28,7 @@ public class ProjectCopy {
         String suffix = " (" + what + ")";
         String base = from.name().substring(0, Math.min(from.name().length(), Project.LONGEST_NAME - suffix.length()));
         UUID to = table.create(base + suffix, from.language(), from.targetSeconds()).id();
-        table.saveScript(to, from.script(), from.scriptVersion());
+        table.saveScript(to, from.script(), from.shape(), from.scriptVersion());
         table.setFinish(to, from.targetLufs(), from.namePattern());
         table.direct(to, from.direction(), 0);
         roles.copy(id, to);
@@ -39,10 +39,14 @@ public class ProjectCopy {
                   insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, created_at)
                   select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.created_at
                   from cues c join take t on t.id = c.kept_take)
-                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, pace_percent,
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis, pace_percent,
                                  pitch_semitones, loudness_db, pause_after_millis, kept_take, kept_recipe)
-                select copy, :to, position, number, scene, role, text, words, syllables, pace_percent,
+                select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis, pace_percent,
                        pitch_semitones, loudness_db, pause_after_millis, case when kept_take is null then null else take_copy end, kept_recipe from cues""")
+                .param("from", id).param("to", to).update();
+        jdbc.sql("""
+                insert into reading (id, project_id, written, said, said_as, language, match_case, at)
+                select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""")
                 .param("from", id).param("to", to).update();
         return to;
     }

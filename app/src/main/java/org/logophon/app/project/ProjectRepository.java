@@ -12,6 +12,8 @@ import java.util.UUID;
 import org.logophon.delivery.FileNames;
 import org.logophon.direction.Direction;
 import org.logophon.finish.FinishSettings;
+import org.logophon.script.CueNumbers;
+import org.logophon.script.Splitting;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -71,9 +73,19 @@ public class ProjectRepository {
     }
 
     /** Saves a script over the version that it was made from. */
-    public void saveScript(UUID id, String script, int version) {
-        jdbc.sql("update project set script = :script, script_version = :version, changed_at = :now where id = :id")
-                .param("script", script).param("version", version).param("now", now()).param("id", id).update();
+    public void saveScript(UUID id, String script, ScriptShape shape, int version) {
+        jdbc.sql("""
+                update project set script = :script, script_version = :version, splitting = :splitting, cuts = :cuts, number_start = :start,
+                number_step = :step, number_width = :width, number_prefix = :prefix, numbers_frozen = :frozen, changed_at = :now where id = :id""")
+                .param("script", script).param("version", version).param("splitting", shape.splitting().id())
+                .param("cuts", CutColumn.write(shape.cuts())).param("start", shape.numbers().start()).param("step", shape.numbers().step())
+                .param("width", shape.numbers().width()).param("prefix", shape.numbers().prefix()).param("frozen", shape.frozen())
+                .param("now", now()).param("id", id).update();
+    }
+
+    /** From the first delivery on a cue keeps its number. */
+    public void freezeNumbers(UUID id) {
+        jdbc.sql("update project set numbers_frozen = true where id = :id").param("id", id).update();
     }
 
     public void setTarget(UUID id, Integer seconds) {
@@ -105,6 +117,8 @@ public class ProjectRepository {
         Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
         return new Project(row.getObject("id", UUID.class), row.getString("name"), row.getString("language"),
                 row.getObject("target_seconds", Integer.class), row.getString("script"), row.getInt("script_version"),
+                new ScriptShape(Splitting.parse(row.getString("splitting")), CutColumn.read(row, "cuts"), new CueNumbers(row.getInt("number_start"),
+                        row.getInt("number_step"), row.getInt("number_width"), row.getString("number_prefix")), row.getBoolean("numbers_frozen")),
                 DirectionColumns.read(row), row.getInt("direction_version"), row.getObject("target_lufs", Double.class), row.getString("name_pattern"), changed);
     }
 }

@@ -9,6 +9,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.estimate.Estimate;
+import org.logophon.estimate.ReferenceTime;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
@@ -27,9 +28,10 @@ public class Projects {
     private final SpeakingRates rates;
     private final VoiceCatalogue voices;
     private final Narrator narrator;
+    private final ReadingRepository readings;
 
     Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueWork work, SpeakingRates rates,
-             VoiceCatalogue voices, Narrator narrator) {
+             VoiceCatalogue voices, Narrator narrator, ReadingRepository readings) {
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -37,6 +39,7 @@ public class Projects {
         this.rates = rates;
         this.voices = voices;
         this.narrator = narrator;
+        this.readings = readings;
     }
 
     /** @throws NotFound with a sentence when there is none */
@@ -64,18 +67,19 @@ public class Projects {
         Map<String, Role> byName = new HashMap<>();
         cast.forEach(role -> byName.put(key(role.name()), role));
         Map<UUID, CueWork.Work> underWay = work.of(project.id());
-        List<CueView> seen = found.stream().map(cue -> view(project, cue, byName.get(key(cue.role())), underWay.get(cue.id()))).toList();
+        ProjectReadings said = readings.of(project.id());
+        List<CueView> seen = found.stream().map(cue -> view(project, cue, byName.get(key(cue.role())), underWay.get(cue.id()), said)).toList();
         return new ProjectView(project, cast, seen);
     }
 
-    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay) {
+    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
         Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
-        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), voice, narrator.engineVersion(), effective);
+        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(), effective);
         String problem = problem(cue, voice, underWay);
         CueState state = state(cue, recipe, problem, underWay);
         boolean measured = cue.keptSeconds() != null && state == CueState.READY;
-        double seconds = measured ? cue.keptSeconds() : estimate(cue, voice, effective);
+        double seconds = measured ? cue.keptSeconds() : estimate(project, cue, recipe, voice, effective);
         return new CueView(cue, role, voice, effective, recipe, state, problem, seconds, measured);
     }
 
@@ -103,11 +107,14 @@ public class Projects {
         return cue.keptTake() == null ? CueState.NEW : CueState.CHANGED;
     }
 
-    private double estimate(Cue cue, Voice voice, Effective effective) {
+    private double estimate(Project project, Cue cue, Recipe recipe, Voice voice, Effective effective) {
         if (ScriptCue.problem(cue.text()) != null) {
             return 0;
         }
-        return Estimate.seconds(cue.text().length(), cue.syllables(), voice == null ? null : rates.of(voice.id()), effective.paceFactor());
+        boolean asWritten = recipe == null || recipe.said().isEmpty();
+        double reference = asWritten && cue.referenceSeconds() > 0 ? cue.referenceSeconds()
+                : ReferenceTime.seconds(asWritten ? cue.text() : recipe.saidText(), voice == null ? project.language() : voice.language());
+        return Estimate.seconds(cue.text().length(), reference, voice == null ? null : rates.of(voice.id()), effective.paceFactor());
     }
 
     private static String key(String role) {

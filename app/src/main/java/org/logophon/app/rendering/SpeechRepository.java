@@ -34,13 +34,13 @@ public class SpeechRepository {
     /** Does nothing when another job saved the same recipe first: it is the same sound. */
     void save(Recipe recipe, StoredSpeech speech) {
         jdbc.sql("""
-                insert into speech (recipe, voice_id, sample_rate, pcm, words, peaks, pitch, seconds, syllables, lufs,
+                insert into speech (recipe, voice_id, sample_rate, pcm, words, peaks, pitch, seconds, syllables, reference_seconds, lufs,
                                     pace_reached, semitones_reached, created_at)
-                values (:recipe, :voice, :rate, :pcm, :words, :peaks, :pitch, :seconds, :syllables, :lufs, :pace, :semitones, :now)
+                values (:recipe, :voice, :rate, :pcm, :words, :peaks, :pitch, :seconds, :syllables, :reference, :lufs, :pace, :semitones, :now)
                 on conflict (recipe) do nothing""")
                 .param("recipe", recipe.hash()).param("voice", recipe.voice().id()).param("rate", speech.rate())
                 .param("pcm", speech.pcm()).param("words", speech.words()).param("peaks", speech.peaks())
-                .param("pitch", speech.pitch()).param("seconds", speech.seconds()).param("syllables", speech.syllables())
+                .param("pitch", speech.pitch()).param("seconds", speech.seconds()).param("syllables", speech.syllables()).param("reference", speech.referenceSeconds())
                 .param("lufs", speech.lufs()).param("pace", speech.reached().pacePercent())
                 .param("semitones", speech.reached().semitones()).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
     }
@@ -48,7 +48,7 @@ public class SpeechRepository {
     private static StoredSpeech speech(ResultSet row, int at) throws SQLException {
         Reached reached = new Reached(row.getDouble("pace_reached"), row.getObject("semitones_reached", Double.class));
         return new StoredSpeech(row.getInt("sample_rate"), row.getBytes("pcm"), (Integer[]) array(row, "words"),
-                row.getBytes("peaks"), (Float[]) array(row, "pitch"), row.getDouble("seconds"), row.getInt("syllables"),
+                row.getBytes("peaks"), (Float[]) array(row, "pitch"), row.getDouble("seconds"), row.getInt("syllables"), row.getDouble("reference_seconds"),
                 row.getDouble("lufs"), reached);
     }
 

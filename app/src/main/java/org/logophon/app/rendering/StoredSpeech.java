@@ -4,6 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.List;
+import org.logophon.estimate.ReferenceTime;
 import org.logophon.estimate.Syllables;
 import org.logophon.loudness.LoudnessMeter;
 import org.logophon.pitch.PitchMeter;
@@ -21,11 +22,12 @@ import org.logophon.sound.Sound;
  * @param words four numbers a word: its place in the text and in the samples
  * @param pitch Hz each 10 ms, 0 where unvoiced
  */
-public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, Float[] pitch, double seconds, int syllables,
+public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, Float[] pitch, double seconds, int syllables, double referenceSeconds,
                            double lufs, Reached reached) {
 
     static StoredSpeech of(Speech rendered, Recipe recipe) {
         Speech speech = rendered.trimmed();
+        String said = recipe.saidText();
         float[] samples = speech.sound().samples();
         ByteBuffer pcm = ByteBuffer.allocate(samples.length * 2).order(ByteOrder.LITTLE_ENDIAN);
         for (float sample : samples) {
@@ -39,7 +41,7 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
             pitch[i] = hertz[i];
         }
         return new StoredSpeech(speech.sound().rate(), pcm.array(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
-                Syllables.of(recipe.text(), recipe.voice().language()), LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
+                Syllables.of(said, recipe.voice().language()), ReferenceTime.seconds(said, recipe.voice().language()), LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
     }
 
     public Speech speech() {

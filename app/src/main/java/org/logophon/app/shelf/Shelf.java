@@ -1,10 +1,9 @@
 package org.logophon.app.shelf;
 
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.Project;
@@ -60,18 +59,7 @@ class Shelf {
         }
         return new Line(project.id(), project.name(), Durations.clock(view.seconds()),
                 project.targetSeconds() == null ? "" : Durations.clock(project.targetSeconds()), view.cues().size(), state, look.style(),
-                ago(project.changedAt()));
-    }
-
-    private String ago(Instant then) {
-        Duration age = Duration.between(then, clock.instant());
-        if (age.toMinutes() < 1) {
-            return "just now";
-        }
-        if (age.toHours() < 1) {
-            return age.toMinutes() + " min ago";
-        }
-        return age.toDays() < 1 ? age.toHours() + " h ago" : then.toString().substring(0, 10);
+                Ago.of(project.changedAt(), clock.instant()));
     }
 
     /** @throws Refused with a sentence when a name can't be one */

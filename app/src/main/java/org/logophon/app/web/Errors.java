@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.servlet.ModelAndView;
 import tools.jackson.core.JacksonException;
@@ -49,10 +52,17 @@ class Errors {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
-    @ExceptionHandler({MethodArgumentTypeMismatchException.class, MissingServletRequestParameterException.class,
+    @ExceptionHandler({MethodArgumentTypeMismatchException.class, MissingServletRequestParameterException.class, MissingServletRequestPartException.class,
         HttpMessageNotReadableException.class, JacksonException.class})
     Object malformed(Exception error, HttpServletRequest request) {
         return answer(HttpStatus.BAD_REQUEST, "This request is not written as it should be. Reload the page and try again.", request);
+    }
+
+    @ExceptionHandler(MultipartException.class)
+    Object tooLarge(MultipartException error, HttpServletRequest request) {
+        boolean large = error instanceof MaxUploadSizeExceededException || String.valueOf(error.getMessage()).contains("exceed");
+        return large ? answer(HttpStatus.CONTENT_TOO_LARGE, "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.", request)
+                : answer(HttpStatus.BAD_REQUEST, "The files did not arrive whole. Choose them again.", request);
     }
 
     @ExceptionHandler(NoResourceFoundException.class)

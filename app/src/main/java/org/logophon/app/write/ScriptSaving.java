@@ -1,124 +1,141 @@
 package org.logophon.app.write;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.logophon.app.project.Cue;
-import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Role;
 import org.logophon.app.project.RoleRepository;
+import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
-import org.logophon.estimate.Syllables;
-import org.logophon.script.CueMatch;
-import org.logophon.script.CueNumbers;
+import org.logophon.app.write.ScriptVersions.State;
+import org.logophon.script.HandCuts;
 import org.logophon.script.Script;
-import org.logophon.script.ScriptCue;
-import org.logophon.script.Words;
+import org.logophon.script.TextDiff;
 import org.logophon.speech.EspeakVoices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Saves a script: its text, the cues it falls into, matched to those that were there, and its roles. */
+/** Saves a script: its text, its shape, the cues it falls into, and its roles; every saved state stays. */
 @Service
 public class ScriptSaving {
 
     private final ProjectRepository projects;
-    private final CueRepository cues;
+    private final CueSync cues;
     private final RoleRepository roles;
+    private final ScriptVersions versions;
 
-    ScriptSaving(ProjectRepository projects, CueRepository cues, RoleRepository roles) {
+    ScriptSaving(ProjectRepository projects, CueSync cues, RoleRepository roles, ScriptVersions versions) {
         this.projects = projects;
         this.cues = cues;
         this.roles = roles;
+        this.versions = versions;
+    }
+
+    /** What a save did. @param version the script's now */
+    public record Saved(int version, Report report) {
     }
 
     /**
-     * Saves a text over the version that it was made from.
+     * Saves a text over the version that it was made from; cuts made by hand stay at their words.
      *
-     * @return the new version
+     * @param what made the change, for the list of versions
      * @throws Stale when the script is at another version: nothing is overwritten
      */
     @Transactional
-    public int save(UUID id, String text, int version) {
+    public Saved save(UUID id, String text, int version, String what) {
+        Project project = lock(id);
+        String storable = storable(text);
+        if (storable.equals(project.script())) {
+            return new Saved(project.scriptVersion(), Report.NOTHING);
+        }
+        check(project, version);
+        HandCuts cuts = project.shape().cuts();
+        if (!cuts.isEmpty()) {
+            cuts = cuts.moved(TextDiff.of(project.script(), storable)::moved);
+        }
+        return commit(project, storable, project.shape().with(cuts), what, project.scriptVersion(), null);
+    }
+
+    /** Saves another shape of the same text. */
+    @Transactional
+    public Saved shape(UUID id, ScriptShape shape, int version, String what) {
+        Project project = lock(id);
+        check(project, version);
+        return commit(project, project.script(), shape, what, project.scriptVersion(), null);
+    }
+
+    /** Saves another text with its shape: an opened document, a change at several places. */
+    @Transactional
+    public Saved replace(UUID id, String text, ScriptShape shape, int version, String what) {
+        Project project = lock(id);
+        check(project, version);
+        return commit(project, storable(text), shape, what, project.scriptVersion(), null);
+    }
+
+    /** Goes back to the state before the last change, or forward again. @throws Refused with a sentence when there is none */
+    @Transactional
+    public Saved step(UUID id, boolean back, int version) {
+        Project project = lock(id);
+        check(project, version);
+        int now = project.scriptVersion();
+        ScriptVersions.Line line = versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
+        Integer target = back ? line.back() : line.forward();
+        if (target == null) {
+            throw new Refused(back ? "There is nothing before this." : "There is nothing to do again.");
+        }
+        State state = versions.find(id, target).orElseThrow(() -> new Refused("That state is gone."));
+        ScriptShape shape = project.shape().with(state.cuts()).with(state.splitting());
+        return commit(project, state.text(), shape, back ? "Undo" : "Redo", state.back(), back ? Integer.valueOf(now) : state.forward());
+    }
+
+    /** Makes an earlier state the newest. */
+    @Transactional
+    public Saved restore(UUID id, int from, int version) {
+        Project project = lock(id);
+        check(project, version);
+        State state = versions.find(id, from).orElseThrow(() -> new NotFound("This version isn't there any more."));
+        return commit(project, state.text(), project.shape().with(state.cuts()).with(state.splitting()), "Version " + from + " restored", project.scriptVersion(), null);
+    }
+
+    private Saved commit(Project project, String text, ScriptShape shape, String what, Integer back, Integer forward) {
+        UUID id = project.id();
+        int version = project.scriptVersion() + 1;
+        if (versions.line(id, project.scriptVersion()).isEmpty()) {
+            // the state before the first one that was kept
+            versions.add(id, project.scriptVersion(), new State(project.script(), project.shape().cuts(), project.shape().splitting(), null, null), 0, "Before");
+        }
+        Script script = Script.parse(text, shape.splitting(), shape.cuts(), project.language());
+        projects.saveScript(id, text, shape, version);
+        versions.add(id, version, new State(text, shape.cuts(), shape.splitting(), back, forward), script.cues().size(), what);
+        Report report = cues.bring(project, script, shape);
+        addRoles(id, script.roles());
+        return new Saved(version, report);
+    }
+
+    private Project lock(UUID id) {
+        return projects.lock(id).orElseThrow(() -> new NotFound("This project was deleted; restore it on the shelf."));
+    }
+
+    private static void check(Project project, int version) {
+        if (version != project.scriptVersion()) {
+            throw new Stale("This script was changed in another window meanwhile. Nothing was overwritten.");
+        }
+    }
+
+    private static String storable(String text) {
         if (text.length() > Project.LONGEST_SCRIPT) {
             throw new Refused("This script has %,d characters, and a project can hold %,d. Make a second project of the rest."
                     .formatted(text.length(), Project.LONGEST_SCRIPT));
         }
-        Project project = projects.lock(id).orElseThrow(() -> new NotFound("This project was deleted; restore it on the shelf."));
-        // PostgreSQL's text holds no null character; one that stands for it keeps every offset
+        // PostgreSQL's text holds no null character; one that stands for it keeps every offset,
         // and a line break is one character, as in the page's text area, so that every place is the same on both sides
-        String storable = text.replace('\0', '\uFFFD').replace("\r\n", "\n").replace('\r', '\n');
-        if (storable.equals(project.script())) {
-            return project.scriptVersion();
-        }
-        if (version != project.scriptVersion()) {
-            throw new Stale("This script was changed in another window meanwhile. Nothing was overwritten.");
-        }
-        projects.saveScript(id, storable, version + 1);
-        split(project, Script.parse(storable));
-        return version + 1;
-    }
-
-    private void split(Project project, Script script) {
-        UUID id = project.id();
-        List<Cue> before = cues.of(id);
-        List<ScriptCue> after = script.cues();
-        int[] matched = CueMatch.match(before.stream().map(Cue::text).toList(), after.stream().map(ScriptCue::text).toList());
-        Map<String, List<Cue>> gone = new HashMap<>();
-        Set<UUID> used = new HashSet<>();
-        List<CueRepository.Placed> changed = new ArrayList<>();
-        List<CueRepository.Placed> added = new ArrayList<>();
-        for (int i = 0; i < matched.length; i++) {
-            Cue old = matched[i] >= 0 ? before.get(matched[i]) : null;
-            if (old == null) {
-                if (gone.isEmpty()) {
-                    gone.put(null, List.of());
-                    cues.removed(id).forEach(cue -> gone.computeIfAbsent(cue.text(), t -> new ArrayList<>()).add(cue));
-                }
-                old = back(gone, after.get(i));
-            }
-            String number = CueNumbers.DEFAULT.at(i);
-            UUID cue = old == null ? UUID.randomUUID() : old.id();
-            used.add(cue);
-            CueRepository.Placed placed = placed(cue, i, number, after.get(i), old, project.language());
-            if (old == null) {
-                added.add(placed);
-            } else if (matched[i] < 0 || !same(old, placed)) {
-                changed.add(placed);
-            }
-        }
-        cues.update(changed);
-        cues.insert(id, added);
-        cues.remove(before.stream().map(Cue::id).filter(cue -> !used.contains(cue)).toList());
-        addRoles(id, script.roles());
-    }
-
-    /** Words and syllables are counted once for each text: counting is what an edit of a long script would spend its time on. */
-    private static CueRepository.Placed placed(UUID id, int position, String number, ScriptCue cue, Cue old, String language) {
-        boolean counted = old != null && old.text().equals(cue.text());
-        int words = counted ? old.words() : Words.count(cue.text());
-        int syllables = counted ? old.syllables() : Syllables.of(cue.text(), language);
-        return new CueRepository.Placed(id, position, number, cue, words, syllables);
-    }
-
-    /** A cue that left the script and comes back with the same words: pasted again, or an undo. */
-    private static Cue back(Map<String, List<Cue>> gone, ScriptCue cue) {
-        List<Cue> alike = gone.getOrDefault(cue.text(), List.of());
-        return alike.isEmpty() ? null : alike.remove(0);
-    }
-
-    private static boolean same(Cue old, CueRepository.Placed placed) {
-        return old.position() == placed.position() && old.number().equals(placed.number()) && old.text().equals(placed.cue().text())
-                && old.role().equals(placed.cue().role()) && old.scene().equals(placed.cue().scene());
+        return text.replace('\0', '\uFFFD').replace("\r\n", "\n").replace('\r', '\n');
     }
 
     private void addRoles(UUID project, List<String> names) {

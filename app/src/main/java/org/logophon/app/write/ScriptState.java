@@ -2,45 +2,64 @@ package org.logophon.app.write;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.ScriptShape;
 import org.logophon.script.Script;
 import org.logophon.script.ScriptCue;
 
 /**
- * What the margin shows beside the script.
+ * What the page shows of a script.
  *
+ * @param text   null when the page has it already
  * @param cues   in order
  * @param scenes headings, for the look of the text
  * @param notes  lines that are never spoken
+ * @param report what the last change did; null when nothing was changed
+ * @param undo   true when there is a state to go back to
+ * @param saved  how many states are kept
  */
-record ScriptState(int version, List<MarginCue> cues, List<Span> scenes, List<Span> notes, int words, int characters,
-                   double seconds, Integer targetSeconds) {
+record ScriptState(int version, String text, List<MarginCue> cues, List<Span> scenes, List<Span> notes, int words, int characters,
+                   double seconds, Integer targetSeconds, String splitting, String numbers, boolean frozen, Report report, boolean undo, boolean redo, int saved) {
 
     /** Text from {@code start} to {@code end}, UTF-16 indices. */
     record Span(int start, int end) {
     }
 
-    /** @param colour style class of the role */
-    record MarginCue(int start, int end, String number, String role, String colour, double seconds, boolean measured,
-                     String state, String problem) {
+    /**
+     * @param first  where its first word stands in the text
+     * @param byHand true when it starts where a hand cut
+     * @param colour style class of the role
+     * @param slot   seconds that the picture leaves; null when nobody said
+     */
+    record MarginCue(UUID id, int start, int end, int first, boolean byHand, String number, String role, String colour, double seconds, boolean measured,
+                     Double slot, String state, String problem) {
     }
 
-    static ScriptState of(ProjectView view) {
-        Script script = Script.parse(view.project().script());
+    static Script parse(ProjectView view) {
+        ScriptShape shape = view.project().shape();
+        return Script.parse(view.project().script(), shape.splitting(), shape.cuts(), view.project().language());
+    }
+
+    static ScriptState of(ProjectView view, Script script, Report report, boolean withText, ScriptVersions.Line line, int saved) {
+        ScriptShape shape = view.project().shape();
         List<MarginCue> margin = new ArrayList<>();
         int words = 0;
+        int characters = 0;
         for (int i = 0; i < script.cues().size() && i < view.cues().size(); i++) {
             ScriptCue place = script.cues().get(i);
             CueView cue = view.cues().get(i);
             words += cue.cue().words();
-            margin.add(new MarginCue(place.start(), place.end(), cue.number(), place.role(),
-                    cue.role() == null ? "role-0" : cue.role().colour(), cue.seconds(), cue.measured(), cue.state().style(), cue.problem()));
+            characters += place.text().codePointCount(0, place.text().length());
+            Double slot = cue.cue().slot() == null ? null : (cue.cue().slot().outMillis() - cue.cue().slot().inMillis()) / 1000.0;
+            margin.add(new MarginCue(cue.id(), place.start(), place.end(), place.sourceAt(0), shape.cuts().splits().contains(place.sourceAt(0)), cue.number(), place.role(),
+                    cue.role() == null ? "role-0" : cue.role().colour(), cue.seconds(), cue.measured(), slot, cue.state().style(), cue.problem()));
         }
-        int characters = script.cues().stream().mapToInt(c -> c.text().codePointCount(0, c.text().length())).sum();
-        return new ScriptState(view.project().scriptVersion(), margin,
-                script.scenes().stream().map(s -> new Span(s.start(), s.end())).toList(),
-                script.notes().stream().map(n -> new Span(n.start(), n.end())).toList(),
-                words, characters, view.seconds(), view.project().targetSeconds());
+        return new ScriptState(view.project().scriptVersion(), withText ? view.project().script() : null, margin,
+                script.scenes().stream().map(s -> new Span(s.start(), s.end())).toList(), script.notes().stream().map(n -> new Span(n.start(), n.end())).toList(),
+                words, characters, view.seconds(), view.project().targetSeconds(), shape.splitting().id(),
+                shape.numbers().at(0) + ", " + shape.numbers().at(1) + ", " + shape.numbers().at(2), shape.frozen(), report,
+                line != null && line.back() != null, line != null && line.forward() != null, saved);
     }
 }

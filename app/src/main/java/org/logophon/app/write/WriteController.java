@@ -24,7 +24,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** The Write step. */
+/** The Write step: the page, and saving what is typed. */
 @Controller
 @RequestMapping("/projects/{id}")
 class WriteController {
@@ -34,17 +34,25 @@ class WriteController {
     private final ProjectRepository table;
     private final ProjectCopy copies;
     private final ScriptSaving saving;
+    private final ScriptStates states;
+    private final ScriptVersions versions;
 
-    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving) {
+    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving, ScriptStates states, ScriptVersions versions) {
         this.projects = projects;
         this.page = page;
         this.table = table;
         this.copies = copies;
         this.saving = saving;
+        this.states = states;
+        this.versions = versions;
     }
 
     /** What a page sends: its whole text and the version it was made from. */
     record Draft(String text, int version) {
+
+        String words() {
+            return text == null ? "" : text;
+        }
     }
 
     @GetMapping("/write")
@@ -54,23 +62,32 @@ class WriteController {
         return "write";
     }
 
+    /** @param text true for a page that wants the text too: its own may be old */
     @GetMapping("/script")
     @ResponseBody
-    ScriptState state(@PathVariable UUID id) {
-        return ScriptState.of(projects.view(id));
+    Object state(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean text) {
+        return text ? states.withText(id, null) : states.of(id, null);
     }
 
     @PutMapping("/script")
     @ResponseBody
     Object save(@PathVariable UUID id, @RequestBody Draft draft) {
         try {
-            saving.save(id, draft.text() == null ? "" : draft.text(), draft.version());
+            ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), "Typed");
+            return states.of(id, saved.report());
         } catch (Stale stale) {
             Project theirs = projects.require(id);
             return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("sentence", stale.getMessage(),
                     "text", theirs.script(), "version", theirs.scriptVersion()));
         }
-        return ScriptState.of(projects.view(id));
+    }
+
+    /** Keeps a text that could not be saved among the versions, before its page shows the newest one. */
+    @PostMapping("/script/draft")
+    @ResponseBody
+    Map<String, String> draft(@PathVariable UUID id, @RequestBody Draft draft) {
+        projects.require(id);
+        return Map.of("draft", versions.keepDraft(id, draft.words()).toString());
     }
 
     /** Keeps both: the text that could not be saved becomes a project of its own. */
@@ -78,7 +95,7 @@ class WriteController {
     @ResponseBody
     Map<String, String> aside(@PathVariable UUID id, @RequestBody Draft draft) {
         UUID copy = copies.copy(id, "second text");
-        saving.save(copy, draft.text() == null ? "" : draft.text(), projects.require(copy).scriptVersion());
+        saving.save(copy, draft.words(), projects.require(copy).scriptVersion(), "Kept from another window");
         return Map.of("address", "/projects/" + copy + "/write");
     }
 

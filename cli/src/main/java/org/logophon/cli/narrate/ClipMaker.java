@@ -18,6 +18,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ExecutionException;
+import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
 import org.logophon.delivery.CueSheet;
 import org.logophon.delivery.FileNames;
@@ -74,7 +75,7 @@ final class ClipMaker {
             List<Future<Made>> work = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
-                work.add(threadsOfWork.submit(() -> one(cues.get(at), folder.resolve(fileNames.get(at)), plan.numbers().at(at))));
+                work.add(threadsOfWork.submit(() -> one(cues.get(at), folder.resolve(fileNames.get(at)), file.numbers().get(at))));
             }
             writeSheet(collect(file, cues, fileNames, work), folder);
         } finally {
@@ -88,7 +89,8 @@ final class ClipMaker {
             throw new SpeechFailed(problem);
         }
         Effective direction = plan.effective();
-        Recipe recipe = Recipe.of(cue.text(), plan.voiceOf(cue.role()), narrator.engineVersion(), direction);
+        Voice voice = plan.voiceOf(cue.role());
+        Recipe recipe = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, narrator.engineVersion(), direction);
         Speech speech = narrator.render(recipe);
         Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
         BroadcastExtension bext = new BroadcastExtension(cue.text(), number, LocalDateTime.now(), 0,
@@ -108,7 +110,7 @@ final class ClipMaker {
         int rate = plan.finish().rate();
         for (int i = 0; i < cues.size(); i++) {
             ScriptCue cue = cues.get(i);
-            String number = plan.numbers().at(i);
+            String number = file.numbers().get(i);
             try {
                 Made made = work.get(i).get();
                 Voice voice = plan.voiceOf(cue.role());
@@ -149,7 +151,7 @@ final class ClipMaker {
     }
 
     private Map<String, String> values(ScriptFile file, ScriptCue cue, int position) {
-        return Map.of("number", plan.numbers().at(position), "slug", Slug.of(cue.text()), "role", cue.role(),
+        return Map.of("number", file.numbers().get(position), "slug", Slug.of(cue.text()), "role", cue.role(),
                 "voice", plan.voiceOf(cue.role()).name(), "take", "T1", "scene", cue.scene(), "project", file.name());
     }
 

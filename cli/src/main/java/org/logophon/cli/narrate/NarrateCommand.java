@@ -3,21 +3,19 @@ package org.logophon.cli.narrate;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import org.logophon.cli.ExitStatus;
+import org.logophon.cli.ScriptFile;
+import org.logophon.cli.ScriptOptions;
+import org.logophon.reading.ReadingList;
 import org.logophon.delivery.FileNames;
 import org.logophon.delivery.Slug;
 import org.logophon.direction.Direction;
 import org.logophon.finish.FinishSettings;
-import org.logophon.script.CueNumbers;
-import org.logophon.speech.EspeakVoices;
 import org.logophon.speech.WorkerPool;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -32,15 +30,12 @@ public final class NarrateCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
-    @Parameters(paramLabel = "SCRIPT", arity = "1..*", description = "Script files, plain text or Markdown, UTF-8.")
+    @Parameters(paramLabel = "SCRIPT", arity = "1..*", description = "Scripts: text, Markdown, docx, odt, rtf, pdf, html, SRT, WebVTT, CSV or SSML.")
     private List<Path> scripts;
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder to write to; made when missing.")
     private Path out;
-    @Option(names = "--voice", paramLabel = "ID", defaultValue = EspeakVoices.DEFAULT_ID,
-            description = "Voice of every role that --cast doesn't name (${DEFAULT-VALUE}).")
-    private String voice;
-    @Option(names = "--cast", paramLabel = "ROLE=ID", description = "Voice of a role; repeatable.")
-    private Map<String, String> cast = new LinkedHashMap<>();
+    @Mixin
+    private ScriptOptions options;
     @Option(names = "--pace", paramLabel = "PERCENT", description = "50 to 200; 100 is the voice's own.")
     private Integer pace;
     @Option(names = "--pitch", paramLabel = "SEMITONES", description = "-12 to 12.")
@@ -49,14 +44,6 @@ public final class NarrateCommand implements Callable<Integer> {
     private Double loudness;
     @Option(names = "--gap", paramLabel = "SECONDS", description = "Pause between cues in the cue sheet, 0 to 10 (0.4).")
     private Double gap;
-    @Option(names = "--split", paramLabel = "WAY", defaultValue = "blank-line", description = "Where a cue ends: blank-line.")
-    private String split;
-    @Option(names = "--number-from", paramLabel = "N", defaultValue = "10", description = "First cue number (${DEFAULT-VALUE}).")
-    private int numberFrom;
-    @Option(names = "--number-step", paramLabel = "N", defaultValue = "10", description = "Step between numbers (${DEFAULT-VALUE}).")
-    private int numberStep;
-    @Option(names = "--number-width", paramLabel = "N", defaultValue = "3", description = "Digits at least (${DEFAULT-VALUE}).")
-    private int numberWidth;
     @Option(names = "--name", paramLabel = "PATTERN", defaultValue = FileNames.DEFAULT_PATTERN,
             description = "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}).")
     private String name;
@@ -67,12 +54,16 @@ public final class NarrateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        NarrationPlan plan = plan();
+        Outcome outcome = new Outcome();
+        List<String> warnings = new ArrayList<>();
+        NarrationPlan plan = plan(options.readings(warnings));
+        warnings.forEach(outcome::warning);
         List<ScriptFile> files = new ArrayList<>();
         for (Path script : scripts) {
-            files.add(ScriptFile.read(script));
+            ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), plan.voice().language());
+            file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
+            files.add(file);
         }
-        Outcome outcome = new Outcome();
         try (WorkerPool pool = new WorkerPool(Math.max(1, Runtime.getRuntime().availableProcessors()))) {
             ClipMaker maker = new ClipMaker(pool, plan, outcome, spec.commandLine().getErr());
             for (ScriptFile file : files) {
@@ -98,18 +89,11 @@ public final class NarrateCommand implements Callable<Integer> {
         return alike.size() == 1 ? base : base + "-" + (alike.indexOf(file) + 1);
     }
 
-    private NarrationPlan plan() {
-        if (!"blank-line".equals(split)) {
-            throw usage("--split " + split + " is unknown; blank-line is the only way so far.");
-        }
-        VoiceCatalogue catalogue = EspeakVoices.catalogue();
-        Map<String, Voice> voices = new LinkedHashMap<>();
-        cast.forEach((role, id) -> voices.put(role.toLowerCase(java.util.Locale.ROOT), voice(catalogue, id)));
+    private NarrationPlan plan(ReadingList readings) {
         try {
             Direction direction = new Direction(pace, pitch, loudness, gap == null ? null : (int) Math.round(gap * 1000));
-            CueNumbers numbers = new CueNumbers(numberFrom, numberStep, numberWidth, "");
             new FileNames(name);
-            return new NarrationPlan(voice(catalogue, voice), voices, direction, numbers, name, FinishSettings.to(targetLufs()));
+            return new NarrationPlan(options.voice(), options.cast(), direction, readings, name, FinishSettings.to(targetLufs()));
         } catch (IllegalArgumentException e) {
             throw usage(e.getMessage());
         }
@@ -124,11 +108,6 @@ public final class NarrateCommand implements Callable<Integer> {
         } catch (NumberFormatException e) {
             throw usage("--target takes a loudness in LUFS or the word off, not " + target + ".");
         }
-    }
-
-    private Voice voice(VoiceCatalogue catalogue, String id) {
-        return catalogue.find(id).orElseThrow(() ->
-                usage("There is no voice " + id + ". ./logophon voices lists them."));
     }
 
     private ParameterException usage(String sentence) {

@@ -5,7 +5,7 @@ import java.util.Map;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.finish.FinishSettings;
-import org.logophon.script.CueNumbers;
+import org.logophon.reading.ReadingList;
 import org.logophon.voice.Voice;
 
 /**
@@ -13,7 +13,7 @@ import org.logophon.voice.Voice;
  *
  * @param cast role in lower case to voice
  */
-record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, CueNumbers numbers, String namePattern,
+record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, ReadingList readings, String namePattern,
                      FinishSettings finish) {
 
     Voice voiceOf(String role) {

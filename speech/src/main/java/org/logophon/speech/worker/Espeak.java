@@ -94,7 +94,7 @@ final class Espeak {
         // breath noise comes from the C library's generator: seeded, the same request gives the same samples
         noise.srand(1);
         byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
-        return library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8, null, null);
+        return library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8 | EspeakLibrary.MNEMONICS, null, null);
     }
 
     /** What {@link #speak} gives. */

@@ -13,6 +13,8 @@ interface EspeakLibrary extends Library {
     int PHONEME_EVENTS = 1;
     int DONT_EXIT = 0x8000;
     int CHARS_UTF8 = 1;
+    /** Phoneme mnemonics may stand in double square brackets. */
+    int MNEMONICS = 0x100;
     int PARAMETER_RATE = 1;
     int PARAMETER_PITCH = 3;
     int EVENT_END = 0;

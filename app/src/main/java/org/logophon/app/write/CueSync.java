@@ -1,0 +1,118 @@
+package org.logophon.app.write;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.logophon.app.project.Cue;
+import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.CueRepository.Placed;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.ScriptShape;
+import org.logophon.direction.Direction;
+import org.logophon.estimate.ReferenceTime;
+import org.logophon.estimate.Syllables;
+import org.logophon.script.CueMatch;
+import org.logophon.script.FrozenNumbers;
+import org.logophon.script.Script;
+import org.logophon.script.ScriptCue;
+import org.logophon.script.Words;
+import org.springframework.stereotype.Component;
+
+/** Brings the stored cues in line with a script: who continues whom, with what number and direction, who is new and who is gone. */
+@Component
+class CueSync {
+
+    private final CueRepository cues;
+    private final PlaceMoves places;
+
+    CueSync(CueRepository cues, PlaceMoves places) {
+        this.cues = cues;
+        this.places = places;
+    }
+
+    /** @return what became of the cues */
+    Report bring(Project project, Script script, ScriptShape shape) {
+        List<Cue> before = cues.of(project.id());
+        List<ScriptCue> after = script.cues();
+        List<String> oldTexts = before.stream().map(Cue::text).toList();
+        List<String> newTexts = after.stream().map(ScriptCue::text).toList();
+        int[] matched = CueMatch.match(oldTexts, newTexts);
+        int[] origins = CueMatch.origins(oldTexts, newTexts, matched);
+        Cue[] continued = continued(project.id(), before, after, matched);
+        List<String> numbers = numbers(project.id(), shape, continued);
+        List<Placed> changed = new ArrayList<>();
+        List<Placed> added = new ArrayList<>();
+        List<Placed> all = new ArrayList<>();
+        Set<UUID> used = new HashSet<>();
+        List<String> rewritten = new ArrayList<>();
+        for (int i = 0; i < after.size(); i++) {
+            Cue old = continued[i];
+            Cue origin = old != null ? old : origins[i] >= 0 ? before.get(origins[i]) : null;
+            Placed placed = placed(old, origin, i, numbers.get(i), after.get(i), project.language());
+            used.add(placed.id());
+            all.add(placed);
+            if (old == null) {
+                added.add(placed);
+            } else if (matched[i] < 0 || !same(old, placed)) {
+                changed.add(placed);
+                if (!old.text().equals(placed.cue().text())) {
+                    rewritten.add(placed.number());
+                }
+            }
+        }
+        List<Cue> gone = before.stream().filter(cue -> !used.contains(cue.id())).toList();
+        cues.update(changed);
+        cues.insert(project.id(), added);
+        cues.remove(gone.stream().map(Cue::id).toList());
+        List<String> lost = places.move(project.id(), before, all, origins);
+        return new Report(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
+                gone.stream().map(cue -> new Report.Gone(cue.id(), cue.number(), cue.text())).toList(), lost);
+    }
+
+    /** The old cue that each new one continues; one that left earlier comes back with the same words: pasted again, or an undo. */
+    private Cue[] continued(UUID project, List<Cue> before, List<ScriptCue> after, int[] matched) {
+        Cue[] continued = new Cue[after.size()];
+        Map<String, List<Cue>> left = null;
+        for (int i = 0; i < continued.length; i++) {
+            if (matched[i] >= 0) {
+                continued[i] = before.get(matched[i]);
+                continue;
+            }
+            if (left == null) {
+                left = new HashMap<>();
+                for (Cue cue : cues.removed(project)) {
+                    left.computeIfAbsent(cue.text(), text -> new ArrayList<>()).add(cue);
+                }
+            }
+            List<Cue> alike = left.getOrDefault(after.get(i).text(), List.of());
+            continued[i] = alike.isEmpty() ? null : alike.remove(0);
+        }
+        return continued;
+    }
+
+    private List<String> numbers(UUID project, ScriptShape shape, Cue[] continued) {
+        List<String> numbers = new ArrayList<>();
+        for (int i = 0; i < continued.length; i++) {
+            numbers.add(!shape.frozen() ? shape.numbers().at(i) : continued[i] == null ? null : continued[i].number());
+        }
+        return shape.frozen() && numbers.contains(null) ? new FrozenNumbers(shape.numbers(), cues.usedNumbers(project)).complete(numbers) : numbers;
+    }
+
+    /** Words and sounds are counted once for each text: counting is what an edit of a long script would spend its time on. */
+    private static Placed placed(Cue old, Cue origin, int position, String number, ScriptCue cue, String language) {
+        boolean counted = old != null && old.text().equals(cue.text()) && old.referenceSeconds() > 0;
+        UUID id = old == null ? UUID.randomUUID() : old.id();
+        Direction direction = origin == null ? Direction.NONE : origin.direction();
+        return new Placed(id, position, number, cue, counted ? old.words() : Words.count(cue.text()), counted ? old.syllables() : Syllables.of(cue.text(), language),
+                counted ? old.referenceSeconds() : ReferenceTime.seconds(cue.text(), language), direction, old == null ? null : old.slot());
+    }
+
+    private static boolean same(Cue old, Placed placed) {
+        return old.position() == placed.position() && old.number().equals(placed.number()) && old.text().equals(placed.cue().text())
+                && old.role().equals(placed.cue().role()) && old.scene().equals(placed.cue().scene()) && old.referenceSeconds() == placed.referenceSeconds();
+    }
+}

@@ -1,0 +1,129 @@
+package org.logophon.app.write.find;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.ReadingRepository.Kept;
+import org.logophon.app.web.Refused;
+import org.logophon.app.write.ScriptSaving;
+import org.logophon.app.write.ScriptStates;
+import org.logophon.reading.Reading;
+import org.logophon.script.Find;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Find and replace over the script and the project's readings. */
+@Controller
+@RequestMapping("/projects/{id}/find")
+class FindController {
+
+    private static final int MOST_SHOWN = 200;
+    private static final int AROUND = 24;
+
+    private final Projects projects;
+    private final ReadingRepository readings;
+    private final ScriptSaving saving;
+    private final ScriptStates states;
+    private final TransactionTemplate transaction;
+
+    FindController(Projects projects, ReadingRepository readings, ScriptSaving saving, ScriptStates states, TransactionTemplate transaction) {
+        this.projects = projects;
+        this.readings = readings;
+        this.saving = saving;
+        this.states = states;
+        this.transaction = transaction;
+    }
+
+    /** A hit with the words around it. @param start in the script, −1 in a reading */
+    record Row(int start, int end, String before, String found, String instead, String after) {
+    }
+
+    @GetMapping
+    String panel(@PathVariable UUID id, Model model) {
+        model.addAttribute("project", projects.require(id));
+        return "rail :: find";
+    }
+
+    @PostMapping
+    String preview(@PathVariable UUID id, @RequestParam String what, @RequestParam(defaultValue = "") String with, @RequestParam(defaultValue = "false") boolean whole,
+                   @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean expression,
+                   @RequestParam(defaultValue = "false") boolean inReadings, Model model) {
+        Project project = projects.require(id);
+        Find find = Find.of(what, whole, matchCase, expression);
+        List<Row> rows = new ArrayList<>();
+        List<Find.Hit> hits = find.hits(project.script(), with);
+        hits.stream().limit(MOST_SHOWN).forEach(hit -> rows.add(row(project.script(), hit, hit.start())));
+        int inList = 0;
+        if (inReadings) {
+            for (Kept kept : own(id)) {
+                String line = kept.reading().written() + " → " + kept.reading().said();
+                for (Find.Hit hit : find.hits(line, with)) {
+                    inList++;
+                    rows.add(row(line, hit, -1));
+                }
+            }
+        }
+        model.addAttribute("project", project);
+        model.addAttribute("rows", rows);
+        model.addAttribute("count", hits.size() + inList);
+        model.addAttribute("more", Math.max(0, hits.size() - MOST_SHOWN));
+        return "rail :: hits";
+    }
+
+    private static Row row(String text, Find.Hit hit, int start) {
+        int from = Math.max(0, hit.start() - AROUND);
+        int to = Math.min(text.length(), hit.end() + AROUND);
+        return new Row(start, hit.end(), (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '), text.substring(hit.start(), hit.end()), hit.instead(),
+                text.substring(hit.end(), to).replace('\n', ' ') + (to < text.length() ? "…" : ""));
+    }
+
+    /** Replaces every hit, in the script and in the readings, or none of them. */
+    @PostMapping("/replace")
+    @ResponseBody
+    Object replace(@PathVariable UUID id, @RequestParam String what, @RequestParam(defaultValue = "") String with, @RequestParam(defaultValue = "false") boolean whole,
+                   @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean expression,
+                   @RequestParam(defaultValue = "false") boolean inReadings, @RequestParam int version) {
+        Find find = Find.of(what, whole, matchCase, expression);
+        return transaction.execute(status -> {
+            String script = projects.require(id).script();
+            boolean changed = inReadings && inReadings(id, find, with);
+            String now = find.replace(script, with);
+            if (now.equals(script) && !changed) {
+                throw new Refused("“" + what + "” isn't there, so nothing was replaced.");
+            }
+            return states.withText(id, saving.save(id, now, version, "“" + shortened(what) + "” replaced").report());
+        });
+    }
+
+    private boolean inReadings(UUID id, Find find, String with) {
+        boolean changed = false;
+        for (Kept kept : own(id)) {
+            Reading old = kept.reading();
+            Reading now = new Reading(find.replace(old.written(), with), find.replace(old.said(), with), old.as(), old.language(), old.matchCase());
+            if (!now.equals(old)) {
+                readings.remove(kept.id());
+                readings.put(id, now);
+                changed = true;
+            }
+        }
+        return changed;
+    }
+
+    private List<Kept> own(UUID id) {
+        return readings.kept(id).stream().filter(kept -> !kept.house()).toList();
+    }
+
+    private static String shortened(String what) {
+        return what.length() > 30 ? what.substring(0, 28) + "…" : what;
+    }
+}

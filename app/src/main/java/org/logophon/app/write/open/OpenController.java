@@ -1,0 +1,111 @@
+package org.logophon.app.write.open;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.Refused;
+import org.logophon.app.write.ScriptStates;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.Opened;
+import org.logophon.script.HandCuts;
+import org.logophon.script.Script;
+import org.logophon.script.Splitting;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Opens documents: first shows what they would become, then takes them. The page sends the files both times; nothing is kept in between. */
+@RestController
+@RequestMapping("/projects/{id}/open")
+class OpenController {
+
+    private static final int MOST_FILES = 100;
+    private static final int SHOWN_CHARACTERS = 1_500;
+
+    private final Projects projects;
+    private final Opening opening;
+    private final ScriptStates states;
+
+    OpenController(Projects projects, Opening opening, ScriptStates states) {
+        this.projects = projects;
+        this.opening = opening;
+        this.states = states;
+    }
+
+    /** What a file would become. @param problem why it can't be opened; null when it can */
+    record Shown(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, List<String> skipped,
+                 List<Opened.Column> columns, String start) {
+    }
+
+    @PostMapping("/preview")
+    List<Shown> preview(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form) throws IOException {
+        projects.require(id);
+        check(files);
+        List<Shown> shown = new ArrayList<>();
+        for (MultipartFile file : files) {
+            try {
+                shown.add(shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
+            } catch (DocumentUnusable unusable) {
+                shown.add(new Shown(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, List.of(), List.of(), ""));
+            }
+        }
+        return shown;
+    }
+
+    private static Shown shown(String name, Opened opened) {
+        Script script = Script.parse(opened.script(), Splitting.DEFAULT, HandCuts.NONE, "en-GB");
+        int words = opened.script().strip().split("\\s+").length;
+        String start = opened.script().length() > SHOWN_CHARACTERS ? opened.script().substring(0, SHOWN_CHARACTERS) + "…" : opened.script();
+        return new Shown(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(),
+                opened.skipped(), opened.columns(), start);
+    }
+
+    /** @param how replace, add, scenes (each file a scene of this project) or projects (each file a project of its own) */
+    @PostMapping
+    Object open(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam String how, @RequestParam int version, @RequestParam Map<String, String> form) throws IOException {
+        check(files);
+        List<Opened> opened = new ArrayList<>();
+        for (MultipartFile file : files) {
+            try {
+                opened.add(Documents.open(name(file), file.getBytes(), columns(form)));
+            } catch (DocumentUnusable unusable) {
+                throw new Refused(unusable.getMessage() + (files.size() > 1 ? " Nothing was opened; leave that file out." : ""));
+            }
+        }
+        if ("projects".equals(how)) {
+            return Map.of("address", opening.asProjects(id, opened));
+        }
+        return states.withText(id, opening.into(id, opened, how, version));
+    }
+
+    private static void check(List<MultipartFile> files) {
+        if (files.isEmpty() || files.size() > MOST_FILES) {
+            throw new Refused("Choose 1 to " + MOST_FILES + " files at once.");
+        }
+    }
+
+    /** The file's own name, without any folders that a browser or a forger may have sent. */
+    private static String name(MultipartFile file) {
+        String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename().replaceAll("^.*[/\\\\]", "").replaceAll("\\p{Cntrl}", "");
+        return name.isBlank() ? "script.txt" : name.substring(Math.max(0, name.length() - 120));
+    }
+
+    private static Map<String, Integer> columns(Map<String, String> form) {
+        Map<String, Integer> columns = new LinkedHashMap<>();
+        for (String field : List.of("text", "role", "number", "in", "out")) {
+            String column = form.getOrDefault("column-" + field, "");
+            if (column.matches("\\d{1,3}")) {
+                columns.put(field, Integer.valueOf(column));
+            }
+        }
+        return columns;
+    }
+}

@@ -1,0 +1,116 @@
+package org.logophon.app.write.open;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.logophon.app.project.Cue;
+import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.ScriptShape;
+import org.logophon.app.web.Refused;
+import org.logophon.app.write.Report;
+import org.logophon.app.write.ScriptSaving;
+import org.logophon.documents.Opened;
+import org.logophon.script.FrozenNumbers;
+import org.logophon.script.HandCuts;
+import org.logophon.script.Script;
+import org.logophon.script.Slot;
+import org.logophon.script.Splitting;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Brings opened documents into a project: in place of its script, after it, as scenes, or as projects of their own. */
+@Service
+class Opening {
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final CueRepository cues;
+    private final ScriptSaving saving;
+
+    Opening(Projects projects, ProjectRepository table, CueRepository cues, ScriptSaving saving) {
+        this.projects = projects;
+        this.table = table;
+        this.cues = cues;
+        this.saving = saving;
+    }
+
+    /** @return what became of the cues */
+    @Transactional
+    public Report into(UUID id, List<Opened> opened, String how, int version) {
+        Project project = projects.require(id);
+        StringBuilder text = new StringBuilder("replace".equals(how) || "scenes".equals(how) && project.script().isBlank() ? "" : project.script().stripTrailing());
+        int before = text.isEmpty() ? 0 : cues.of(id).size();
+        List<Slot> slots = new ArrayList<>();
+        List<String> numbers = new ArrayList<>();
+        boolean cueByCue = false;
+        for (Opened document : opened) {
+            String heading = opened.size() > 1 || "scenes".equals(how) ? "# " + document.name().replaceAll("\\s+", " ") + "\n\n" : "";
+            text.append(text.isEmpty() ? "" : "\n\n").append(heading).append(document.script().strip());
+            int count = Script.parse(document.script()).cues().size();
+            add(slots, document.slots(), count);
+            add(numbers, document.numbers(), count);
+            cueByCue |= document.cueByCue();
+        }
+        ScriptShape shape = project.shape();
+        if (cueByCue) {
+            shape = shape.with(Splitting.DEFAULT);
+        }
+        if (before == 0) {
+            shape = shape.with(HandCuts.NONE);
+        }
+        Report report = saving.replace(id, text.append('\n').toString(), shape, version, opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened").report();
+        place(id, before, slots, numbers);
+        return report;
+    }
+
+    private static <T> void add(List<T> all, List<T> some, int count) {
+        for (int i = 0; i < count; i++) {
+            all.add(some.size() == count ? some.get(i) : null);
+        }
+    }
+
+    /** Slots and numbers belong to the cues that came, in their order. */
+    private void place(UUID id, int before, List<Slot> slots, List<String> numbers) {
+        List<Cue> now = cues.of(id);
+        if (now.size() != before + slots.size()) {
+            return;
+        }
+        List<Cue> came = now.subList(before, now.size());
+        if (slots.stream().anyMatch(slot -> slot != null)) {
+            cues.setSlots(came.stream().map(Cue::id).toList(), slots);
+        }
+        if (numbers.stream().anyMatch(number -> number != null)) {
+            Project project = projects.require(id);
+            Set<String> used = new HashSet<>(now.subList(0, before).stream().map(Cue::number).toList());
+            numbers.stream().filter(n -> n != null).forEach(used::add);
+            List<String> all = new ArrayList<>(now.subList(0, before).stream().map(Cue::number).toList());
+            all.addAll(numbers);
+            if (used.size() == all.stream().filter(n -> n != null).count()) {
+                cues.setNumbers(now.stream().map(Cue::id).toList(), new FrozenNumbers(project.shape().numbers(), used).complete(all));
+                table.freezeNumbers(id);
+            }
+        }
+    }
+
+    /** @return the address of the first */
+    @Transactional
+    public String asProjects(UUID like, List<Opened> opened) {
+        Project model = projects.require(like);
+        if (opened.stream().anyMatch(document -> document.script().length() > Project.LONGEST_SCRIPT)) {
+            throw new Refused("One of these scripts is over the size of a project. Split it.");
+        }
+        String first = null;
+        for (Opened document : opened) {
+            String name = document.name().strip().isEmpty() ? "Script" : document.name().strip();
+            Project made = table.create(name.substring(0, Math.min(name.length(), Project.LONGEST_NAME)), model.language(), null);
+            into(made.id(), List.of(document), "replace", made.scriptVersion());
+            first = first == null ? "/projects/" + made.id() + "/write" : first;
+        }
+        return first;
+    }
+}

@@ -1,0 +1,83 @@
+package org.logophon.app.write.proof;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.write.proof.Proofing.Found;
+import org.logophon.proof.Finding;
+import org.logophon.proof.FindingKind;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Findings of a script, and what is done about them. */
+@RestController
+@RequestMapping("/projects/{id}/proof")
+class ProofController {
+
+    private final Proofing proofing;
+    private final Taking taking;
+
+    ProofController(Proofing proofing, Taking taking) {
+        this.proofing = proofing;
+        this.taking = taking;
+    }
+
+    /**
+     * A finding as the page shows it.
+     *
+     * @param start in the script
+     * @param from  in the cue's text
+     */
+    record Shown(UUID cue, String number, int start, int end, int from, int to, String text, String kind, String title, String reason, String wouldSay,
+                 List<Choice> suggestions, boolean right) {
+    }
+
+    /** A suggestion with what its button says. */
+    record Choice(String act, String text, int at, String label) {
+    }
+
+    record Findings(int version, List<Shown> findings, int dismissed) {
+    }
+
+    /** What to do about findings of one version. */
+    record Take(int version, List<Taking.Item> items) {
+    }
+
+    /** @param cue null for everywhere */
+    record Dismiss(UUID cue, FindingKind kind, String text) {
+    }
+
+    @GetMapping
+    Findings findings(@PathVariable UUID id) {
+        Proofing.Result result = proofing.of(id);
+        return new Findings(result.version(), result.found().stream().map(ProofController::shown).toList(), result.dismissed());
+    }
+
+    private static Shown shown(Found found) {
+        Finding finding = found.finding();
+        int start = found.place().sourceAt(finding.start());
+        int end = finding.end() == 0 ? start : found.place().sourceAt(finding.end() - 1) + 1;
+        return new Shown(found.cue().id(), found.cue().number(), start, end, finding.start(), finding.end(), finding.text(), finding.kind().name(), finding.kind().word(),
+                finding.reason(), finding.wouldSay(), finding.suggestions().stream().map(s -> new Choice(s.act().name(), s.text(), s.at(), s.sentence())).toList(), finding.right());
+    }
+
+    @PostMapping("/take")
+    Object take(@PathVariable UUID id, @RequestBody Take take) {
+        return taking.take(id, take.version(), take.items() == null ? List.of() : take.items());
+    }
+
+    @PostMapping("/dismiss")
+    Map<String, Object> dismiss(@PathVariable UUID id, @RequestBody Dismiss dismiss) {
+        proofing.dismiss(id, dismiss.cue(), dismiss.kind(), dismiss.text());
+        return Map.of();
+    }
+
+    @PostMapping("/show-again")
+    Map<String, Object> showAgain(@PathVariable UUID id) {
+        return Map.of("shown", proofing.showAgain(id));
+    }
+}

@@ -1,0 +1,103 @@
+package org.logophon.app.write.proof;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectReadings;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.ScriptShape;
+import org.logophon.app.write.proof.DismissedRepository.Dismissed;
+import org.logophon.proof.CueToProof;
+import org.logophon.proof.DetectedLanguage;
+import org.logophon.proof.Finding;
+import org.logophon.proof.FindingKind;
+import org.logophon.proof.Proof;
+import org.logophon.proof.WatchWord;
+import org.logophon.reading.ReadingList;
+import org.logophon.script.Script;
+import org.logophon.script.ScriptCue;
+import org.logophon.script.Words;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+
+/** Proofs a project's script. What was found in a text is kept in memory: an edit of one cue proofs one cue. */
+@Service
+class Proofing {
+
+    private static final int MOST_REMEMBERED = 20_000;
+
+    private final Projects projects;
+    private final ReadingRepository readings;
+    private final WatchRepository watch;
+    private final DismissedRepository dismissed;
+    private final VoiceCatalogue voices;
+    private final Map<Key, List<Finding>> remembered = Collections.synchronizedMap(new LinkedHashMap<>(1024, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, List<Finding>> eldest) {
+            return size() > MOST_REMEMBERED;
+        }
+    });
+
+    Proofing(Projects projects, ReadingRepository readings, WatchRepository watch, DismissedRepository dismissed, VoiceCatalogue voices) {
+        this.projects = projects;
+        this.readings = readings;
+        this.watch = watch;
+        this.dismissed = dismissed;
+        this.voices = voices;
+    }
+
+    /** All that a cue's findings depend on. */
+    private record Key(String text, String language, List<ReadingList.Match> settled, List<WatchWord> watched) {
+    }
+
+    /** A finding at its place. */
+    record Found(CueView cue, ScriptCue place, Finding finding) {
+    }
+
+    /** @param dismissed how many were left out because somebody had looked at them */
+    record Result(int version, List<Found> found, int dismissed) {
+    }
+
+    Result of(UUID id) {
+        ProjectView view = projects.view(id);
+        ScriptShape shape = view.project().shape();
+        Script script = Script.parse(view.project().script(), shape.splitting(), shape.cuts(), view.project().language());
+        ProjectReadings said = readings.of(id);
+        Set<Dismissed> left = dismissed.of(id);
+        List<WatchWord> watched = watch.all().stream().map(WatchRepository.Kept::word).toList();
+        Proof proof = new Proof(watched, new DetectedLanguage(), voices.all());
+        List<Found> found = new ArrayList<>();
+        int hidden = 0;
+        for (int i = 0; i < script.cues().size() && i < view.cues().size(); i++) {
+            CueView cue = view.cues().get(i);
+            ScriptCue place = script.cues().get(i);
+            String language = cue.voice() == null ? view.project().language() : cue.voice().language();
+            Key key = new Key(place.text(), language, said.settled(cue.id(), place.text(), language), watched);
+            List<Finding> findings = remembered.computeIfAbsent(key, k -> proof.of(new CueToProof(k.text(), Words.of(k.text()), k.language(), ScriptCue.MOST_CHARACTERS, k.settled())));
+            for (Finding finding : findings) {
+                if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text())) || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
+                    hidden++;
+                } else {
+                    found.add(new Found(cue, place, finding));
+                }
+            }
+        }
+        return new Result(view.project().scriptVersion(), found, hidden);
+    }
+
+    void dismiss(UUID project, UUID cue, FindingKind kind, String written) {
+        projects.require(project);
+        dismissed.add(project, new Dismissed(cue, kind, written));
+    }
+
+    int showAgain(UUID project) {
+        return dismissed.clear(project);
+    }
+}

@@ -1,0 +1,49 @@
+package org.logophon.app.write.proof;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.proof.WatchWord;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code watch_word}: words to avoid, for the house. */
+@Repository
+class WatchRepository {
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    WatchRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** A word with its row's id. */
+    record Kept(UUID id, WatchWord word) {
+    }
+
+    List<Kept> all() {
+        return jdbc.sql("select * from watch_word order by lower(avoid)").query(WatchRepository::kept).list();
+    }
+
+    void put(WatchWord word) {
+        jdbc.sql("""
+                insert into watch_word (id, avoid, instead, note, at) values (:id, :avoid, :instead, :note, :now)
+                on conflict (avoid) do update set instead = excluded.instead, note = excluded.note""")
+                .param("id", UUID.randomUUID()).param("avoid", word.avoid()).param("instead", word.instead().toArray(String[]::new))
+                .param("note", word.note()).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+    }
+
+    void remove(UUID id) {
+        jdbc.sql("delete from watch_word where id = :id").param("id", id).update();
+    }
+
+    private static Kept kept(ResultSet row, int at) throws SQLException {
+        String[] instead = (String[]) row.getArray("instead").getArray();
+        return new Kept(row.getObject("id", UUID.class), new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
+    }
+}

@@ -1,0 +1,107 @@
+// Opening documents: dropped or chosen, shown as what they would become, then taken.
+
+import { ask, element, say } from './app.js';
+import { area, change, project, script, take } from './script.js';
+
+const dialog = document.getElementById('opening');
+const chooser = document.getElementById('files');
+const shown = document.getElementById('opened');
+const buttons = [...dialog.querySelectorAll('[data-how]')];
+const MOST_BYTES = 30 * 1024 * 1024;
+let files = [];
+
+function form(fields = {}) {
+  const made = new FormData();
+  files.forEach(file => made.append('files', file, file.name));
+  shown.querySelectorAll('select[data-field]').forEach(select => made.append(`column-${select.dataset.field}`, select.value));
+  Object.entries(fields).forEach(([name, value]) => made.append(name, value));
+  return made;
+}
+
+async function preview() {
+  const large = files.find(file => file.size > MOST_BYTES);
+  buttons.forEach(button => { button.disabled = true; });
+  if (!files.length) { shown.replaceChildren(); return; }
+  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over 30 MB, which no script is. Take the pictures out, or save it as text.`)); return; }
+  const { status, body } = await ask('POST', `/projects/${project}/open/preview`, form());
+  if (status !== 200) { shown.replaceChildren(bad('', body.sentence)); return; }
+  shown.replaceChildren(...body.map(card));
+  const usable = body.every(file => !file.problem);
+  buttons.forEach(button => { button.disabled = !usable; });
+  buttons[0].textContent = script.saved.trim() ? 'Replace the script' : 'Open it';
+  buttons[1].hidden = !script.saved.trim();
+}
+
+function bad(name, sentence) {
+  const box = element('div', 'opened bad');
+  box.append(element('b', '', name), element('p', '', sentence));
+  return box;
+}
+
+function card(file) {
+  if (file.problem) return bad(file.name, file.problem);
+  const box = element('div', 'opened');
+  box.append(element('b', '', file.name), element('span', 'soft', ` ${file.format} · ${file.cues} ${file.cues === 1 ? 'cue' : 'cues'} · ${file.words} words · ${file.roles.join(', ')}${file.slots ? ' · times become slots' : ''}${file.numbers ? ' · its own numbers' : ''}`));
+  if (file.columns.length) box.append(columns(file));
+  if (file.skipped.length) {
+    const list = element('ul');
+    file.skipped.forEach(sentence => list.append(element('li', '', sentence)));
+    box.append(list);
+  }
+  const start = element('pre', '', file.start);
+  start.tabIndex = 0;
+  box.append(start);
+  return box;
+}
+
+/** Which column is taken as what, to be changed before anything is taken. */
+function columns(file) {
+  const row = element('div', 'columns');
+  for (const field of ['text', 'role', 'number', 'in', 'out']) {
+    const label = element('label', '', `${field} `);
+    const select = element('select', 'form-select');
+    select.dataset.field = field;
+    const nothing = element('option', '', '–');
+    nothing.value = '';
+    if (field !== 'text') select.append(nothing);
+    file.columns.forEach(column => {
+      const option = element('option', '', column.header || `column ${column.index + 1}`);
+      option.value = column.index;
+      option.selected = column.takenAs === field;
+      select.append(option);
+    });
+    select.addEventListener('change', preview);
+    label.append(select);
+    row.append(label);
+  }
+  return row;
+}
+
+function begin(chosen) {
+  files = [...chosen];
+  shown.replaceChildren();
+  if (!dialog.open) dialog.showModal();
+  preview();
+}
+
+document.getElementById('open-files').addEventListener('click', () => { chooser.value = ''; begin([]); });
+chooser.addEventListener('change', () => begin(chooser.files));
+buttons.forEach(button => button.addEventListener('click', async () => {
+  const body = await change(`/projects/${project}/open`, {}, version => form({ how: button.dataset.how, version }));
+  if (!body) return;
+  dialog.close();
+  if (body.address) { location.assign(body.address); return; }
+  take(body);
+  say('Opened. Undo brings the script from before back.');
+  area.focus();
+}));
+
+document.addEventListener('dragover', event => { if ([...event.dataTransfer.types].includes('Files')) event.preventDefault(); });
+document.addEventListener('drop', event => {
+  if (!event.dataTransfer.files.length) return;
+  event.preventDefault();
+  begin(event.dataTransfer.files);
+});
+document.addEventListener('keydown', event => {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'o') { event.preventDefault(); chooser.value = ''; begin([]); }
+});

@@ -1,0 +1,115 @@
+// The panels beside the script: tabs, readings, find, versions, counts, the watch list.
+
+import { ask, say } from './app.js';
+import { area, change, project, script, take } from './script.js';
+import { hear } from './hear.js';
+import { proof } from './proof.js';
+
+const tabs = [...document.querySelectorAll('.tabs [role=tab]')];
+const panel = document.getElementById('panel');
+const proofPanel = document.getElementById('proof');
+const other = document.getElementById('other');
+const comparing = document.getElementById('comparing');
+let current = 'proof';
+
+export async function openPanel(name) {
+  current = name;
+  tabs.forEach(tab => {
+    const chosen = tab.dataset.panel === name;
+    tab.setAttribute('aria-selected', chosen);
+    tab.tabIndex = chosen ? 0 : -1;
+    if (chosen) panel.setAttribute('aria-labelledby', tab.id);
+  });
+  proofPanel.hidden = name !== 'proof';
+  other.hidden = name === 'proof';
+  if (name !== 'proof') await htmx.ajax('GET', `/projects/${project}/${name}`, { target: '#other' });
+}
+
+tabs.forEach((tab, i) => {
+  tab.addEventListener('click', () => openPanel(tab.dataset.panel));
+  tab.addEventListener('keydown', event => {
+    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (!step) return;
+    const next = tabs[(i + step + tabs.length) % tabs.length];
+    next.focus();
+    openPanel(next.dataset.panel);
+  });
+});
+
+/** Counts and versions follow the script; readings and the watch list change what proof finds. */
+let following = null;
+document.addEventListener('logophon:saved', () => {
+  clearTimeout(following);
+  if (['counts', 'versions'].includes(current)) following = setTimeout(() => openPanel(current), 500);
+});
+document.addEventListener('htmx:afterRequest', event => {
+  if (event.detail.requestConfig?.verb === 'post' && other.contains(event.detail.elt) && !event.detail.elt.closest('#finding')) {
+    proof();
+    ask('GET', `/projects/${project}/script`).then(({ status, body }) => { if (status === 200 && body.version === script.version) take(body); });
+  }
+});
+
+function tried(form, input) {
+  return { written: form.elements.written.value, said: input.value, as: form.elements.as.value, cue: form.dataset.cue ?? '' };
+}
+
+other.addEventListener('click', async event => {
+  const hearing = event.target.closest('.hear');
+  if (hearing) {
+    const form = hearing.closest('form');
+    if (!form.elements.written.value.trim()) { say('Type the written form first.'); return; }
+    if (hearing.dataset.written !== undefined) hear({ written: form.elements.written.value, cue: form.dataset.cue ?? '' });
+    else hear(tried(form, hearing.parentElement.querySelector('input.form-control')));
+  }
+  const playing = event.target.closest('.play-reading');
+  if (playing) hear(playing.dataset);
+  const hit = event.target.closest('.hit[data-start]');
+  if (hit && Number(hit.dataset.start) >= 0) {
+    area.focus();
+    area.setSelectionRange(Number(hit.dataset.start), Number(hit.dataset.end));
+    area.dispatchEvent(new Event('logophon:reveal'));
+  }
+  const replacing = event.target.closest('[data-replace]');
+  if (replacing) {
+    const fields = Object.fromEntries(new FormData(document.getElementById('finding')));
+    const state = await change(replacing.dataset.replace, fields);
+    if (state) { take(state); document.getElementById('hits').replaceChildren(); say('Replaced. Undo brings it back.'); }
+  }
+  const compared = event.target.closest('[data-compare]');
+  if (compared) {
+    await htmx.ajax('GET', compared.dataset.compare, { target: '#compared' });
+    comparing.showModal();
+  }
+});
+
+// of two tries the chosen one is kept: it is the one that the form sends
+other.addEventListener('change', event => {
+  if (event.target.name !== 'chosen') return;
+  const inputs = [...other.querySelectorAll('#tries input.form-control')];
+  inputs.forEach((input, i) => { if (String(i) === event.target.value) input.name = 'said'; else input.removeAttribute('name'); });
+});
+
+comparing.addEventListener('click', async event => {
+  const restoring = event.target.closest('[data-restore]');
+  if (!restoring) return;
+  const state = await change(restoring.dataset.restore);
+  if (state) { take(state); comparing.close(); say('Restored. The state before it is among the versions.'); }
+});
+
+document.addEventListener('logophon:respell', async event => {
+  await openPanel('readings');
+  const form = document.getElementById('add-reading');
+  form.elements.written.value = event.detail.written;
+  form.dataset.cue = event.detail.cue;
+  const said = other.querySelector('#tries input.form-control');
+  said.value = event.detail.said;
+  said.focus();
+});
+
+document.addEventListener('keydown', event => {
+  if ((event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'f') {
+    event.preventDefault();
+    openPanel('find').then(() => document.getElementById('what')?.focus());
+  }
+});
+

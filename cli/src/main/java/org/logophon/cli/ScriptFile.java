@@ -1,0 +1,64 @@
+package org.logophon.cli;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.Opened;
+import org.logophon.script.CueNumbers;
+import org.logophon.script.FrozenNumbers;
+import org.logophon.script.HandCuts;
+import org.logophon.script.Script;
+import org.logophon.script.Splitting;
+
+/**
+ * A script read from a file.
+ *
+ * @param name    file name without its ending
+ * @param numbers of its cues
+ * @param remarks what was left out or assumed, as sentences
+ */
+public record ScriptFile(String name, Script script, List<String> numbers, List<String> remarks) {
+
+    /** @throws InputUnusable with a sentence when the file is missing, no script, or holds no cue */
+    public static ScriptFile read(Path path, Splitting asked, CueNumbers numbering, String language) throws IOException {
+        if (!Files.isRegularFile(path)) {
+            throw new InputUnusable(path + " is no file. Give the path of a script.");
+        }
+        if (Files.size(path) > Documents.MOST_BYTES) {
+            throw new InputUnusable(path + " is over " + (Documents.MOST_BYTES >> 20) + " MB, which no script is. Give a text file.");
+        }
+        Opened opened;
+        try {
+            opened = Documents.open(path.getFileName().toString(), Files.readAllBytes(path), Map.of());
+        } catch (DocumentUnusable bad) {
+            throw new InputUnusable(bad.getMessage());
+        }
+        Splitting splitting = opened.cueByCue() ? Splitting.DEFAULT : asked;
+        Script script = Script.parse(opened.script(), splitting, HandCuts.NONE, language);
+        if (script.cues().isEmpty()) {
+            throw new InputUnusable(path + " has nothing to speak. Write at least one line that is no heading and no note.");
+        }
+        List<String> remarks = new ArrayList<>(opened.skipped());
+        List<String> numbers = numbers(opened, script, numbering);
+        script.forced().forEach(cue -> remarks.add("Cue " + numbers.get(cue) + " ends inside a sentence: the whole sentence is over the size of a cue."));
+        return new ScriptFile(opened.name(), script, numbers, remarks);
+    }
+
+    private static List<String> numbers(Opened opened, Script script, CueNumbers numbering) {
+        List<String> given = new ArrayList<>();
+        Set<String> used = new HashSet<>();
+        for (int i = 0; i < script.cues().size(); i++) {
+            String number = opened.numbers().size() == script.cues().size() ? opened.numbers().get(i) : null;
+            given.add(opened.numbers().isEmpty() ? numbering.at(i) : number);
+            used.add(given.get(i));
+        }
+        return new FrozenNumbers(numbering, used).complete(given);
+    }
+}

@@ -1,0 +1,94 @@
+package org.logophon.cli;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.logophon.reading.ReadingList;
+import org.logophon.reading.ReadingsFile;
+import org.logophon.script.CueNumbers;
+import org.logophon.script.Splitting;
+import org.logophon.speech.EspeakVoices;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/** What narrating and checking a script have in common: how it is split, numbered, cast and read. */
+public final class ScriptOptions {
+
+    @Spec(Spec.Target.MIXEE)
+    private CommandSpec spec;
+    @Option(names = "--voice", paramLabel = "ID", defaultValue = EspeakVoices.DEFAULT_ID,
+            description = "Voice of every role that --cast doesn't name (${DEFAULT-VALUE}).")
+    private String voice;
+    @Option(names = "--cast", paramLabel = "ROLE=ID", description = "Voice of a role; repeatable.")
+    private Map<String, String> cast = new LinkedHashMap<>();
+    @Option(names = "--split", paramLabel = "WAY", defaultValue = "blank-line",
+            description = "Where a cue ends: blank-line, two-blank-lines, line, sentence, heading, divider, characters:N, words:N or seconds:N (${DEFAULT-VALUE}).")
+    private String split;
+    @Option(names = "--number-from", paramLabel = "N", defaultValue = "10", description = "First cue number (${DEFAULT-VALUE}).")
+    private int numberFrom;
+    @Option(names = "--number-step", paramLabel = "N", defaultValue = "10", description = "Step between numbers (${DEFAULT-VALUE}).")
+    private int numberStep;
+    @Option(names = "--number-width", paramLabel = "N", defaultValue = "3", description = "Digits at least (${DEFAULT-VALUE}).")
+    private int numberWidth;
+    @Option(names = "--readings", paramLabel = "FILE", description = "Readings, CSV or PLS 1.0; repeatable, the first overrides.")
+    private List<Path> readings = new ArrayList<>();
+
+    public CueNumbers numbers() {
+        return usage(() -> new CueNumbers(numberFrom, numberStep, numberWidth, ""));
+    }
+
+    public Splitting splitting() {
+        return usage(() -> Splitting.parse(split));
+    }
+
+    /** Role in lower case to voice. */
+    public Map<String, Voice> cast() {
+        Map<String, Voice> voices = new LinkedHashMap<>();
+        cast.forEach((role, id) -> voices.put(role.toLowerCase(Locale.ROOT), find(id)));
+        return voices;
+    }
+
+    public Voice voice() {
+        return find(voice);
+    }
+
+    /** @param warnings gets what could not be taken from the files */
+    public ReadingList readings(List<String> warnings) throws IOException {
+        List<List<org.logophon.reading.Reading>> lists = new ArrayList<>();
+        for (Path file : readings) {
+            try {
+                ReadingsFile read = ReadingsFile.read(Files.readString(file, StandardCharsets.UTF_8));
+                read.skipped().forEach(sentence -> warnings.add(file + ": " + sentence));
+                lists.add(read.readings());
+            } catch (IllegalArgumentException bad) {
+                throw new InputUnusable(file + ": " + bad.getMessage());
+            } catch (java.nio.charset.CharacterCodingException notText) {
+                throw new InputUnusable(file + " is not in UTF-8. Save it as plain text in UTF-8.");
+            }
+        }
+        return new ReadingList(lists);
+    }
+
+    private Voice find(String id) {
+        VoiceCatalogue catalogue = EspeakVoices.catalogue();
+        return catalogue.find(id).orElseThrow(() -> new ParameterException(spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
+    }
+
+    private <T> T usage(java.util.function.Supplier<T> value) {
+        try {
+            return value.get();
+        } catch (IllegalArgumentException bad) {
+            throw new ParameterException(spec.commandLine(), bad.getMessage());
+        }
+    }
+}

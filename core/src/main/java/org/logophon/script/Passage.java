@@ -1,0 +1,87 @@
+package org.logophon.script;
+
+import com.ibm.icu.text.Normalizer2;
+import java.util.Arrays;
+
+/**
+ * Words to speak, on one line and in NFC, with the way back to the source.
+ *
+ * @param text   single spaces between words
+ * @param places for each character of the text its UTF-16 index in the source
+ */
+record Passage(String text, int[] places) {
+
+    static final Passage EMPTY = new Passage("", new int[0]);
+
+    /** A stretch of one line of the source; runs of white space become one space. */
+    static Passage of(String source, int start, int end) {
+        Normalizer2 nfc = Normalizer2.getNFCInstance();
+        StringBuilder text = new StringBuilder(end - start);
+        int[] places = new int[Math.max(16, end - start)];
+        boolean space = false;
+        for (int i = start; i < end; ) {
+            int next = i + Character.charCount(source.codePointAt(i));
+            if (Character.isWhitespace(source.codePointAt(i)) || source.codePointAt(i) == '\uFEFF') {
+                space = !text.isEmpty();
+                i = next;
+                continue;
+            }
+            while (next < end && !nfc.hasBoundaryBefore(source.codePointAt(next))) {
+                next += Character.charCount(source.codePointAt(next));
+            }
+            String piece = nfc.normalize(source.substring(i, next));
+            String added = space ? " " + piece : piece;
+            if (text.length() + added.length() > places.length) {
+                places = Arrays.copyOf(places, 2 * places.length + added.length());
+            }
+            Arrays.fill(places, text.length(), text.length() + added.length(), i);
+            text.append(added);
+            space = false;
+            i = next;
+        }
+        return new Passage(text.toString(), Arrays.copyOf(places, text.length()));
+    }
+
+    boolean isEmpty() {
+        return text.isEmpty();
+    }
+
+    /** Both, with a space between. */
+    Passage then(Passage next) {
+        if (isEmpty() || next.isEmpty()) {
+            return isEmpty() ? next : this;
+        }
+        int[] all = Arrays.copyOf(places, text.length() + 1 + next.text.length());
+        all[text.length()] = next.places[0];
+        System.arraycopy(next.places, 0, all, text.length() + 1, next.text.length());
+        return new Passage(text + " " + next.text, all);
+    }
+
+    /** A stretch of it without spaces at its ends. */
+    Passage cut(int from, int to) {
+        int start = from;
+        int end = to;
+        while (start < end && text.charAt(start) == ' ') {
+            start++;
+        }
+        while (end > start && text.charAt(end - 1) == ' ') {
+            end--;
+        }
+        return new Passage(text.substring(start, end), Arrays.copyOfRange(places, start, end));
+    }
+
+    /** The first character at or after a place of the source; the length when there is none. */
+    int at(int place) {
+        int low = 0;
+        int high = places.length;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (places[middle] < place) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+}

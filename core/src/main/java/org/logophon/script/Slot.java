@@ -1,0 +1,16 @@
+package org.logophon.script;
+
+/**
+ * The time that the picture leaves for a cue.
+ *
+ * @param inMillis  from the start of the picture
+ * @param outMillis after {@code inMillis}
+ */
+public record Slot(int inMillis, int outMillis) {
+
+    public Slot {
+        if (inMillis < 0 || outMillis <= inMillis) {
+            throw new IllegalArgumentException("A slot ends after it starts, and neither before the picture.");
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package org.logophon.documents;
+
+import java.util.List;
+import org.logophon.script.Slot;
+
+/**
+ * A document as the script it becomes.
+ *
+ * @param name    of the file, without its ending
+ * @param format  as people read it: "Word document"
+ * @param script  script text
+ * @param slots   for each cue in turn its slot or null; empty when the format has none
+ * @param numbers for each cue in turn its number or null; empty when the format has none
+ * @param skipped what was left out or guessed, as sentences
+ * @param columns for CSV what each column was taken as; else empty
+ */
+public record Opened(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns) {
+
+    /**
+     * A column of a CSV file.
+     *
+     * @param takenAs number, role, text, in, out, or empty for left out
+     */
+    public record Column(int index, String header, String takenAs) {
+    }
+
+    static Opened ofText(String name, String format, String script, List<String> skipped) {
+        return new Opened(name, format, script, List.of(), List.of(), List.copyOf(skipped), List.of());
+    }
+
+    /** True when each paragraph is a cue of its own and must stay so. */
+    public boolean cueByCue() {
+        return !slots.isEmpty() || !numbers.isEmpty();
+    }
+}
