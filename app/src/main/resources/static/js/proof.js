@@ -15,6 +15,7 @@ const PLURALS = { UNKNOWN_WORD: 'In no dictionary', HOMOGRAPH: 'Two pronunciatio
 const MOST_CARDS = 150;
 let findings = [];
 let dismissed = 0;
+let right = 0;
 let showRight = false;
 let wanted = 0;
 let painted = () => {};
@@ -26,9 +27,10 @@ const titled = finding => PLURALS[finding.kind] ?? `${finding.title[0].toUpperCa
 /** Asks for the findings of the text as it was last saved. */
 export async function proof() {
   const asked = ++wanted;
-  const { status, body } = await ask('GET', `/projects/${project}/proof`);
+  const { status, body } = await ask('GET', `/projects/${project}/proof${showRight ? '?all=true' : ''}`);
   if (status !== 200 || asked !== wanted) return;
   dismissed = body.dismissed;
+  right = body.right;
   findings = body.findings.map(f => ({ ...f, look: look(f.kind) }));
   if (body.version === script.version) mark();
   show();
@@ -42,15 +44,15 @@ function mark() {
 
 function show() {
   const open = findings.filter(f => !f.right);
-  const right = findings.length - open.length;
-  count.textContent = open.length;
-  none.hidden = open.length > 0;
+  const stuck = problems();
+  count.textContent = open.length + stuck.length;
+  none.hidden = open.length + stuck.length > 0;
   const groups = new Map();
   for (const finding of showRight ? findings : open) {
     if (!groups.has(finding.kind)) groups.set(finding.kind, []);
     groups.get(finding.kind).push(finding);
   }
-  const parts = [];
+  const parts = stuck.map(stuckCard);
   let cards = 0;
   for (const all of groups.values()) {
     const head = element('div', 'kindhead');
@@ -69,13 +71,29 @@ function show() {
   const foot = element('div', 'row-of-buttons mt-3');
   const takable = open.filter(f => f.suggestions.length && f.kind !== 'LANGUAGE');
   if (takable.length) foot.append(button('btn btn-sea', `Take all the suggestions, ${takable.length}`, () => takeItems(takable.map(f => item(f, f.suggestions[0])))));
-  if (right) foot.append(button('btn-quiet', showRight ? 'Only what needs a look' : `Show also ${right} said right`, () => { showRight = !showRight; show(); }));
+  if (right) foot.append(button('btn-quiet', showRight ? 'Only what needs a look' : `Show also ${right} said right`, () => { showRight = !showRight; proof(); }));
   if (dismissed) foot.append(button('btn-quiet', `Show again ${dismissed} left alone`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
   parts.push(foot);
   const focused = list.contains(document.activeElement) ? [...list.querySelectorAll('button')].indexOf(document.activeElement) : -1;
   list.replaceChildren(...parts);
   // whoever works through the list by keyboard goes on where they were
   if (focused >= 0) { const all = list.querySelectorAll('button'); all[Math.min(focused, all.length - 1)]?.focus(); }
+}
+
+/** What keeps cues from being rendered and is no matter of words: one entry a sentence, with the cues that it holds for. */
+function problems() {
+  const bySentence = new Map();
+  for (const cue of script.state?.cues ?? []) {
+    if (cue.problem && !findings.some(f => f.kind === 'OVER_LIMIT' && f.cue === cue.id)) bySentence.set(cue.problem, [...(bySentence.get(cue.problem) ?? []), cue]);
+  }
+  return [...bySentence.values()];
+}
+
+function stuckCard(cues) {
+  const box = element('div', 'finding');
+  box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.focus(); area.setSelectionRange(cues[0].start, cues[0].end); area.dispatchEvent(new Event('logophon:reveal')); }));
+  box.append(element('p', '', cues[0].problem));
+  return box;
 }
 
 function button(className, text, act, label) {

@@ -22,6 +22,7 @@ export async function openPanel(name) {
   });
   proofPanel.hidden = name !== 'proof';
   other.hidden = name === 'proof';
+  other.replaceChildren();
   if (name !== 'proof') await htmx.ajax('GET', `/projects/${project}/${name}`, { target: '#other' });
 }
 

@@ -7,9 +7,9 @@ export const project = page.dataset.project;
 export const area = document.getElementById('script');
 const saved = document.getElementById('saved');
 const conflict = document.getElementById('conflict');
-const SAVE_AFTER_MS = 350;
+const SAVE_AFTER_MS = 200;
 
-export const script = { version: Number(page.dataset.version), saved: area.value, state: null, findings: [] };
+export const script = { version: Number(page.dataset.version), saved: area.defaultValue, state: null, findings: [] };
 let waiting = null;
 let saving = null;
 let theirs = null;
@@ -23,7 +23,7 @@ export const unsaved = () => area.value !== script.saved;
 
 /** Takes a state from the server; a text in it replaces the page's own, and the caret stays where it was. */
 export function take(state) {
-  const head = new CustomEvent('logophon:saved');
+  const first = script.state === null;
   if (state.text !== null && state.text !== undefined && state.text !== area.value) {
     const caret = place(area.selectionStart, area.value, state.text);
     area.value = state.text;
@@ -34,7 +34,8 @@ export function take(state) {
   script.version = state.version;
   saved.textContent = unsaved() ? 'saving…' : state.saved > 1 ? `saved · ${state.saved} versions` : 'saved';
   tell(state);
-  document.dispatchEvent(head);
+  // the first state is what the page came with: nothing around the script has to follow it
+  if (!first || state.report) document.dispatchEvent(new CustomEvent('logophon:saved'));
 }
 
 /** Where a place of one text is in another that differs in one stretch. */
@@ -131,5 +132,7 @@ document.getElementById('keep-both').addEventListener('click', async () => {
 /** The first state; what is older than the text is dropped. */
 export async function begin() {
   const { status, body } = await ask('GET', `/projects/${project}/script`);
+  // words typed before this script had loaded are words too
+  if (unsaved()) later();
   if (status !== 200) say(body.sentence); else if (!script.state && body.version === script.version) take(body);
 }

@@ -124,7 +124,7 @@ final class Server {
         return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path)).header("Accept", "text/html, application/json");
     }
 
-    private String token() {
+    String token() {
         return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
     }
 }

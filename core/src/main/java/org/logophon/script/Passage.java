@@ -11,15 +11,30 @@ import java.util.Arrays;
  */
 record Passage(String text, int[] places) {
 
+    /** U+0300, the first of the combining marks. */
+    private static final char FIRST_MARK = 0x300;
+
     static final Passage EMPTY = new Passage("", new int[0]);
 
     /** A stretch of one line of the source; runs of white space become one space. */
     static Passage of(String source, int start, int end) {
         Normalizer2 nfc = Normalizer2.getNFCInstance();
         StringBuilder text = new StringBuilder(end - start);
-        int[] places = new int[Math.max(16, end - start)];
+        int[] places = new int[Math.max(16, end - start + 2)];
         boolean space = false;
         for (int i = start; i < end; ) {
+            char plain = source.charAt(i);
+            if (plain > ' ' && plain < 0x7F && (i + 1 == end || source.charAt(i + 1) < FIRST_MARK) && text.length() + 1 < places.length) {
+                // most of a script: a character that is its own NFC, with no mark to join it
+                if (space) {
+                    places[text.length()] = i;
+                    text.append(' ');
+                    space = false;
+                }
+                places[text.length()] = i++;
+                text.append(plain);
+                continue;
+            }
             int next = i + Character.charCount(source.codePointAt(i));
             if (Character.isWhitespace(source.codePointAt(i)) || source.codePointAt(i) == '\uFEFF') {
                 space = !text.isEmpty();

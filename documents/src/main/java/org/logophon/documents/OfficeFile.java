@@ -16,6 +16,7 @@ import org.apache.tika.metadata.Metadata;
 import org.apache.tika.parser.ParseContext;
 import org.apache.tika.parser.Parser;
 import org.apache.tika.parser.microsoft.OfficeParser;
+import org.apache.tika.parser.microsoft.OfficeParserConfig;
 import org.apache.tika.parser.microsoft.ooxml.OOXMLParser;
 import org.apache.tika.parser.microsoft.rtf.RTFParser;
 import org.apache.tika.parser.odf.OpenDocumentParser;
@@ -43,7 +44,9 @@ final class OfficeFile {
             return thread;
         });
         Future<?> work = one.submit(() -> {
-            format.parser().parse(new ByteArrayInputStream(bytes), handler, new Metadata(), new ParseContext());
+            ParseContext context = new ParseContext();
+            context.set(OfficeParserConfig.class, bodyOnly());
+            format.parser().parse(new ByteArrayInputStream(bytes), handler, new Metadata(), context);
             return null;
         });
         try {
@@ -59,6 +62,14 @@ final class OfficeFile {
             one.shutdownNow();
         }
         return Opened.ofText(name, format.title(), handler.script(), handler.skipped());
+    }
+
+    private static OfficeParserConfig bodyOnly() {
+        OfficeParserConfig config = new OfficeParserConfig();
+        config.setIncludeHeadersAndFooters(false);
+        config.setIncludeDeletedContent(false);
+        config.setIncludeMoveFromContent(false);
+        return config;
     }
 
     private static DocumentUnusable unusable(String fileName, Format format, Throwable cause) {

@@ -37,7 +37,8 @@ final class ScriptText {
         // a line that would be read as a heading, a note or a name keeps its words behind the name of its role
         boolean mistaken = line.startsWith("#") || line.startsWith("//") || line.matches("-{3,}") || line.matches("\\p{Lu}[^:]{0,60}:.*");
         if (named || mistaken) {
-            text.append(name.isEmpty() ? Script.NARRATOR : name).append(": ");
+            // in capitals it is a name wherever it stands
+            text.append((name.isEmpty() ? Script.NARRATOR : name).toUpperCase(java.util.Locale.ROOT)).append(": ");
         }
         role = name.isEmpty() && !mistaken ? role : name.isEmpty() ? Script.NARRATOR : name;
         text.append(line);

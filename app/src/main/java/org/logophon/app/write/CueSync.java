@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.CueRepository.Placed;
@@ -27,11 +28,11 @@ import org.springframework.stereotype.Component;
 class CueSync {
 
     private final CueRepository cues;
-    private final PlaceMoves places;
+    private final PlaceMoves moves;
 
-    CueSync(CueRepository cues, PlaceMoves places) {
+    CueSync(CueRepository cues, PlaceMoves moves) {
         this.cues = cues;
-        this.places = places;
+        this.moves = moves;
     }
 
     /** @return what became of the cues */
@@ -46,15 +47,17 @@ class CueSync {
         List<String> numbers = numbers(project.id(), shape, continued);
         List<Placed> changed = new ArrayList<>();
         List<Placed> added = new ArrayList<>();
-        List<Placed> all = new ArrayList<>();
         Set<UUID> used = new HashSet<>();
         List<String> rewritten = new ArrayList<>();
+        // counting a new text takes a millisecond: a pasted script is counted on all cores
+        List<Placed> places = IntStream.range(0, after.size()).parallel().mapToObj(i -> {
+            Cue origin = continued[i] != null ? continued[i] : origins[i] >= 0 ? before.get(origins[i]) : null;
+            return placed(continued[i], origin, i, numbers.get(i), after.get(i), project.language());
+        }).toList();
         for (int i = 0; i < after.size(); i++) {
             Cue old = continued[i];
-            Cue origin = old != null ? old : origins[i] >= 0 ? before.get(origins[i]) : null;
-            Placed placed = placed(old, origin, i, numbers.get(i), after.get(i), project.language());
+            Placed placed = places.get(i);
             used.add(placed.id());
-            all.add(placed);
             if (old == null) {
                 added.add(placed);
             } else if (matched[i] < 0 || !same(old, placed)) {
@@ -68,7 +71,7 @@ class CueSync {
         cues.update(changed);
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
-        List<String> lost = places.move(project.id(), before, all, origins);
+        List<String> lost = moves.move(project.id(), before, places, origins);
         return new Report(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
                 gone.stream().map(cue -> new Report.Gone(cue.id(), cue.number(), cue.text())).toList(), lost);
     }

@@ -37,8 +37,13 @@ public class ScriptSaving {
         this.versions = versions;
     }
 
-    /** What a save did. @param version the script's now */
-    public record Saved(int version, Report report) {
+    /**
+     * What a save did.
+     *
+     * @param version the script's now
+     * @param script  parsed; null when nothing was saved
+     */
+    public record Saved(int version, Script script, Report report) {
     }
 
     /**
@@ -52,7 +57,7 @@ public class ScriptSaving {
         Project project = lock(id);
         String storable = storable(text);
         if (storable.equals(project.script())) {
-            return new Saved(project.scriptVersion(), Report.NOTHING);
+            return new Saved(project.scriptVersion(), null, Report.NOTHING);
         }
         check(project, version);
         HandCuts cuts = project.shape().cuts();
@@ -115,7 +120,7 @@ public class ScriptSaving {
         versions.add(id, version, new State(text, shape.cuts(), shape.splitting(), back, forward), script.cues().size(), what);
         Report report = cues.bring(project, script, shape);
         addRoles(id, script.roles());
-        return new Saved(version, report);
+        return new Saved(version, script, report);
     }
 
     private Project lock(UUID id) {

@@ -9,6 +9,7 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
+import org.logophon.direction.Effective;
 import org.logophon.estimate.Estimate;
 import org.logophon.estimate.ReferenceTime;
 import org.logophon.estimate.SpeakingRate;
@@ -59,10 +60,10 @@ class ShapeController {
         double longest = 0;
         List<Line> lines = new ArrayList<>();
         for (ScriptCue cue : script.cues()) {
-            double seconds = Estimate.seconds(cue.text().length(), ReferenceTime.seconds(cue.text(), project.language()), new SpeakingRate(1), 1);
+            double seconds = Estimate.seconds(cue.text().length(), ReferenceTime.seconds(cue.text(), project.language()), new SpeakingRate(1), Effective.of(project.direction()).paceFactor());
             longest = Math.max(longest, seconds);
             if (lines.size() < MOST_SHOWN) {
-                lines.add(new Line(cue.text().length() > 70 ? cue.text().substring(0, 68) + "…" : cue.text(), Durations.brief(seconds)));
+                lines.add(new Line(cue.text().length() > 160 ? cue.text().substring(0, 158) + "…" : cue.text(), Durations.brief(seconds)));
             }
         }
         List<String> forced = script.forced().stream().map(i -> "Cue " + project.shape().numbers().at(i) + " ends inside a sentence that is over the size.").toList();
@@ -73,7 +74,7 @@ class ShapeController {
     Object split(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit, @RequestParam int version) {
         Splitting splitting = splitting(way, limit);
         ScriptShape shape = projects.require(id).shape().with(splitting);
-        return states.of(id, saving.shape(id, shape, version, "New cue at " + splitting.way().title()).report());
+        return states.of(id, saving.shape(id, shape, version, "New cue at " + splitting.way().title()));
     }
 
     /** A cut at the word that stands at or after a place of the text. */
@@ -107,7 +108,7 @@ class ShapeController {
     }
 
     private Object change(UUID id, Project project, HandCuts cuts, int version, String what) {
-        return states.of(id, saving.shape(id, project.shape().with(cuts), version, what).report());
+        return states.of(id, saving.shape(id, project.shape().with(cuts), version, what));
     }
 
     @PostMapping("/numbers")
@@ -120,7 +121,7 @@ class ShapeController {
             throw new Refused("A prefix has up to 12 letters, figures, - or _.");
         }
         ScriptShape shape = projects.require(id).shape().with(new CueNumbers(start, step, width, prefix)).frozen(false);
-        return states.of(id, saving.shape(id, shape, version, "Numbered anew").report());
+        return states.of(id, saving.shape(id, shape, version, "Numbered anew"));
     }
 
     @PostMapping("/undo")

@@ -66,7 +66,7 @@ class WriteController {
     @GetMapping("/script")
     @ResponseBody
     Object state(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean text) {
-        return text ? states.withText(id, null) : states.of(id, null);
+        return text ? states.withText(id, null) : states.of(id);
     }
 
     @PutMapping("/script")
@@ -74,7 +74,7 @@ class WriteController {
     Object save(@PathVariable UUID id, @RequestBody Draft draft) {
         try {
             ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), "Typed");
-            return states.of(id, saved.report());
+            return states.of(id, saved);
         } catch (Stale stale) {
             Project theirs = projects.require(id);
             return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("sentence", stale.getMessage(),

@@ -34,6 +34,7 @@ public final class BenchCommand implements Callable<Integer> {
         try {
             rows.addAll(new RenderBench(folder).run());
             rows.add(new MeterBench(folder).run());
+            rows.add(new ScriptBench().run());
             if (server != null) {
                 rows.add(new EditBench(server).run());
             }

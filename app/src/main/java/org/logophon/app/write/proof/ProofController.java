@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Findings of a script, and what is done about them. */
@@ -40,7 +41,8 @@ class ProofController {
     record Choice(String act, String text, int at, String label) {
     }
 
-    record Findings(int version, List<Shown> findings, int dismissed) {
+    /** @param right how many are said as they should be; they are listed only when all are asked for */
+    record Findings(int version, List<Shown> findings, int right, int dismissed) {
     }
 
     /** What to do about findings of one version. */
@@ -51,10 +53,12 @@ class ProofController {
     record Dismiss(UUID cue, FindingKind kind, String text) {
     }
 
+    /** @param all true for what is said right too */
     @GetMapping
-    Findings findings(@PathVariable UUID id) {
+    Findings findings(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
         Proofing.Result result = proofing.of(id);
-        return new Findings(result.version(), result.found().stream().map(ProofController::shown).toList(), result.dismissed());
+        long right = result.found().stream().filter(found -> found.finding().right()).count();
+        return new Findings(result.version(), result.found().stream().filter(found -> all || !found.finding().right()).map(ProofController::shown).toList(), (int) right, result.dismissed());
     }
 
     private static Shown shown(Found found) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
@@ -75,13 +76,17 @@ class Proofing {
         Proof proof = new Proof(watched, new DetectedLanguage(), voices.all());
         List<Found> found = new ArrayList<>();
         int hidden = 0;
-        for (int i = 0; i < script.cues().size() && i < view.cues().size(); i++) {
+        int count = Math.min(script.cues().size(), view.cues().size());
+        List<List<Finding>> findings = IntStream.range(0, count).parallel().mapToObj(i -> {
+            CueView cue = view.cues().get(i);
+            String text = script.cues().get(i).text();
+            String language = cue.voice() == null ? view.project().language() : cue.voice().language();
+            return findings(proof, new Key(text, language, said.settled(cue.id(), text, language), watched));
+        }).toList();
+        for (int i = 0; i < count; i++) {
             CueView cue = view.cues().get(i);
             ScriptCue place = script.cues().get(i);
-            String language = cue.voice() == null ? view.project().language() : cue.voice().language();
-            Key key = new Key(place.text(), language, said.settled(cue.id(), place.text(), language), watched);
-            List<Finding> findings = remembered.computeIfAbsent(key, k -> proof.of(new CueToProof(k.text(), Words.of(k.text()), k.language(), ScriptCue.MOST_CHARACTERS, k.settled())));
-            for (Finding finding : findings) {
+            for (Finding finding : findings.get(i)) {
                 if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text())) || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
                     hidden++;
                 } else {
@@ -90,6 +95,16 @@ class Proofing {
             }
         }
         return new Result(view.project().scriptVersion(), found, hidden);
+    }
+
+    /** Two threads may find the same at once; that costs less than one waiting for the other. */
+    private List<Finding> findings(Proof proof, Key key) {
+        List<Finding> known = remembered.get(key);
+        if (known == null) {
+            known = proof.of(new CueToProof(key.text(), Words.of(key.text()), key.language(), ScriptCue.MOST_CHARACTERS, key.settled()));
+            remembered.put(key, known);
+        }
+        return known;
     }
 
     void dismiss(UUID project, UUID cue, FindingKind kind, String written) {

@@ -1,0 +1,135 @@
+package org.logophon.speech;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.logophon.direction.Effective;
+import org.logophon.estimate.ReferenceTime;
+import org.logophon.form.EngineHabits;
+import org.logophon.reading.As;
+import org.logophon.reading.Reading;
+import org.logophon.reading.ReadingList;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.render.Speech;
+import org.logophon.voice.Voice;
+
+/** What the core says of the engine, held against the engine: its habits, its times, its way with IPA. */
+class EngineAgreementTest {
+
+    private static WorkerPool pool;
+    private static Narrator narrator;
+
+    @BeforeAll
+    static void start() {
+        pool = new WorkerPool(2);
+        narrator = new Narrator(new EspeakEngine(pool));
+    }
+
+    @AfterAll
+    static void stop() {
+        pool.close();
+    }
+
+    private static Voice voice(String id) {
+        return EspeakVoices.catalogue().find(id).orElseThrow();
+    }
+
+    private static double seconds(String text, List<org.logophon.reading.Said> said, Voice voice) {
+        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(), Effective.NEUTRAL)).trimmed().sound().seconds();
+    }
+
+    /**
+     * The words that the engine would say sound as long as the form itself: within 6 % or 0.12 s, and 0.3 s for each "and" inside a
+     * number, which the engine says as a short "n" when it makes it of figures.
+     */
+    @Test
+    void theEngineSaysFormsInTheWordsThatAreShown() {
+        List<String> forms = List.of("2.3 t", "£38,500", "4:52", "1911", "1987", "12 W", "UV", "LED", "11:40", "3.5 km", "5kg", "25/12/2023", "2024-03-02", "4th", "XIV",
+                "example.com", "20 %", "H2O", "NATO", "$1.50", "1990s", "21°C", "1,000,000", "100 km/h", "1914–18", "3/4", "45 %", "Q&A", "MP4", "200 g");
+        List<String> off = new ArrayList<>();
+        Voice voice = voice("isla");
+        for (String form : forms) {
+            double written = seconds("We saw " + form + " there.", List.of(), voice);
+            String said = EngineHabits.say(form, "en-GB");
+            double shown = seconds("We saw " + said + " there.", List.of(), voice);
+            if (Math.abs(written - shown) > Math.max(0.12, 0.06 * written) + 0.3 * (said.split("(hundred|thousand) and ").length - 1)) {
+                off.add("%s: %.2f s, as “%s” %.2f s".formatted(form, written, said, shown));
+            }
+        }
+        assertThat(off).as("of " + forms.size()).hasSizeLessThanOrEqualTo(forms.size() / 10);
+    }
+
+    /**
+     * domain.md's tolerances for a measured voice: ±8 % a cue of five words or more, ±3 % over a project. Every English voice
+     * speaks twelve cues of a made-up text that the reference times were not fitted to; its factor is learnt from six of them.
+     */
+    @Test
+    void estimatesHoldForEveryEnglishVoice() throws IOException {
+        List<String> cues = cues();
+        int count = 0;
+        int within = 0;
+        double worstProject = 0;
+        for (Voice voice : EspeakVoices.catalogue().all()) {
+            if (!voice.language().startsWith("en") || voice.whispers()) {
+                continue;
+            }
+            double[] taken = new double[cues.size()];
+            double[] reference = new double[cues.size()];
+            double learntTaken = 0;
+            double learntReference = 0;
+            for (int i = 0; i < cues.size(); i++) {
+                taken[i] = seconds(cues.get(i), List.of(), voice);
+                reference[i] = ReferenceTime.seconds(cues.get(i), voice.language());
+                learntTaken += i % 2 == 0 ? taken[i] : 0;
+                learntReference += i % 2 == 0 ? reference[i] : 0;
+            }
+            double factor = learntTaken / learntReference;
+            double all = 0;
+            double allTaken = 0;
+            for (int i = 0; i < cues.size(); i++) {
+                count++;
+                within += Math.abs(reference[i] * factor - taken[i]) <= 0.08 * taken[i] ? 1 : 0;
+                all += reference[i] * factor;
+                allTaken += taken[i];
+            }
+            worstProject = Math.max(worstProject, Math.abs(all - allTaken) / allTaken);
+        }
+        assertThat(count).isGreaterThan(900);
+        System.out.printf("Estimates: %d of %d cues within 8 %%, the worst project off by %.1f %%%n", within, count, 100 * worstProject);
+        assertThat(within / (double) count).isGreaterThan(0.97);
+        assertThat(worstProject).isLessThan(0.03);
+    }
+
+    private static List<String> cues() throws IOException {
+        try (InputStream in = EngineAgreementTest.class.getResourceAsStream("estimate-cues.txt")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(line -> !line.isBlank()).toList();
+        }
+    }
+
+    @Test
+    void ipaIsSpoken() {
+        Voice voice = voice("isla");
+        String text = "Here is Skerrow Head.";
+        List<org.logophon.reading.Said> ipa = new ReadingList(List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", As.IPA, null, false)))).said(text, "en-GB");
+        List<org.logophon.reading.Said> words = new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
+        double asIpa = seconds(text, ipa, voice);
+        assertThat(asIpa).isCloseTo(seconds(text, words, voice), org.assertj.core.api.Assertions.within(0.15));
+        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(), Effective.NEUTRAL));
+        assertThat(speech.words()).hasSize(4);
+        assertThat(speech.words().get(3).startSample()).isGreaterThan(speech.words().get(2).startSample());
+    }
+
+    @Test
+    void aSignThatIsNoSoundIsASentence() {
+        List<org.logophon.reading.Said> odd = new ReadingList(List.of(List.of(new Reading("Skerrow", "sk☃", As.IPA, null, false)))).said("Skerrow.", "en-GB");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> seconds("Skerrow.", odd, voice("isla"))).hasMessageContaining("has a sign that this voice can't say");
+    }
+}
