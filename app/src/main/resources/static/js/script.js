@@ -135,4 +135,5 @@ export async function begin() {
   // words typed before this script had loaded are words too
   if (unsaved()) later();
   if (status !== 200) say(body.sentence); else if (!script.state && body.version === script.version) take(body);
+  page.dataset.ready = 'true';
 }

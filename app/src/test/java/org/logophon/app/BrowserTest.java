@@ -85,6 +85,7 @@ abstract class BrowserTest extends ApplicationTest {
 
     /** Pastes over the whole script, by the clipboard and the keyboard. */
     void paste(String script) {
+        assertThat(page.locator(".write[data-ready]")).isVisible();
         page.evaluate("text => navigator.clipboard.writeText(text)", script);
         page.locator("#script").focus();
         page.keyboard().press("Control+A");

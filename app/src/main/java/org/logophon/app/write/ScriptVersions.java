@@ -14,12 +14,12 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.zip.Deflater;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.logophon.app.project.CutColumn;
 import org.logophon.script.HandCuts;
 import org.logophon.script.Splitting;
-import org.logophon.script.Words;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -102,7 +102,14 @@ class ScriptVersions {
 
     /** Written words, near enough for a list: counting by the rules of Unicode would take longer than saving. */
     private static int count(String text) {
-        return text.length() < 20_000 ? Words.count(text) : text.strip().split("\\s+").length;
+        int words = 0;
+        boolean space = true;
+        for (int i = 0; i < text.length(); i++) {
+            boolean now = Character.isWhitespace(text.charAt(i));
+            words += space && !now ? 1 : 0;
+            space = now;
+        }
+        return words;
     }
 
     private OffsetDateTime now() {
@@ -111,7 +118,12 @@ class ScriptVersions {
 
     private static byte[] pack(String text) {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
-        try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
+        try (GZIPOutputStream out = new GZIPOutputStream(packed, 1 << 16) {
+            {
+                // a save waits for it: three quarters of the packing in a quarter of the time
+                def.setLevel(Deflater.BEST_SPEED);
+            }
+        }) {
             out.write(text.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
