@@ -83,3 +83,8 @@ insert into watch_word (id, avoid, instead, note, at) values
     (gen_random_uuid(), 'utilise', '{use}', 'plain words are easier to hear', now()),
     (gen_random_uuid(), 'in order to', '{to}', 'three words for one', now()),
     (gen_random_uuid(), 'very unique', '{unique}', 'there are no degrees of it', now());
+
+-- every save writes the whole text: the default compression would take most of its time
+alter table project alter column script set compression lz4;
+alter table script_version alter column packed set storage external;
+alter table script_draft alter column packed set storage external;

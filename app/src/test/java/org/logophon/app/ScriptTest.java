@@ -3,6 +3,7 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -128,6 +129,10 @@ class ScriptTest extends ApplicationTest {
 
     @Test
     void proofFindsAndTakingKeepsReadingsAndRewrites() {
+        // before a voice has spoken, time is told by characters alone
+        String spoken = server.project("A voice that has spoken", "The keeper lit the lamp at the top of the tower, and it burned all night. ".repeat(4));
+        server.post(spoken + "/render", Map.of("step", "WRITE"));
+        Server.await("the voice is measured", Duration.ofSeconds(60), () -> server.ready(spoken) == 1);
         String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] dusk");
         JsonNode findings = server.json(project + "/proof").get("findings");
         assertThat(findings).extracting(f -> f.get("kind").asString()).containsExactly("UNIT", "DOUBLED_WORD", "STAGE_DIRECTION", "MISSING_STOP");

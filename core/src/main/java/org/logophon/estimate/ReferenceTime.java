@@ -1,5 +1,6 @@
 package org.logophon.estimate;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -36,7 +37,12 @@ public final class ReferenceTime {
 
     /** Seconds of speech, pauses inside it included. @param language BCP 47 tag of the voice, or of the project */
     public static double seconds(String text, String language) {
-        String said = said(text, language);
+        return seconds(text, language, WrittenForms.in(language).find(text));
+    }
+
+    /** @param forms the text's written forms, found before */
+    public static double seconds(String text, String language, List<WrittenForm> forms) {
+        String said = said(text, language, forms);
         boolean english = language.startsWith("en");
         double seconds = START + stops(text);
         Matcher words = WORD.matcher(said);
@@ -48,10 +54,10 @@ public final class ReferenceTime {
     }
 
     /** Numbers and their like in the words that an engine finds for them. */
-    private static String said(String text, String language) {
+    private static String said(String text, String language, List<WrittenForm> forms) {
         StringBuilder said = new StringBuilder(text.length());
         int from = 0;
-        for (WrittenForm form : WrittenForms.in(language).find(text)) {
+        for (WrittenForm form : forms) {
             said.append(text, from, form.start()).append(' ').append(EngineHabits.say(text.substring(form.start(), form.end()), language)).append(' ');
             from = form.end();
         }

@@ -1,5 +1,6 @@
 package org.logophon.estimate;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -25,9 +26,14 @@ public final class Syllables {
 
     /** @param language BCP 47 tag that written forms are said in */
     public static int of(String text, String language) {
+        return of(text, language, WrittenForms.in(language).find(text));
+    }
+
+    /** @param forms the text's written forms, found before */
+    public static int of(String text, String language, List<WrittenForm> forms) {
         StringBuilder said = new StringBuilder(text.length());
         int from = 0;
-        for (WrittenForm form : WrittenForms.in(language).find(text)) {
+        for (WrittenForm form : forms) {
             said.append(text, from, form.start()).append(' ').append(form.said().get(0)).append(' ');
             from = form.end();
         }

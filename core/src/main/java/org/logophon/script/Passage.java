@@ -18,6 +18,31 @@ record Passage(String text, int[] places) {
 
     /** A stretch of one line of the source; runs of white space become one space. */
     static Passage of(String source, int start, int end) {
+        Passage plain = plain(source, start, end);
+        return plain != null ? plain : normalized(source, start, end);
+    }
+
+    /** A line as most are, with nothing to change: it is copied whole. @return null when it has more than plain words with single spaces */
+    private static Passage plain(String source, int start, int end) {
+        boolean space = true;
+        for (int i = start; i < end; i++) {
+            char c = source.charAt(i);
+            if (c < ' ' || c >= 0x7F || c == ' ' && space) {
+                return null;
+            }
+            space = c == ' ';
+        }
+        if (space) {
+            return null;
+        }
+        int[] places = new int[end - start];
+        for (int i = 0; i < places.length; i++) {
+            places[i] = start + i;
+        }
+        return new Passage(source.substring(start, end), places);
+    }
+
+    private static Passage normalized(String source, int start, int end) {
         Normalizer2 nfc = Normalizer2.getNFCInstance();
         StringBuilder text = new StringBuilder(end - start);
         int[] places = new int[Math.max(16, end - start + 2)];
@@ -81,6 +106,9 @@ record Passage(String text, int[] places) {
         }
         while (end > start && text.charAt(end - 1) == ' ') {
             end--;
+        }
+        if (start == 0 && end == text.length()) {
+            return this;
         }
         return new Passage(text.substring(start, end), Arrays.copyOfRange(places, start, end));
     }

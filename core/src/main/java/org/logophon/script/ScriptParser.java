@@ -51,11 +51,11 @@ final class ScriptParser {
         if (line.isBlank()) {
             closeParagraph();
             blanks++;
-        } else if (DIVIDER.matcher(line).matches()) {
+        } else if (isDivider(line)) {
             closeParagraph();
             blanks = Paragraph.APART;
             afterDivider = true;
-        } else if (HEADING.matcher(line).find()) {
+        } else if (isHeading(line)) {
             closeParagraph();
             blanks = Paragraph.APART;
             scene = title(line);
@@ -121,8 +121,7 @@ final class ScriptParser {
         boolean[] seen = {false, false, true};
         forEachLine(source, (start, end) -> {
             String line = source.substring(start, end);
-            boolean spoken = !line.isBlank() && !HEADING.matcher(line).find() && !isNote(line)
-                    && !DIVIDER.matcher(line).matches();
+            boolean spoken = !line.isBlank() && !isHeading(line) && !isNote(line) && !isDivider(line);
             if (spoken && seen[2]) {
                 var name = RoleName.at(line);
                 seen[1] |= name.isPresent() && (!seen[0] || name.get().capital());
@@ -131,6 +130,15 @@ final class ScriptParser {
             seen[2] = !spoken && !isNote(line);
         });
         return seen[1];
+    }
+
+    // a look at the first letter spares most lines the patterns
+    private static boolean isHeading(String line) {
+        return "# ".indexOf(line.charAt(0)) >= 0 && HEADING.matcher(line).find();
+    }
+
+    private static boolean isDivider(String line) {
+        return "- ".indexOf(line.charAt(0)) >= 0 && DIVIDER.matcher(line).matches();
     }
 
     private static boolean isNote(String line) {
@@ -145,12 +153,17 @@ final class ScriptParser {
         int start = 0;
         while (start < source.length()) {
             int end = start;
-            while (end < source.length() && "\n\r\u2028\u2029\u0085".indexOf(source.charAt(end)) < 0) {
+            while (end < source.length() && !endsLine(source.charAt(end))) {
                 end++;
             }
             reader.read(start, end);
             boolean pair = end + 1 < source.length() && source.charAt(end) == '\r' && source.charAt(end + 1) == '\n';
             start = end + (pair ? 2 : 1);
         }
+    }
+
+    /** Line ends of Unicode UAX #14, and NEL; nearly every character is told by the first comparison. */
+    private static boolean endsLine(char c) {
+        return c <= '\r' ? c == '\n' || c == '\r' : c >= 0x85 && (c == 0x85 || c == 0x2028 || c == 0x2029);
     }
 }

@@ -35,6 +35,13 @@ public class CueRepository {
 
     /** A cue with the place and number that a new split gives it. */
     public record Placed(UUID id, int position, String number, ScriptCue cue, int words, int syllables, double referenceSeconds, Direction direction, Slot slot) {
+
+        /** The cue as it is stored afterwards. @param old what it continues; null for a new one */
+        public Cue over(Cue old) {
+            return new Cue(id, position, number, cue.scene(), cue.role(), cue.text(), words, syllables, referenceSeconds, slot,
+                    old == null ? direction : old.direction(), old == null ? null : old.keptTake(), old == null ? null : old.keptRecipe(),
+                    old == null ? null : old.takeRecipe(), old == null ? null : old.keptSeconds(), old == null ? 0 : old.version());
+        }
     }
 
     public List<Cue> of(UUID project) {

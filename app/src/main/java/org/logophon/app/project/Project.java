@@ -21,6 +21,11 @@ public record Project(UUID id, String name, String language, Integer targetSecon
     /** 100,000 words and then some. */
     public static final int LONGEST_SCRIPT = 2_000_000;
 
+    /** The same with another script. */
+    public Project with(String text, ScriptShape otherShape, int version) {
+        return new Project(id, name, language, targetSeconds, text, version, otherShape, direction, directionVersion, targetLufs, namePattern, changedAt);
+    }
+
     public FinishSettings finish() {
         return FinishSettings.to(targetLufs);
     }

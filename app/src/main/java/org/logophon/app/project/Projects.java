@@ -62,7 +62,8 @@ public class Projects {
         return view(require(project), List.of(found)).cues().get(0);
     }
 
-    private ProjectView view(Project project, List<Cue> found) {
+    /** @param found the project's cues, or some of them, as they were just read or saved */
+    public ProjectView view(Project project, List<Cue> found) {
         List<Role> cast = roles.of(project.id());
         Map<String, Role> byName = new HashMap<>();
         cast.forEach(role -> byName.put(key(role.name()), role));

@@ -16,10 +16,13 @@ import org.logophon.app.project.ScriptShape;
 import org.logophon.direction.Direction;
 import org.logophon.estimate.ReferenceTime;
 import org.logophon.estimate.Syllables;
+import org.logophon.form.WrittenForm;
+import org.logophon.form.WrittenForms;
 import org.logophon.script.CueMatch;
 import org.logophon.script.FrozenNumbers;
 import org.logophon.script.Script;
 import org.logophon.script.ScriptCue;
+import org.logophon.script.Slot;
 import org.logophon.script.Words;
 import org.springframework.stereotype.Component;
 
@@ -35,8 +38,11 @@ class CueSync {
         this.moves = moves;
     }
 
-    /** @return what became of the cues */
-    Report bring(Project project, Script script, ScriptShape shape) {
+    /** What became of the cues, and the cues as they are now. */
+    record Brought(Report report, List<Cue> cues) {
+    }
+
+    Brought bring(Project project, Script script, ScriptShape shape) {
         List<Cue> before = cues.of(project.id());
         List<ScriptCue> after = script.cues();
         List<String> oldTexts = before.stream().map(Cue::text).toList();
@@ -72,8 +78,9 @@ class CueSync {
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
         List<String> lost = moves.move(project.id(), before, places, origins);
-        return new Report(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
-                gone.stream().map(cue -> new Report.Gone(cue.id(), cue.number(), cue.text())).toList(), lost);
+        List<Cue> now = IntStream.range(0, places.size()).mapToObj(i -> places.get(i).over(continued[i])).toList();
+        return new Brought(new Report(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
+                gone.stream().map(cue -> new Report.Gone(cue.id(), cue.number(), cue.text())).toList(), lost), now);
     }
 
     /** The old cue that each new one continues; one that left earlier comes back with the same words: pasted again, or an undo. */
@@ -107,11 +114,15 @@ class CueSync {
 
     /** Words and sounds are counted once for each text: counting is what an edit of a long script would spend its time on. */
     private static Placed placed(Cue old, Cue origin, int position, String number, ScriptCue cue, String language) {
-        boolean counted = old != null && old.text().equals(cue.text()) && old.referenceSeconds() > 0;
         UUID id = old == null ? UUID.randomUUID() : old.id();
         Direction direction = origin == null ? Direction.NONE : origin.direction();
-        return new Placed(id, position, number, cue, counted ? old.words() : Words.count(cue.text()), counted ? old.syllables() : Syllables.of(cue.text(), language),
-                counted ? old.referenceSeconds() : ReferenceTime.seconds(cue.text(), language), direction, old == null ? null : old.slot());
+        Slot slot = old == null ? null : old.slot();
+        String text = cue.text();
+        if (old != null && old.text().equals(text) && old.referenceSeconds() > 0) {
+            return new Placed(id, position, number, cue, old.words(), old.syllables(), old.referenceSeconds(), direction, slot);
+        }
+        List<WrittenForm> forms = WrittenForms.in(language).find(text);
+        return new Placed(id, position, number, cue, Words.count(text), Syllables.of(text, language, forms), ReferenceTime.seconds(text, language, forms), direction, slot);
     }
 
     private static boolean same(Cue old, Placed placed) {

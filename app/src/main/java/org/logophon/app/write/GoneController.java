@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
@@ -21,11 +22,13 @@ import org.springframework.web.bind.annotation.RestController;
 class GoneController {
 
     private final Projects projects;
+    private final ParsedScripts scripts;
     private final CueRepository cues;
     private final ScriptSaving saving;
     private final ScriptStates states;
 
-    GoneController(Projects projects, CueRepository cues, ScriptSaving saving, ScriptStates states) {
+    GoneController(Projects projects, CueRepository cues, ScriptSaving saving, ScriptStates states, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.cues = cues;
         this.saving = saving;
@@ -37,7 +40,7 @@ class GoneController {
         Cue gone = cues.removed(id).stream().filter(c -> c.id().equals(cue)).findFirst().orElseThrow(() ->
                 new NotFound("This cue is back in the script already."));
         Project project = projects.require(id);
-        List<ScriptCue> now = Script.parse(project.script(), project.shape().splitting(), project.shape().cuts(), project.language()).cues();
+        List<ScriptCue> now = scripts.of(project).cues();
         int after = Math.min(gone.position(), now.size()) - 1;
         String role = after >= 0 ? now.get(after).role() : "";
         String name = gone.role().equals(role) || after < 0 && gone.role().equals(Script.NARRATOR) ? "" : gone.role() + ": ";

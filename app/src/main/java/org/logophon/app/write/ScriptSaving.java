@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import org.logophon.app.project.Cue;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Role;
@@ -26,11 +28,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class ScriptSaving {
 
     private final ProjectRepository projects;
+    private final ParsedScripts scripts;
     private final CueSync cues;
     private final RoleRepository roles;
     private final ScriptVersions versions;
 
-    ScriptSaving(ProjectRepository projects, CueSync cues, RoleRepository roles, ScriptVersions versions) {
+    ScriptSaving(ProjectRepository projects, CueSync cues, RoleRepository roles, ScriptVersions versions, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.cues = cues;
         this.roles = roles;
@@ -40,10 +44,10 @@ public class ScriptSaving {
     /**
      * What a save did.
      *
-     * @param version the script's now
-     * @param script  parsed; null when nothing was saved
+     * @param project with the script as it is now
+     * @param cues    as they are now; null when nothing was saved
      */
-    public record Saved(int version, Script script, Report report) {
+    public record Saved(Project project, List<Cue> cues, Report report) {
     }
 
     /**
@@ -57,7 +61,7 @@ public class ScriptSaving {
         Project project = lock(id);
         String storable = storable(text);
         if (storable.equals(project.script())) {
-            return new Saved(project.scriptVersion(), null, Report.NOTHING);
+            return new Saved(project, null, Report.NOTHING);
         }
         check(project, version);
         HandCuts cuts = project.shape().cuts();
@@ -115,12 +119,12 @@ public class ScriptSaving {
             // the state before the first one that was kept
             versions.add(id, project.scriptVersion(), new State(project.script(), project.shape().cuts(), project.shape().splitting(), null, null), 0, "Before");
         }
-        Script script = Script.parse(text, shape.splitting(), shape.cuts(), project.language());
+        Script script = scripts.of(text, shape, project.language());
         projects.saveScript(id, text, shape, version);
         versions.add(id, version, new State(text, shape.cuts(), shape.splitting(), back, forward), script.cues().size(), what);
-        Report report = cues.bring(project, script, shape);
+        CueSync.Brought brought = cues.bring(project, script, shape);
         addRoles(id, script.roles());
-        return new Saved(version, script, report);
+        return new Saved(project.with(text, shape, version), brought.cues(), brought.report());
     }
 
     private Project lock(UUID id) {

@@ -37,11 +37,6 @@ record ScriptState(int version, String text, List<MarginCue> cues, List<Span> sc
                      Double slot, String state, String problem) {
     }
 
-    static Script parse(ProjectView view) {
-        ScriptShape shape = view.project().shape();
-        return Script.parse(view.project().script(), shape.splitting(), shape.cuts(), view.project().language());
-    }
-
     static ScriptState of(ProjectView view, Script script, Report report, boolean withText, ScriptVersions.Line line, int saved) {
         ScriptShape shape = view.project().shape();
         List<MarginCue> margin = new ArrayList<>();

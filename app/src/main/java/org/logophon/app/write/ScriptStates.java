@@ -1,9 +1,9 @@
 package org.logophon.app.write;
 
 import java.util.UUID;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.script.Script;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the page shows of a script. */
@@ -12,29 +12,31 @@ public class ScriptStates {
 
     private final Projects projects;
     private final ScriptVersions versions;
+    private final ParsedScripts scripts;
 
-    ScriptStates(Projects projects, ScriptVersions versions) {
+    ScriptStates(Projects projects, ScriptVersions versions, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.versions = versions;
     }
 
     /** After a change that the page made itself: it has the text. */
     Object of(UUID id, ScriptSaving.Saved saved) {
-        return state(id, saved.script(), saved.report(), false);
+        return saved.cues() == null ? of(id) : state(projects.view(saved.project(), saved.cues()), saved.report(), false);
     }
 
     /** As it stands. */
     Object of(UUID id) {
-        return state(id, null, null, false);
+        return state(projects.view(id), null, false);
     }
 
     /** After a change that was made here. */
     public Object withText(UUID id, Report report) {
-        return state(id, null, report, true);
+        return state(projects.view(id), report, true);
     }
 
-    private ScriptState state(UUID id, Script parsed, Report report, boolean withText) {
-        ProjectView view = projects.view(id);
-        return ScriptState.of(view, parsed == null ? ScriptState.parse(view) : parsed, report, withText, versions.line(id, view.project().scriptVersion()).orElse(null), versions.count(id));
+    private ScriptState state(ProjectView view, Report report, boolean withText) {
+        UUID id = view.id();
+        return ScriptState.of(view, scripts.of(view.project()), report, withText, versions.line(id, view.project().scriptVersion()).orElse(null), versions.count(id));
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
@@ -33,11 +34,13 @@ class ShapeController {
     private static final int MOST_SHOWN = 60;
 
     private final Projects projects;
+    private final ParsedScripts scripts;
     private final ScriptSaving saving;
     private final ScriptStates states;
     private final DeliveredOnce delivered;
 
-    ShapeController(Projects projects, ScriptSaving saving, ScriptStates states, DeliveredOnce delivered) {
+    ShapeController(Projects projects, ScriptSaving saving, ScriptStates states, DeliveredOnce delivered, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.saving = saving;
         this.states = states;
@@ -56,7 +59,7 @@ class ShapeController {
     Preview preview(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit) {
         ProjectView view = projects.view(id);
         Project project = view.project();
-        Script script = Script.parse(project.script(), splitting(way, limit), project.shape().cuts(), project.language());
+        Script script = scripts.of(project.script(), project.shape().with(splitting(way, limit)), project.language());
         double longest = 0;
         List<Line> lines = new ArrayList<>();
         for (ScriptCue cue : script.cues()) {
@@ -81,7 +84,7 @@ class ShapeController {
     @PostMapping("/cut")
     Object cut(@PathVariable UUID id, @RequestParam int place, @RequestParam int version) {
         ProjectView view = projects.view(id);
-        Script script = ScriptState.parse(view);
+        Script script = scripts.of(view.project());
         ScriptCue cue = script.cues().stream().filter(c -> c.sourceAt(0) < place && place < c.end()).findFirst().orElseThrow(() ->
                 new Refused("There is nothing to split here. Put the caret before a word inside a cue."));
         int word = cue.words().stream().map(w -> cue.sourceAt(w.start())).filter(p -> p >= place).findFirst().orElseThrow(() ->
@@ -93,7 +96,7 @@ class ShapeController {
     @PostMapping("/join")
     Object join(@PathVariable UUID id, @RequestParam int place, @RequestParam int version) {
         ProjectView view = projects.view(id);
-        List<ScriptCue> cues = ScriptState.parse(view).cues();
+        List<ScriptCue> cues = scripts.of(view.project()).cues();
         for (int i = 1; i < cues.size(); i++) {
             ScriptCue cue = cues.get(i);
             if (cue.start() <= place && place <= cue.end()) {

@@ -9,11 +9,11 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
-import org.logophon.app.project.ScriptShape;
 import org.logophon.app.write.proof.DismissedRepository.Dismissed;
 import org.logophon.proof.CueToProof;
 import org.logophon.proof.DetectedLanguage;
@@ -35,6 +35,7 @@ class Proofing {
     private static final int MOST_REMEMBERED = 20_000;
 
     private final Projects projects;
+    private final ParsedScripts scripts;
     private final ReadingRepository readings;
     private final WatchRepository watch;
     private final DismissedRepository dismissed;
@@ -46,7 +47,8 @@ class Proofing {
         }
     });
 
-    Proofing(Projects projects, ReadingRepository readings, WatchRepository watch, DismissedRepository dismissed, VoiceCatalogue voices) {
+    Proofing(Projects projects, ReadingRepository readings, WatchRepository watch, DismissedRepository dismissed, VoiceCatalogue voices, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.readings = readings;
         this.watch = watch;
@@ -68,8 +70,7 @@ class Proofing {
 
     Result of(UUID id) {
         ProjectView view = projects.view(id);
-        ScriptShape shape = view.project().shape();
-        Script script = Script.parse(view.project().script(), shape.splitting(), shape.cuts(), view.project().language());
+        Script script = scripts.of(view.project());
         ProjectReadings said = readings.of(id);
         Set<Dismissed> left = dismissed.of(id);
         List<WatchWord> watched = watch.all().stream().map(WatchRepository.Kept::word).toList();

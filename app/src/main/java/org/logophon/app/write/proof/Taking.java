@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.logophon.app.project.ParsedScripts;
 import org.logophon.app.project.PlaceReading;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
@@ -37,13 +38,15 @@ class Taking {
     private static final Set<FindingKind> CAPITALS_COUNT = Set.of(FindingKind.ACRONYM, FindingKind.MIXED, FindingKind.UNKNOWN_WORD, FindingKind.ROMAN_NUMERAL);
 
     private final Projects projects;
+    private final ParsedScripts scripts;
     private final ReadingRepository readings;
     private final RoleRepository roles;
     private final ScriptSaving saving;
     private final ScriptStates states;
     private final VoiceCatalogue voices;
 
-    Taking(Projects projects, ReadingRepository readings, RoleRepository roles, ScriptSaving saving, ScriptStates states, VoiceCatalogue voices) {
+    Taking(Projects projects, ReadingRepository readings, RoleRepository roles, ScriptSaving saving, ScriptStates states, VoiceCatalogue voices, ParsedScripts scripts) {
+        this.scripts = scripts;
         this.projects = projects;
         this.readings = readings;
         this.roles = roles;
@@ -75,7 +78,7 @@ class Taking {
     public Done take(UUID id, int version, List<Item> items) {
         ProjectView view = projects.view(id);
         Project project = view.project();
-        Script script = Script.parse(project.script(), project.shape().splitting(), project.shape().cuts(), project.language());
+        Script script = scripts.of(project);
         List<Edit> edits = new ArrayList<>();
         List<Integer> cuts = new ArrayList<>();
         int kept = 0;
