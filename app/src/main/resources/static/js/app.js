@@ -35,6 +35,33 @@ export async function ask(method, address, body) {
   }
 }
 
+const newest = new WeakMap();
+
+/**
+ * Fetches a piece of a page into an element. Of several asked for at once the newest is shown.
+ * @returns true when it is this one
+ */
+export async function fill(target, address) {
+  newest.set(target, address);
+  let response = null;
+  try { response = await fetch(address, { headers: { 'HX-Request': 'true' } }); } catch { /* said below */ }
+  const text = await response?.text();
+  if (newest.get(target) !== address) return false;
+  if (!response?.ok) {
+    let sentence = 'Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.';
+    try { sentence = JSON.parse(text).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
+    say(sentence);
+    return false;
+  }
+  target.innerHTML = text;
+  htmx.process(target);
+  return true;
+}
+
+/** Fetches an element of the page anew. It waits in line with its own kind only: a request for another element can't push it out. */
+export const renew = (selector, address) =>
+  htmx.ajax('GET', address, { source: document.querySelector(selector).parentElement, target: selector, swap: 'outerHTML' });
+
 /** An element with a class and a text. */
 export const element = (name, className, text) => {
   const made = document.createElement(name);

@@ -1,6 +1,6 @@
 // The Direct page: the score of the chosen cue, playing from any word, and the dials beside it.
 
-import { ask, say, typing } from './app.js';
+import { ask, renew, say, typing } from './app.js';
 import * as player from './player.js';
 import { drawScore } from './score.js';
 import * as transport from './transport.js';
@@ -9,7 +9,8 @@ const project = document.querySelector('.transport').dataset.project;
 let score = null;
 let data = null;
 let word = 0;
-let playWhenReady = false;
+// the stage on which a render was asked for: what comes after it is played
+let askedOn = null;
 let level = 'cue';
 
 const stage = () => document.getElementById('stage');
@@ -21,18 +22,22 @@ async function enterStage() {
   bindPanel(now);
   markCurrent();
   await transport.refresh();
+  // while this one waited another stage may have come
+  if (now !== stage()) return;
   const box = document.getElementById('score');
   score = null;
   if (box) {
     const { status, body } = await ask('GET', box.dataset.score);
+    if (now !== stage()) return;
     if (status !== 200) { say(body.sentence); return; }
     data = body;
     await document.fonts.ready;
     draw();
   }
-  if (playWhenReady && now.dataset.state !== 'state-rendering') {
-    playWhenReady = false;
-    if (now.dataset.state === 'state-ready') playFrom(0);
+  if (askedOn && askedOn !== now && now.dataset.state !== 'state-rendering') {
+    const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'state-ready';
+    askedOn = null;
+    if (wanted) playFrom(0);
   }
 }
 
@@ -133,7 +138,7 @@ list?.addEventListener('click', event => {
   if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
   history.pushState(null, '', link.href);
-  htmx.ajax('GET', link.href, { target: '#stage', swap: 'outerHTML' });
+  renew('#stage', link.href);
 });
 window.addEventListener('popstate', () => location.reload());
 
@@ -145,7 +150,7 @@ document.addEventListener('logophon:programme', event => {
 });
 
 function reload() {
-  htmx.ajax('GET', `/projects/${project}/direct?cue=${stage().dataset.cue}`, { target: '#stage', swap: 'outerHTML' });
+  renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
 }
 
 function bindPanel(now) {
@@ -186,7 +191,7 @@ function bindPanel(now) {
   });
   choose(document.getElementById(`tab-${level}`) ? level : 'cue');
   now.querySelector('#play-cue').addEventListener('click', () => player.isPlaying() ? player.stop() : playFrom(0));
-  now.querySelector('#render-cue').addEventListener('click', () => { playWhenReady = true; });
+  now.querySelector('#render-cue').addEventListener('click', () => { askedOn = now; });
   now.querySelectorAll('.takes .play').forEach(button => button.addEventListener('click', async () => {
     transport.halt();
     try { await player.play(`/projects/${project}/takes/${button.dataset.take}/sound/${Date.now()}.wav`); } catch (error) { say(error.message); }
@@ -242,7 +247,7 @@ document.addEventListener('htmx:afterSettle', event => {
   const key = `${stage().dataset.cue}/${stage().dataset.state}`;
   if (key === headFor) return;
   headFor = key;
-  htmx.ajax('GET', `/projects/${project}/render?step=DIRECT`, { target: '#head', swap: 'outerHTML' });
+  renew('#head', `/projects/${project}/render?step=DIRECT`);
 });
 
 enterStage();

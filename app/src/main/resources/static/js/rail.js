@@ -1,6 +1,6 @@
 // The panels beside the script: tabs, readings, find, versions, counts, the watch list.
 
-import { ask, say } from './app.js';
+import { ask, fill, say } from './app.js';
 import { area, change, project, script, take } from './script.js';
 import { hear } from './hear.js';
 import { proof } from './proof.js';
@@ -23,7 +23,7 @@ export async function openPanel(name) {
   proofPanel.hidden = name !== 'proof';
   other.hidden = name === 'proof';
   other.replaceChildren();
-  if (name !== 'proof') await htmx.ajax('GET', `/projects/${project}/${name}`, { target: '#other' });
+  return name !== 'proof' && await fill(other, `/projects/${project}/${name}`);
 }
 
 tabs.forEach((tab, i) => {
@@ -41,7 +41,7 @@ tabs.forEach((tab, i) => {
 let following = null;
 document.addEventListener('logophon:saved', () => {
   clearTimeout(following);
-  if (['counts', 'versions'].includes(current)) following = setTimeout(() => openPanel(current), 500);
+  following = setTimeout(() => { if (['counts', 'versions'].includes(current)) openPanel(current); }, 500);
 });
 document.addEventListener('htmx:afterRequest', event => {
   if (event.detail.requestConfig?.verb === 'post' && other.contains(event.detail.elt) && !event.detail.elt.closest('#finding')) {
@@ -78,8 +78,7 @@ other.addEventListener('click', async event => {
   }
   const compared = event.target.closest('[data-compare]');
   if (compared) {
-    await htmx.ajax('GET', compared.dataset.compare, { target: '#compared' });
-    comparing.showModal();
+    if (await fill(document.getElementById('compared'), compared.dataset.compare)) comparing.showModal();
   }
 });
 
@@ -98,7 +97,7 @@ comparing.addEventListener('click', async event => {
 });
 
 document.addEventListener('logophon:respell', async event => {
-  await openPanel('readings');
+  if (!await openPanel('readings')) return;
   const form = document.getElementById('add-reading');
   form.elements.written.value = event.detail.written;
   form.dataset.cue = event.detail.cue;

@@ -1,6 +1,6 @@
 // The Write page: a text area that saves itself, a mirror that shows what the script becomes, and panels beside it.
 
-import { clock, element } from './app.js';
+import { clock, element, renew } from './app.js';
 import { area, begin, onChange, project, script, unsaved } from './script.js';
 import { paint, reveal } from './mirror.js';
 import { onFindings, proof } from './proof.js';
@@ -47,5 +47,5 @@ document.fonts.ready.then(begin);
 let headAfter = null;
 document.addEventListener('logophon:saved', () => {
   clearTimeout(headAfter);
-  headAfter = setTimeout(() => htmx.ajax('GET', `/projects/${project}/render?step=WRITE`, { target: '#head', swap: 'outerHTML' }), 400);
+  headAfter = setTimeout(() => renew('#head', `/projects/${project}/render?step=WRITE`), 400);
 });

@@ -210,4 +210,51 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#script")).hasValue("Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
     }
+
+    @Test
+    void wordsToAvoidAreWatchedForInEveryProject() {
+        newProject("Watch", "A zonkish lamp stands here.");
+        panel("watch");
+        accessible();
+        page.locator("#avoid").focus();
+        page.keyboard().type("zonkish");
+        page.keyboard().press("Tab");
+        page.keyboard().type("plain, simple");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#other .readings")).containsText("zonkish → plain, simple");
+        panel("proof");
+        named("Take: plain").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#script")).hasValue("A plain lamp stands here.");
+        panel("watch");
+        named("No longer watch for zonkish").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#other .readings")).not().containsText("zonkish");
+    }
+
+    @Test
+    void countsAreByTheSceneAndTheRoleAndAgainstATarget() {
+        newProject("Counts", "# One\n\nNARRATOR: Two words.\n\n# Two\n\nKEEPER: " + "Wind north-west, force nine, and rain. ".repeat(6));
+        panel("counts");
+        accessible();
+        // counted by hand: 10 for the first cue; six sentences of 38 and five spaces between them for the second
+        assertThat(page.locator("table.counts").first()).containsText(Pattern.compile("Words\\s*38"));
+        assertThat(page.locator("table.counts").first()).containsText(Pattern.compile("Characters\\s*243"));
+        assertThat(page.locator("table.counts").nth(1)).containsText(Pattern.compile("One\\s*1\\s*2\\s*10"));
+        assertThat(page.locator("table.counts").nth(2)).containsText(Pattern.compile("Keeper\\s*1\\s*36\\s*233"));
+        page.locator("#target").focus();
+        page.keyboard().type("0:10");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#total-against")).containsText(Pattern.compile("too long by \\d+ s, about \\d+ words"));
+    }
+
+    @Test
+    void aCueInAnotherLanguageGetsAVoiceThatSpeaksIt() {
+        newProject("Language", "NARRATOR: The wheel is out of true.\n\nSPRECHERIN: Kommt die Felge links zu nah, zieh eine Speiche an, die nach rechts führt.");
+        assertThat(page.locator("#findings")).containsText("German");
+        Locator voice = page.locator("#findings .finding", new com.microsoft.playwright.Page.LocatorOptions().setHasText("German")).locator(".chip.first");
+        voice.focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#findings")).not().containsText("German");
+    }
 }
