@@ -160,7 +160,7 @@ function bindPanel(now) {
     voice.replaceChildren(document.getElementById('voice-list').content.cloneNode(true));
     voice.value = voice.dataset.voice;
   }
-  now.querySelectorAll('.dial').forEach(dial => {
+  now.querySelectorAll('.dial:not(.plain)').forEach(dial => {
     const typed = dial.querySelector('input[type=number]');
     const range = dial.querySelector('input[type=range]');
     range.value = typed.value === '' ? dial.dataset.neutral : typed.value;

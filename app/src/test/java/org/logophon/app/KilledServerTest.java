@@ -28,7 +28,7 @@ class KilledServerTest {
 
     private Process start(String database, Path log) throws Exception {
         ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
-                System.getProperty("java.class.path"), Application.class.getName(), "--server.port=0", "--logophon.workers=1");
+                System.getProperty("java.class.path"), Application.class.getName(), "--server.port=0", "--logophon.workers=1", "--logophon.measure-voices=false");
         builder.environment().put("LOGOPHON_DATABASE_URL", database(database).getUrl());
         return builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
     }

@@ -16,7 +16,7 @@ import org.logophon.proof.Proof;
 import org.logophon.proof.Suggestion;
 import org.logophon.reading.ReadingList;
 import org.logophon.script.ScriptCue;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeVoices;
 import org.logophon.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -47,7 +47,7 @@ final class CheckCommand implements Callable<Integer> {
         Voice narrator = options.voice();
         ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), narrator.language());
         warnings.addAll(file.remarks());
-        Proof proof = new Proof(List.of(), new DetectedLanguage(), EspeakVoices.catalogue().all());
+        Proof proof = new Proof(List.of(), new DetectedLanguage(), NativeVoices.catalogue().all());
         List<Map<String, Object>> all = new ArrayList<>();
         PrintWriter out = spec.commandLine().getOut();
         int todo = 0;

@@ -13,7 +13,7 @@ import org.logophon.reading.ReadingList;
 import org.logophon.reading.ReadingsFile;
 import org.logophon.script.CueNumbers;
 import org.logophon.script.Splitting;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeVoices;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
 import picocli.CommandLine.Model.CommandSpec;
@@ -26,7 +26,7 @@ public final class ScriptOptions {
 
     @Spec(Spec.Target.MIXEE)
     private CommandSpec spec;
-    @Option(names = "--voice", paramLabel = "ID", defaultValue = EspeakVoices.DEFAULT_ID,
+    @Option(names = "--voice", paramLabel = "ID", defaultValue = NativeVoices.DEFAULT_ID,
             description = "Voice of every role that --cast doesn't name (${DEFAULT-VALUE}).")
     private String voice;
     @Option(names = "--cast", paramLabel = "ROLE=ID", description = "Voice of a role; repeatable.")
@@ -80,7 +80,7 @@ public final class ScriptOptions {
     }
 
     private Voice find(String id) {
-        VoiceCatalogue catalogue = EspeakVoices.catalogue();
+        VoiceCatalogue catalogue = NativeVoices.catalogue();
         return catalogue.find(id).orElseThrow(() -> new ParameterException(spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
     }
 

@@ -5,7 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.figures.VoiceFigures;
+import org.logophon.figures.VoiceMeter;
+import org.logophon.render.Narrator;
+import org.logophon.render.SpeechFailed;
+import org.logophon.speech.NativeEngines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
 import org.logophon.voice.Ability;
 import org.logophon.voice.Voice;
 import picocli.CommandLine.Command;
@@ -20,16 +26,25 @@ final class VoicesCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
-    @Option(names = "--json", description = "Print a JSON array.")
+    @Option(names = "--json", description = "Print a JSON array, with what each voice measures; all voices take a minute or two.")
     private boolean json;
+
+    @Option(names = "--language", paramLabel = "TAG", defaultValue = "", description = "Only voices of this language, as in en or en-GB.")
+    private String language;
 
     @Override
     public Integer call() {
         PrintWriter out = spec.commandLine().getOut();
-        List<Voice> voices = EspeakVoices.catalogue().all();
+        List<Voice> voices = NativeVoices.catalogue().all().stream().filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-")).toList();
+        if (voices.isEmpty()) {
+            throw new InputUnusable("No voice speaks " + language + ". ./logophon voices lists the languages.");
+        }
         if (json) {
-            out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter()
-                    .writeValueAsString(voices.stream().map(VoicesCommand::fields).toList()));
+            try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
+                Narrator narrator = new Narrator(new NativeEngines(pool));
+                out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter()
+                        .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, measured(narrator, voice))).toList()));
+            }
         } else {
             voices.forEach(v -> out.printf("%-12s %-18s %-6s %s%n", v.id(), v.language(), v.gender().word(),
                     v.speaks() + (v.whispers() ? ", whispering" : "")));
@@ -38,7 +53,20 @@ final class VoicesCommand implements Callable<Integer> {
         return ExitStatus.DONE;
     }
 
-    private static Map<String, Object> fields(Voice voice) {
+    /** Null when a voice can't read its passage. */
+    private static VoiceFigures measured(Narrator narrator, Voice voice) {
+        try {
+            return VoiceMeter.measure(narrator, voice);
+        } catch (SpeechFailed mute) {
+            return null;
+        }
+    }
+
+    private static Double rounded(Double value) {
+        return value == null ? null : Math.round(value * 10) / 10.0;
+    }
+
+    private static Map<String, Object> fields(Voice voice, VoiceFigures figures) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("id", voice.id());
         fields.put("name", voice.name());
@@ -46,7 +74,13 @@ final class VoicesCommand implements Callable<Integer> {
         fields.put("accent", voice.accent());
         fields.put("gender", voice.gender().name().toLowerCase(java.util.Locale.ROOT));
         fields.put("engine", voice.engine());
-        fields.put("canDo", voice.canDo().stream().map(Ability::word).toList());
+        fields.put("canDo", voice.canDo().stream().sorted().map(Ability::word).toList());
+        fields.put("age", voice.age().word());
+        fields.put("medianPitchHz", figures == null ? null : rounded(figures.medianPitchHz()));
+        fields.put("pitchRangeSemitones", figures == null ? null : rounded(figures.pitchRangeSemitones()));
+        fields.put("wordsPerMinute", figures == null ? null : rounded(figures.wordsPerMinute()));
+        fields.put("syllablesPerMinute", figures == null ? null : rounded(figures.syllablesPerMinute()));
+        fields.put("brightnessHz", figures == null ? null : rounded(figures.brightnessHz()));
         return fields;
     }
 }

@@ -62,7 +62,7 @@ class CheckTest {
         String readings = file("readings.csv", "written,said\n12 W,twelve watts\n");
         JsonNode findings = run("check", script, "--split", "sentence", "--number-from", "5", "--number-step", "5", "--readings", readings, "--json").json().get("findings");
         assertThat(findings).extracting(f -> f.get("cue").asString()).containsExactly("005");
-        String american = run("voices", "--json").json().valueStream().filter(v -> "en-US".equals(v.get("language").asString())).findFirst().orElseThrow().get("id").asString();
+        String american = run("voices", "--json", "--language", "en-US").json().valueStream().filter(v -> "en-US".equals(v.get("language").asString())).findFirst().orElseThrow().get("id").asString();
         assertThat(run("check", script, "--voice", american, "--json").json().get("findings").get(0).get("suggestions").get(0).asString()).isEqualTo("two point three metric tons");
     }
 

@@ -1,35 +1,53 @@
 package org.logophon.direction;
 
 import java.util.Arrays;
+import org.logophon.effect.Effect;
 
 /**
- * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause wins.
+ * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause and effect win.
  *
  * @param paceFactor  0.5–2, 1 for 100 %
  * @param semitones   −12…+12
+ * @param rangeFactor 0–2, 1 for 100 %
  * @param loudnessDb  −24…+12
  * @param pauseMillis silence after the cue
+ * @param effect      null for none
+ * @param effectPercent 0–100; 0 without an effect
  */
-public record Effective(double paceFactor, double semitones, double loudnessDb, int pauseMillis) {
+public record Effective(double paceFactor, double semitones, double rangeFactor, double loudnessDb, int pauseMillis, Effect effect, int effectPercent) {
 
     /** Silence between cues where nothing else is said: a short breath. Ours. */
     public static final int DEFAULT_PAUSE_MILLIS = 400;
+    /** How much of an effect is heard where only its name is said. Ours. */
+    public static final int DEFAULT_EFFECT_PERCENT = 70;
 
     public static final Effective NEUTRAL = of();
+
+    /** With the range left as it is, and no effect. */
+    public Effective(double paceFactor, double semitones, double loudnessDb, int pauseMillis) {
+        this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0);
+    }
 
     /** Levels from the outermost to the innermost: project, role, cue. Sums beyond a range stop at its edge. */
     public static Effective of(Direction... outerToInner) {
         double pace = 1;
         double semitones = 0;
+        double range = 1;
         double decibels = 0;
         int pause = DEFAULT_PAUSE_MILLIS;
+        Effect effect = null;
+        int mix = DEFAULT_EFFECT_PERCENT;
         for (Direction level : Arrays.asList(outerToInner)) {
             pace *= level.pacePercent() == null ? 1 : level.pacePercent() / 100.0;
             semitones += level.pitchSemitones() == null ? 0 : level.pitchSemitones();
+            range *= level.rangePercent() == null ? 1 : level.rangePercent() / 100.0;
             decibels += level.loudnessDb() == null ? 0 : level.loudnessDb();
             pause = level.pauseAfterMillis() == null ? pause : level.pauseAfterMillis();
+            effect = level.effect() == null ? effect : level.effect();
+            mix = level.effectPercent() == null ? mix : level.effectPercent();
         }
-        return new Effective(clamp(pace, 0.5, 2), clamp(semitones, -12, 12), clamp(decibels, -24, 12), pause);
+        boolean heard = effect != null && mix > 0;
+        return new Effective(clamp(pace, 0.5, 2), clamp(semitones, -12, 12), clamp(range, 0, 2), clamp(decibels, -24, 12), pause, heard ? effect : null, heard ? mix : 0);
     }
 
     private static double clamp(double value, double least, double most) {

@@ -1,15 +1,20 @@
 package org.logophon.render;
 
+import org.logophon.effect.Effects;
 import org.logophon.pitch.PitchMeter;
 import org.logophon.pitch.PitchTrack;
+import org.logophon.prosody.Reshaping;
+import org.logophon.prosody.Shape;
 import org.logophon.sound.Sound;
 import org.logophon.sound.SpeechSpan;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Voice;
 
 /**
  * Renders a recipe so that pace and pitch measure as asked. Engines fall short of what they are asked for (an engine asked
  * for +4 semitones gave +2.1), smoothly and repeatably; so each render is measured against the same words at the voice's
  * own pace and pitch, and asked for again by the rate at which the engine follows, until it is close or goes no further. What
- * was reached is part of the result.
+ * is left then, and what an engine can't do at all, is done in the signal. What was reached is part of the result.
  */
 public final class Narrator {
 
@@ -26,8 +31,8 @@ public final class Narrator {
         this.engine = engine;
     }
 
-    public String engineVersion() {
-        return engine.version();
+    public String engineVersion(Voice voice) {
+        return engine.version(voice);
     }
 
     /** @throws SpeechFailed when the engine can't speak the text */
@@ -38,39 +43,92 @@ public final class Narrator {
         if (span.from() == span.to()) {
             throw new SpeechFailed("The voice made no sound of this text. Try other words, or another voice.");
         }
-        boolean asked = Math.abs(recipe.paceFactor() - 1) > 1e-6 || Math.abs(recipe.semitones()) > 1e-6;
-        return asked ? approach(recipe, text, own)
-                : new Speech(own.sound(), WordTimes.of(recipe.text(), text, own), Reached.NEUTRAL);
+        Own measure = new Own(SpeechSpan.soundingSeconds(own.sound()), recipe.atItsOwn() || recipe.voice().whispers() ? 0 : PitchMeter.track(own.sound()).medianHz());
+        Speech speech = new Speech(own.sound(), WordTimes.of(recipe.text(), text, own), measure.hertz() == 0 && !recipe.atItsOwn() ? new Reached(100, null) : Reached.NEUTRAL);
+        if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
+            speech = approach(recipe, text, measure, speech);
+        }
+        return treated(recipe, measure, speech);
     }
 
-    private Speech approach(Recipe recipe, SpokenText text, Utterance own) {
-        double ownSeconds = SpeechSpan.soundingSeconds(own.sound());
-        double ownHz = recipe.voice().whispers() ? 0 : PitchMeter.track(own.sound()).medianHz();
-        double pace = recipe.paceFactor();
-        double semitones = recipe.semitones();
-        Speech best = null;
+    /** The same words at the voice's own pace and pitch. @param hertz 0 when there is no pitch, or none was needed */
+    private record Own(double seconds, double hertz) {
+    }
+
+    private static boolean byItself(Recipe recipe, Ability ability) {
+        return recipe.voice().byItself().contains(ability);
+    }
+
+    private Speech approach(Recipe recipe, SpokenText text, Own own, Speech start) {
+        double wantedPace = byItself(recipe, Ability.PACE) ? recipe.paceFactor() : 1;
+        double wantedSemitones = byItself(recipe, Ability.PITCH) ? recipe.semitones() : 0;
+        double pace = wantedPace;
+        double semitones = wantedSemitones;
+        Speech best = start;
         double bestMiss = Double.MAX_VALUE;
         int stuck = 0;
         for (int i = 0; i < MOST_RENDERS; i++) {
             Utterance made = engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones));
-            double gotPace = ownSeconds / SpeechSpan.soundingSeconds(made.sound());
-            double gotSemitones = ownHz == 0 ? recipe.semitones() : semitones(ownHz, made.sound());
-            double paceMiss = Math.log(recipe.paceFactor() / gotPace);
-            double pitchMiss = recipe.semitones() - gotSemitones;
-            double miss = Math.abs(paceMiss) / 0.03 + Math.abs(pitchMiss) / 0.5;
+            Reached reached = reached(own, made.sound());
+            double gotSemitones = reached.semitones() == null ? wantedSemitones : reached.semitones();
+            double paceMiss = Math.log(wantedPace / (reached.pacePercent() / 100));
+            double pitchMiss = wantedSemitones - gotSemitones;
+            double miss = miss(paceMiss, pitchMiss);
             if (miss < bestMiss) {
-                best = new Speech(made.sound(), WordTimes.of(recipe.text(), text, made),
-                        new Reached(gotPace * 100, ownHz == 0 ? null : gotSemitones));
+                best = new Speech(made.sound(), WordTimes.of(recipe.text(), text, made), reached);
             }
             stuck = miss > bestMiss * CLOSER ? stuck + 1 : 0;
             bestMiss = Math.min(miss, bestMiss);
             if (Math.abs(paceMiss) < CLOSE_PACE && Math.abs(pitchMiss) < CLOSE_SEMITONES || stuck == MOST_STUCK) {
                 break;
             }
-            pace = Math.exp(Math.log(pace) + paceMiss / slope(Math.log(gotPace), Math.log(pace)));
+            pace = Math.exp(Math.log(pace) + paceMiss / slope(Math.log(reached.pacePercent() / 100), Math.log(pace)));
             semitones += pitchMiss / slope(gotSemitones, semitones);
         }
         return best;
+    }
+
+    /** Closes in the signal what the engine left open, then liveliness, timbre and effect. */
+    private static Speech treated(Recipe recipe, Own own, Speech speech) {
+        Treatment treatment = recipe.treatment();
+        double paceLeft = recipe.paceFactor() / (speech.reached().pacePercent() / 100);
+        double pitchLeft = speech.reached().semitones() == null ? 0 : recipe.semitones() - speech.reached().semitones();
+        boolean close = Math.abs(Math.log(paceLeft)) < CLOSE_PACE && Math.abs(pitchLeft) < CLOSE_SEMITONES;
+        Shape shape = new Shape(close ? 1 : within(paceLeft, 0.25, 4), close ? 0 : within(pitchLeft, -24, 24), treatment.rangeFactor(), treatment.timbreSemitones());
+        Speech shaped = speech;
+        if (!shape.equals(Shape.AS_IT_IS)) {
+            Sound sound = Reshaping.reshape(speech.sound(), shape);
+            shaped = speech.stretched(sound, recipe.atItsOwn() ? speech.reached() : reached(own, sound));
+            // pauses too short to count as pauses are counted as speech, and a creaky voice jumps: once more by the difference
+            double paceOff = Math.log(recipe.paceFactor() / (shaped.reached().pacePercent() / 100));
+            double pitchOff = shaped.reached().semitones() == null ? 0 : recipe.semitones() - shaped.reached().semitones();
+            if (!recipe.atItsOwn() && (Math.abs(paceOff) > CLOSE_PACE || Math.abs(pitchOff) > CLOSE_SEMITONES)) {
+                sound = Reshaping.reshape(speech.sound(), new Shape(within(shape.paceFactor() * Math.exp(paceOff), 0.25, 4),
+                        within(shape.semitones() + pitchOff, -24, 24), shape.rangeFactor(), shape.timbreSemitones()));
+                Speech again = speech.stretched(sound, reached(own, sound));
+                shaped = miss(recipe, again.reached()) < miss(recipe, shaped.reached()) ? again : shaped;
+            }
+        }
+        return treatment.effect() == null ? shaped
+                : new Speech(Effects.apply(shaped.sound(), treatment.effect(), treatment.effectPercent()), shaped.words(), shaped.reached());
+    }
+
+    private static double miss(Recipe recipe, Reached reached) {
+        return miss(Math.log(recipe.paceFactor() / (reached.pacePercent() / 100)), reached.semitones() == null ? 0 : recipe.semitones() - reached.semitones());
+    }
+
+    /** In units of what is promised. */
+    private static double miss(double paceLog, double semitones) {
+        return Math.abs(paceLog) / 0.03 + Math.abs(semitones) / 0.5;
+    }
+
+    private static Reached reached(Own own, Sound sound) {
+        double pace = own.seconds() / SpeechSpan.soundingSeconds(sound) * 100;
+        return new Reached(pace, own.hertz() == 0 ? null : semitones(own.hertz(), sound));
+    }
+
+    private static double within(double value, double least, double most) {
+        return Math.max(least, Math.min(most, value));
     }
 
     /** How much the engine gave for what it was asked: the next request is stretched by it. */

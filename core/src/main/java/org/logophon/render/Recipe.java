@@ -7,6 +7,7 @@ import java.util.HexFormat;
 import java.util.List;
 import org.logophon.direction.Effective;
 import org.logophon.reading.Said;
+import org.logophon.voice.Ability;
 import org.logophon.voice.Voice;
 
 /**
@@ -16,10 +17,11 @@ import org.logophon.voice.Voice;
  * @param said          places of the text that readings say otherwise
  * @param engineVersion name and version of the engine
  */
-public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones) {
+public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
 
-    /** Raised whenever the core itself makes another sound of the same request. */
-    private static final int CORE_VERSION = 1;
+    /** Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has stayed the same. */
+    private static final int CORE_VERSION = 2;
+    private static final int PLAIN_VERSION = 1;
 
     public Recipe {
         said = List.copyOf(said);
@@ -31,7 +33,11 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
     }
 
     public static Recipe of(String text, List<Said> said, Voice voice, String engineVersion, Effective direction) {
-        return new Recipe(text, said, voice, engineVersion, direction.paceFactor(), voice.whispers() ? 0 : direction.semitones());
+        boolean whispers = voice.whispers();
+        // a voice that knows no IPA says such a word as it is written
+        List<Said> can = voice.canDo().contains(Ability.IPA) ? said : said.stream().filter(place -> !place.ipa()).toList();
+        return new Recipe(text, can, voice, engineVersion, direction.paceFactor(), whispers ? 0 : direction.semitones(),
+                new Treatment(whispers ? 1 : direction.rangeFactor(), 0, direction.effect(), direction.effectPercent()));
     }
 
     /** What the engine is given: only the readings that the text uses count. */
@@ -50,14 +56,24 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         return words.append(text, from, text.length()).toString();
     }
 
+    /** True when neither another pace nor another pitch is asked for. */
+    boolean atItsOwn() {
+        return Math.abs(paceFactor - 1) < 1e-6 && Math.abs(semitones) < 1e-6;
+    }
+
+    private boolean plain() {
+        return atItsOwn() && treatment.equals(Treatment.NONE);
+    }
+
     private String spoken() {
         return said.isEmpty() ? text : text + '\u0001' + spokenText().text();
     }
 
     /** SHA-256 over every field, in hex. */
     public String hash() {
-        String canonical = String.join("\u0000", "core " + CORE_VERSION, spoken(), voice.id(), voice.engineVoice(),
-                engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)));
+        String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.id(), voice.engineVoice(),
+                engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
+                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical());
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(canonical.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);

@@ -16,6 +16,14 @@ public record Speech(Sound sound, List<WordTime> words, Reached reached) {
     /** Kept around the speech, so that soft starts and ends stay whole. */
     private static final double KEEP_SECONDS = 0.020;
 
+    /** The same words in a sound that is longer or shorter all through. */
+    Speech stretched(Sound longer, Reached other) {
+        double factor = longer.samples().length / (double) Math.max(1, sound.samples().length);
+        int length = longer.samples().length;
+        return new Speech(longer, words.stream().map(w -> new WordTime(w.start(), w.end(), within((int) Math.round(w.startSample() * factor), length),
+                within((int) Math.round(w.endSample() * factor), length))).toList(), other);
+    }
+
     /** Without the quiet before and after it, but for 20 ms. Trimming twice changes nothing. */
     public Speech trimmed() {
         SpeechSpan span = SpeechSpan.of(sound).widened(KEEP_SECONDS, sound);

@@ -1,5 +1,6 @@
 package org.logophon.voice;
 
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -10,11 +11,27 @@ import java.util.Set;
  * @param language BCP 47 tag
  * @param languageName language in English
  * @param accent   region or way of speaking in English, empty when the language has one only
+ * @param character words that its maker describes it with
  * @param engine   engine family
  * @param engineVoice the engine's own identifier: internal, never shown
+ * @param canDo    what can be asked of it, by itself or with the core's help
+ * @param byItself what its engine does; the rest of {@code canDo} is done in the signal
+ * @param styles   names of its own ways of speaking
  */
-public record Voice(String id, String name, String language, String languageName, String accent, Gender gender,
-                    String engine, String engineVoice, Set<Ability> canDo) {
+public record Voice(String id, String name, String language, String languageName, String accent, Gender gender, Age age, List<String> character,
+                    String engine, String engineVoice, Set<Ability> canDo, Set<Ability> byItself, List<String> styles, Terms terms) {
+
+    public Voice {
+        character = List.copyOf(character);
+        canDo = Set.copyOf(canDo);
+        byItself = Set.copyOf(byItself);
+        styles = List.copyOf(styles);
+    }
+
+    /** A grown-up's voice without styles, that costs nothing and whose engine does all that it can do. */
+    public Voice(String id, String name, String language, String languageName, String accent, Gender gender, String engine, String engineVoice, Set<Ability> canDo) {
+        this(id, name, language, languageName, accent, gender, Age.GROWN, List.of(), engine, engineVoice, canDo, canDo, List.of(), Terms.FREE);
+    }
 
     public boolean whispers() {
         return canDo.contains(Ability.WHISPER);

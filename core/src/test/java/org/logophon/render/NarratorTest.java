@@ -12,7 +12,9 @@ import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.sound.Tones;
 import org.logophon.voice.Ability;
+import org.logophon.voice.Age;
 import org.logophon.voice.Gender;
+import org.logophon.voice.Terms;
 import org.logophon.voice.Voice;
 
 class NarratorTest {
@@ -26,7 +28,7 @@ class NarratorTest {
         private final AtomicInteger renders = new AtomicInteger();
 
         @Override
-        public String version() {
+        public String version(Voice voice) {
             return "lazy 1";
         }
 
@@ -53,10 +55,28 @@ class NarratorTest {
     }
 
     @Test
-    void saysWhatWasReachedWhenTheEngineGoesNoFurther() {
-        Reached reached = new Narrator(new LazyEngine()).render(recipe(null, 9.0)).reached();
-        assertThat(reached.misses(Effective.of(new Direction(null, 9.0, null, null)), VOICE))
-                .containsExactly("Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
+    void whatTheEngineLeavesOpenIsClosedInTheSignal() {
+        LazyEngine engine = new LazyEngine();
+        Reached reached = new Narrator(engine).render(recipe(null, 9.0)).reached();
+        assertThat(reached.semitones()).isCloseTo(9, within(0.5));
+        assertThat(reached.misses(Effective.of(new Direction(null, 9.0, null, null)), VOICE)).isEmpty();
+    }
+
+    @Test
+    void whatAVoiceCannotDoByItselfIsAskedOfTheSignalAlone() {
+        Voice stiff = new Voice("s", "Stig", "en-GB", "English", "", Gender.MALE, Age.GROWN, List.of(), "test", "x",
+                EnumSet.of(Ability.PACE, Ability.PITCH), EnumSet.noneOf(Ability.class), List.of(), Terms.FREE);
+        LazyEngine engine = new LazyEngine();
+        Reached reached = new Narrator(engine).render(Recipe.of("A lamp.", stiff, "lazy 1", Effective.of(new Direction(80, -4.0, null, null)))).reached();
+        assertThat(engine.renders).hasValue(1);
+        assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
+        assertThat(reached.semitones()).isCloseTo(-4, within(0.5));
+    }
+
+    @Test
+    void whatWasNotReachedIsSaid() {
+        assertThat(new Reached(92, 5.0).misses(Effective.of(new Direction(100, 9.0, null, null)), VOICE)).containsExactly(
+                "Pace 100 % was asked for, and Vera reaches 92 %.", "Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
     }
 
     @Test
@@ -81,7 +101,7 @@ class NarratorTest {
     void aRecipeIsAllThatDeterminesTheSpeech() {
         assertThat(recipe(90, 1.0).hash()).isEqualTo(recipe(90, 1.0).hash()).hasSize(64)
                 .isNotEqualTo(recipe(91, 1.0).hash()).isNotEqualTo(recipe(90, 1.1).hash());
-        Recipe newerEngine = new Recipe("A lamp.", java.util.List.of(), VOICE, "lazy 2", 1, 0);
+        Recipe newerEngine = new Recipe("A lamp.", java.util.List.of(), VOICE, "lazy 2", 1, 0, Treatment.NONE);
         assertThat(newerEngine.hash()).isNotEqualTo(recipe(null, null).hash());
         // loudness and the pause after a cue are applied at play and delivery
         Effective louder = Effective.of(new Direction(null, null, 6.0, 900));

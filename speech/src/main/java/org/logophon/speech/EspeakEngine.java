@@ -1,16 +1,10 @@
 package org.logophon.speech;
 
-import java.io.DataInputStream;
-import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
 import org.logophon.render.SpeechEngine;
 import org.logophon.render.SpeechRequest;
 import org.logophon.render.Utterance;
-import org.logophon.render.Utterance.PhonemeStart;
-import org.logophon.render.Utterance.WordStart;
-import org.logophon.sound.Sound;
 import org.logophon.speech.worker.Frames;
+import org.logophon.voice.Voice;
 
 /** espeak-ng in worker processes. */
 public final class EspeakEngine implements SpeechEngine {
@@ -31,7 +25,7 @@ public final class EspeakEngine implements SpeechEngine {
     }
 
     @Override
-    public String version() {
+    public String version(Voice voice) {
         if (version == null) {
             version = pool.ask(out -> out.writeByte(Frames.HELLO), Frames::readText, DEADLINE_MILLIS);
         }
@@ -50,25 +44,7 @@ public final class EspeakEngine implements SpeechEngine {
             Frames.writeText(out, text);
             out.writeInt(rate);
             out.writeInt(pitch);
-        }, in -> read(in, given), DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * text.length());
-    }
-
-    private static Utterance read(DataInputStream in, EspeakText given) throws IOException {
-        Sound sound;
-        int rate = in.readInt();
-        sound = Sound.ofPcm16(Frames.readShorts(in, 2 * Frames.MOST_SAMPLES), rate);
-        int last = sound.samples().length;
-        int[] words = Frames.readInts(in, Frames.MOST_FIELDS);
-        int[] phonemes = Frames.readInts(in, Frames.MOST_FIELDS);
-        List<WordStart> wordStarts = new ArrayList<>(words.length / 2);
-        for (int i = 0; i < words.length; i += 2) {
-            wordStarts.add(new WordStart(given.spokenAt(words[i]), Math.max(0, Math.min(last, words[i + 1]))));
-        }
-        List<PhonemeStart> phonemeStarts = new ArrayList<>(phonemes.length / 2);
-        for (int i = 0; i < phonemes.length; i += 2) {
-            phonemeStarts.add(new PhonemeStart(Math.max(0, Math.min(last, phonemes[i])), phonemes[i + 1] == 1));
-        }
-        return new Utterance(sound, wordStarts, phonemeStarts);
+        }, in -> SpokenFrames.read(in, given::spokenAt), DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * text.length());
     }
 
     private static int clamp(double value, int least, int most) {

@@ -10,24 +10,23 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.logophon.voice.Ability;
+import org.logophon.voice.Age;
 import org.logophon.voice.Gender;
+import org.logophon.voice.Terms;
 import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
 
 /** The espeak-ng voices that Logophon offers, under given names of its own. */
-public final class EspeakVoices {
+final class EspeakVoices {
 
-    /** The voice of a role that nobody cast. */
-    public static final String DEFAULT_ID = "isla";
+    static final String ENGINE = "espeak-ng";
 
     private EspeakVoices() {
     }
 
-    public static VoiceCatalogue catalogue() {
+    static List<Voice> all() {
         try (InputStream table = EspeakVoices.class.getResourceAsStream("voices.tsv");
              BufferedReader lines = new BufferedReader(new InputStreamReader(table, StandardCharsets.UTF_8))) {
-            List<Voice> voices = lines.lines().filter(line -> !line.startsWith("#")).map(EspeakVoices::voice).toList();
-            return new VoiceCatalogue(voices);
+            return lines.lines().filter(line -> !line.startsWith("#")).map(EspeakVoices::voice).toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -35,9 +34,18 @@ public final class EspeakVoices {
 
     private static Voice voice(String line) {
         String[] cells = line.split("\t", -1);
-        Set<Ability> abilities = EnumSet.of(Ability.PACE, Ability.WORD_TIMES,
-                cells[7].isEmpty() ? Ability.PITCH : Ability.WHISPER);
+        boolean whispers = !cells[7].isEmpty();
+        Set<Ability> byItself = EnumSet.of(Ability.PACE, Ability.IPA, Ability.WORD_TIMES, whispers ? Ability.WHISPER : Ability.PITCH);
+        Set<Ability> canDo = EnumSet.copyOf(byItself);
+        if (!whispers) {
+            canDo.add(Ability.RANGE);
+        }
         return new Voice(cells[0], cells[1], cells[2], cells[3], cells[4], "F".equals(cells[5]) ? Gender.FEMALE : Gender.MALE,
-                "espeak-ng", cells[6], abilities);
+                age(cells[6]), List.of(), ENGINE, cells[6], canDo, byItself, List.of(), Terms.FREE);
+    }
+
+    /** As the engine's own voice files say it: "gender female 70" and "gender male 50". */
+    private static Age age(String engineVoice) {
+        return engineVoice.endsWith("+f1") || engineVoice.endsWith("+m1") ? Age.OLD : Age.GROWN;
     }
 }

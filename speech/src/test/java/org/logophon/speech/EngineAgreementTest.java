@@ -30,7 +30,7 @@ class EngineAgreementTest {
     @BeforeAll
     static void start() {
         pool = new WorkerPool(2);
-        narrator = new Narrator(new EspeakEngine(pool));
+        narrator = new Narrator(new NativeEngines(pool));
     }
 
     @AfterAll
@@ -39,11 +39,11 @@ class EngineAgreementTest {
     }
 
     private static Voice voice(String id) {
-        return EspeakVoices.catalogue().find(id).orElseThrow();
+        return NativeVoices.catalogue().find(id).orElseThrow();
     }
 
     private static double seconds(String text, List<org.logophon.reading.Said> said, Voice voice) {
-        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(), Effective.NEUTRAL)).trimmed().sound().seconds();
+        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), Effective.NEUTRAL)).trimmed().sound().seconds();
     }
 
     /**
@@ -77,7 +77,7 @@ class EngineAgreementTest {
         int count = 0;
         int within = 0;
         double worstProject = 0;
-        for (Voice voice : EspeakVoices.catalogue().all()) {
+        for (Voice voice : NativeVoices.catalogue().all()) {
             if (!voice.language().startsWith("en") || voice.whispers()) {
                 continue;
             }
@@ -122,7 +122,7 @@ class EngineAgreementTest {
         List<org.logophon.reading.Said> words = new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
         double asIpa = seconds(text, ipa, voice);
         assertThat(asIpa).isCloseTo(seconds(text, words, voice), org.assertj.core.api.Assertions.within(0.15));
-        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(), Effective.NEUTRAL));
+        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(voice), Effective.NEUTRAL));
         assertThat(speech.words()).hasSize(4);
         assertThat(speech.words().get(3).startSample()).isGreaterThan(speech.words().get(2).startSample());
     }

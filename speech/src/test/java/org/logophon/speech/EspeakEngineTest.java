@@ -32,7 +32,7 @@ class EspeakEngineTest {
 
     private static final WorkerPool POOL = new WorkerPool(2);
     private static final EspeakEngine ENGINE = new EspeakEngine(POOL);
-    private static final VoiceCatalogue VOICES = EspeakVoices.catalogue();
+    private static final VoiceCatalogue VOICES = new VoiceCatalogue(EspeakVoices.all());
     private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for most of it.";
 
     @AfterAll
@@ -45,7 +45,7 @@ class EspeakEngineTest {
     }
 
     private static Speech render(String text, String voice, Integer pace, Double pitch) {
-        return new Narrator(ENGINE).render(Recipe.of(text, voice(voice), ENGINE.version(),
+        return new Narrator(ENGINE).render(Recipe.of(text, voice(voice), ENGINE.version(voice(voice)),
                 Effective.of(new Direction(pace, pitch, null, null))));
     }
 

@@ -5,9 +5,11 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.CueState;
+import org.logophon.app.project.Casting;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.Rendering;
@@ -39,16 +41,18 @@ class DirectController {
     private final Projects projects;
     private final ProjectPage page;
     private final Directing directing;
+    private final Casting casting;
     private final Rendering rendering;
     private final SpeechRepository speeches;
     private final VoiceTrial trial;
     private final Map<String, List<Voice>> voicesByLanguage;
 
-    DirectController(Projects projects, ProjectPage page, Directing directing, Rendering rendering, SpeechRepository speeches, VoiceTrial trial,
+    DirectController(Projects projects, ProjectPage page, Directing directing, Casting casting, Rendering rendering, SpeechRepository speeches, VoiceTrial trial,
                      VoiceCatalogue voices) {
         this.projects = projects;
         this.page = page;
         this.directing = directing;
+        this.casting = casting;
         this.rendering = rendering;
         this.speeches = speeches;
         this.trial = trial;
@@ -76,7 +80,7 @@ class DirectController {
     @PostMapping("/cues/{cue}/role/direction")
     String directRole(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, DirectionForm form,
                       @RequestParam int version, Model model) {
-        return answer(id, cue, model, () -> directing.directRole(id, role, form.direction(), version));
+        return answer(id, cue, model, () -> casting.direct(id, role, form.direction(), version));
     }
 
     @PostMapping("/cues/{cue}/project/direction")
@@ -86,7 +90,7 @@ class DirectController {
 
     @PostMapping("/cues/{cue}/role/voice")
     String cast(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, @RequestParam(defaultValue = "") String voice, Model model) {
-        return answer(id, cue, model, () -> directing.cast(id, role, voice));
+        return answer(id, cue, model, () -> casting.cast(id, role, voice));
     }
 
     @PostMapping("/cues/{cue}/render")
@@ -136,7 +140,7 @@ class DirectController {
     @GetMapping("/try")
     ResponseEntity<byte[]> tryVoice(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.noStore())
-                .body(trial.wav(id, directing.require(id, role), voice));
+                .body(trial.wav(id, casting.require(id, role), voice));
     }
 
     /** Does a change, and answers with the stage and, when it could not be done, why. */

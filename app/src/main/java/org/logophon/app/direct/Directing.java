@@ -7,8 +7,6 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.project.Role;
-import org.logophon.app.project.RoleRepository;
 import org.logophon.app.rendering.SpeechRepository;
 import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.rendering.Take;
@@ -27,23 +25,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Directing {
 
-    private static final String STALE = "This was changed in another window meanwhile; the newest values are shown now. Set yours again if you still want it.";
 
     private final Projects projects;
     private final ProjectRepository table;
     private final CueRepository cues;
-    private final RoleRepository roles;
     private final TakeRepository takes;
     private final SpeechRepository speeches;
     private final TakeSound sound;
     private final VoiceCatalogue voices;
 
-    Directing(Projects projects, ProjectRepository table, CueRepository cues, RoleRepository roles, TakeRepository takes,
+    Directing(Projects projects, ProjectRepository table, CueRepository cues, TakeRepository takes,
               SpeechRepository speeches, TakeSound sound, VoiceCatalogue voices) {
         this.projects = projects;
         this.table = table;
         this.cues = cues;
-        this.roles = roles;
         this.takes = takes;
         this.speeches = speeches;
         this.sound = sound;
@@ -80,16 +75,7 @@ class Directing {
     void directCue(UUID project, UUID cue, Direction direction, int version) {
         projects.cue(project, cue);
         if (!cues.direct(cue, direction, version)) {
-            throw new Stale(STALE);
-        }
-        table.touch(project);
-    }
-
-    @Transactional
-    void directRole(UUID project, String role, Direction direction, int version) {
-        require(project, role);
-        if (!roles.direct(project, role, direction, version)) {
-            throw new Stale(STALE);
+            throw new Stale(Stale.DIRECTION);
         }
         table.touch(project);
     }
@@ -98,18 +84,8 @@ class Directing {
     void directProject(UUID project, Direction direction, int version) {
         projects.require(project);
         if (!table.direct(project, direction, version)) {
-            throw new Stale(STALE);
+            throw new Stale(Stale.DIRECTION);
         }
-    }
-
-    @Transactional
-    void cast(UUID project, String role, String voiceId) {
-        require(project, role);
-        if (!voiceId.isEmpty() && voices.find(voiceId).isEmpty()) {
-            throw new Refused("There is no voice " + voiceId + ". Choose one of the list.");
-        }
-        roles.cast(project, role, voiceId.isEmpty() ? null : voiceId);
-        table.touch(project);
     }
 
     @Transactional
@@ -137,9 +113,4 @@ class Directing {
         return take;
     }
 
-    Role require(UUID project, String role) {
-        projects.require(project);
-        return roles.of(project).stream().filter(r -> r.name().equals(role)).findFirst()
-                .orElseThrow(() -> new NotFound("This project has no role " + role + "."));
-    }
 }

@@ -44,7 +44,7 @@ class VoiceTrial {
                 .filter(cue -> cue.cue().role().equalsIgnoreCase(role.name()) && ScriptCue.problem(cue.cue().text()) == null)
                 .findFirst().orElseThrow(() -> new Refused(role.name() + " has no line to try a voice on."));
         Effective direction = Effective.of(view.project().direction(), role.direction());
-        Speech speech = narrator.render(Recipe.of(line.cue().text(), voice, narrator.engineVersion(), direction));
+        Speech speech = narrator.render(Recipe.of(line.cue().text(), voice, narrator.engineVersion(voice), direction));
         return sound.wav(finishing.finish(speech, view.project().finish().atRate(speech.sound().rate()), direction.loudnessDb()));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.rendering.Rendering;
+import org.logophon.effect.Effect;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -32,6 +33,7 @@ public class ProjectPage {
         model.addAttribute("step", current);
         model.addAttribute("batch", rendering.latest(view.id()).orElse(null));
         model.addAttribute("path", path(view, current));
+        model.addAttribute("effects", Effect.values());
         model.addAttribute("runs", Durations.clock(view.seconds()));
         model.addAttribute("target", view.project().targetSeconds() == null ? null : Durations.clock(view.project().targetSeconds()));
     }
@@ -43,6 +45,10 @@ public class ProjectPage {
         long ready = view.count(CueState.READY);
         long unfit = view.unfit();
         path.add(new PathStep(Step.WRITE, cues == 0 ? "nothing written" : count(cues, "cue"), false, cues > 0, current == Step.WRITE));
+        long silent = view.cues().stream().filter(cue -> cue.voice() == null).map(cue -> cue.cue().role()).distinct().count();
+        long roles = view.cues().stream().map(cue -> cue.cue().role()).distinct().count();
+        path.add(new PathStep(Step.CAST, cues == 0 ? "nobody speaks yet" : silent > 0 ? count(silent, "role") + " without a voice" : count(roles, "role"), silent > 0,
+                cues > 0 && silent == 0, current == Step.CAST));
         boolean direct = toRender > 0 || unfit > 0;
         String fact = unfit > 0 ? count(unfit, "cue") + " to look at" : toRender > 0 ? count(toRender, "cue") + " to render"
                 : cues == 0 ? "no cues yet" : "all " + cues + " ready";

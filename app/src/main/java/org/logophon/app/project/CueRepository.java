@@ -62,9 +62,9 @@ public class CueRepository {
 
     public void insert(UUID project, List<Placed> cues) {
         batches.batchUpdate("""
-                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, pace_percent,
-                                 pitch_semitones, loudness_db, pause_after_millis, slot_in_millis, slot_out_millis)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""", cues, 500, (statement, placed) -> {
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
+                                 %s)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""".formatted(DirectionColumns.NAMES), cues, 500, (statement, placed) -> {
             statement.setObject(1, placed.id());
             statement.setObject(2, project);
             statement.setInt(3, placed.position());
@@ -75,12 +75,16 @@ public class CueRepository {
             statement.setInt(8, placed.words());
             statement.setInt(9, placed.syllables());
             statement.setDouble(10, placed.referenceSeconds());
-            statement.setObject(11, placed.direction().pacePercent());
-            statement.setObject(12, placed.direction().pitchSemitones());
-            statement.setObject(13, placed.direction().loudnessDb());
-            statement.setObject(14, placed.direction().pauseAfterMillis());
-            statement.setObject(15, placed.slot() == null ? null : placed.slot().inMillis());
-            statement.setObject(16, placed.slot() == null ? null : placed.slot().outMillis());
+            statement.setObject(11, placed.slot() == null ? null : placed.slot().inMillis());
+            statement.setObject(12, placed.slot() == null ? null : placed.slot().outMillis());
+            Direction direction = placed.direction();
+            statement.setObject(13, direction.pacePercent());
+            statement.setObject(14, direction.pitchSemitones());
+            statement.setObject(15, direction.rangePercent());
+            statement.setObject(16, direction.loudnessDb());
+            statement.setObject(17, direction.pauseAfterMillis());
+            statement.setString(18, direction.effect() == null ? null : direction.effect().word());
+            statement.setObject(19, direction.effectPercent());
         });
     }
 

@@ -39,10 +39,10 @@ public class ProjectCopy {
                   insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, created_at)
                   select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.created_at
                   from cues c join take t on t.id = c.kept_take)
-                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis, pace_percent,
-                                 pitch_semitones, loudness_db, pause_after_millis, kept_take, kept_recipe)
-                select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis, pace_percent,
-                       pitch_semitones, loudness_db, pause_after_millis, case when kept_take is null then null else take_copy end, kept_recipe from cues""")
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
+                                 %1$s, kept_take, kept_recipe)
+                select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
+                       %1$s, case when kept_take is null then null else take_copy end, kept_recipe from cues""".formatted(DirectionColumns.NAMES))
                 .param("from", id).param("to", to).update();
         jdbc.sql("""
                 insert into reading (id, project_id, written, said, said_as, language, match_case, at)

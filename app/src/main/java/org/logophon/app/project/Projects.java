@@ -76,7 +76,7 @@ public class Projects {
     private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
         Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
-        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(), effective);
+        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(voice), effective);
         String problem = problem(cue, voice, underWay);
         CueState state = state(cue, recipe, problem, underWay);
         boolean measured = cue.keptSeconds() != null && state == CueState.READY;

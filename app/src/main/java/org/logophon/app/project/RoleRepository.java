@@ -42,9 +42,9 @@ public class RoleRepository {
 
     public void copy(UUID from, UUID to) {
         jdbc.sql("""
-                insert into role (project_id, name, position, voice_id, pace_percent, pitch_semitones, loudness_db, pause_after_millis)
-                select :to, name, position, voice_id, pace_percent, pitch_semitones, loudness_db, pause_after_millis
-                from role where project_id = :from""").param("to", to).param("from", from).update();
+                insert into role (project_id, name, position, voice_id, %1$s)
+                select :to, name, position, voice_id, %1$s
+                from role where project_id = :from""".formatted(DirectionColumns.NAMES)).param("to", to).param("from", from).update();
     }
 
     private static Role role(ResultSet row, int at) throws SQLException {

@@ -27,12 +27,12 @@ public class SpeechRepository {
         return jdbc.sql("select * from speech where recipe = :recipe").param("recipe", recipe).query(SpeechRepository::speech).optional();
     }
 
-    boolean exists(String recipe) {
+    public boolean exists(String recipe) {
         return jdbc.sql("select count(*) from speech where recipe = :recipe").param("recipe", recipe).query(Integer.class).single() > 0;
     }
 
     /** Does nothing when another job saved the same recipe first: it is the same sound. */
-    void save(Recipe recipe, StoredSpeech speech) {
+    public void save(Recipe recipe, StoredSpeech speech) {
         jdbc.sql("""
                 insert into speech (recipe, voice_id, sample_rate, pcm, words, peaks, pitch, seconds, syllables, reference_seconds, lufs,
                                     pace_reached, semitones_reached, created_at)

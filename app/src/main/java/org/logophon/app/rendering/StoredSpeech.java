@@ -25,7 +25,7 @@ import org.logophon.sound.Sound;
 public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, Float[] pitch, double seconds, int syllables, double referenceSeconds,
                            double lufs, Reached reached) {
 
-    static StoredSpeech of(Speech rendered, Recipe recipe) {
+    public static StoredSpeech of(Speech rendered, Recipe recipe) {
         Speech speech = rendered.trimmed();
         String said = recipe.saidText();
         float[] samples = speech.sound().samples();

@@ -3,8 +3,8 @@ package org.logophon.app.voices;
 import java.time.Clock;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
-import org.logophon.speech.EspeakEngine;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeEngines;
+import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.VoiceCatalogue;
@@ -24,7 +24,7 @@ class Engines {
 
     @Bean
     Narrator narrator(WorkerPool pool) {
-        return new Narrator(new EspeakEngine(pool));
+        return new Narrator(new NativeEngines(pool));
     }
 
     @Bean
@@ -34,7 +34,7 @@ class Engines {
 
     @Bean
     VoiceCatalogue voiceCatalogue() {
-        return EspeakVoices.catalogue();
+        return NativeVoices.catalogue();
     }
 
     @Bean

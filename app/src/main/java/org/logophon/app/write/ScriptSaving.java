@@ -19,7 +19,7 @@ import org.logophon.app.write.ScriptVersions.State;
 import org.logophon.script.HandCuts;
 import org.logophon.script.Script;
 import org.logophon.script.TextDiff;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeVoices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -155,7 +155,7 @@ public class ScriptSaving {
         for (String name : names) {
             if (keys.add(name.toLowerCase(Locale.ROOT))) {
                 // the first role can be heard at once; the others are cast by ear
-                roles.add(project, name, position, position == 0 ? EspeakVoices.DEFAULT_ID : null);
+                roles.add(project, name, position, position == 0 ? NativeVoices.DEFAULT_ID : null);
                 position++;
             }
         }

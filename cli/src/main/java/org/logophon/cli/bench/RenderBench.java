@@ -14,8 +14,8 @@ import org.logophon.finish.FinishSettings;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
-import org.logophon.speech.EspeakEngine;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeEngines;
+import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.Voice;
@@ -68,14 +68,14 @@ final class RenderBench {
     }
 
     private List<Callable<Void>> ours(WorkerPool pool) {
-        Narrator narrator = new Narrator(new EspeakEngine(pool));
+        Narrator narrator = new Narrator(new NativeEngines(pool));
         Finishing finishing = new Finishing(new WorkerResampler(pool));
-        Voice voice = EspeakVoices.catalogue().find(EspeakVoices.DEFAULT_ID).orElseThrow();
+        Voice voice = NativeVoices.catalogue().find(NativeVoices.DEFAULT_ID).orElseThrow();
         List<Callable<Void>> work = new ArrayList<>();
         for (int i = 0; i < CUES; i++) {
             int at = i;
             work.add(() -> {
-                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(), Effective.NEUTRAL);
+                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(voice), Effective.NEUTRAL);
                 Clip clip = finishing.finish(narrator.render(recipe), FinishSettings.to(FinishSettings.DEFAULT_TARGET_LUFS), 0);
                 try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve("ours-" + at + ".wav")), 1 << 16)) {
                     WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(cues.get(at), "c" + at,

@@ -32,7 +32,7 @@ import org.logophon.render.Recipe;
 import org.logophon.render.Speech;
 import org.logophon.render.SpeechFailed;
 import org.logophon.script.ScriptCue;
-import org.logophon.speech.EspeakEngine;
+import org.logophon.speech.NativeEngines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.Voice;
@@ -51,7 +51,7 @@ final class ClipMaker {
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
     ClipMaker(WorkerPool pool, NarrationPlan plan, Outcome outcome, PrintWriter progress) {
-        this.narrator = new Narrator(new EspeakEngine(pool));
+        this.narrator = new Narrator(new NativeEngines(pool));
         this.finishing = new Finishing(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
@@ -90,7 +90,7 @@ final class ClipMaker {
         }
         Effective direction = plan.effective();
         Voice voice = plan.voiceOf(cue.role());
-        Recipe recipe = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, narrator.engineVersion(), direction);
+        Recipe recipe = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, narrator.engineVersion(voice), direction);
         Speech speech = narrator.render(recipe);
         Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
         BroadcastExtension bext = new BroadcastExtension(cue.text(), number, LocalDateTime.now(), 0,

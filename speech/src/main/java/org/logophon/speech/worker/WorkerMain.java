@@ -20,6 +20,7 @@ public final class WorkerMain {
     private final DataOutputStream out;
     private final String espeakHome;
     private Espeak espeak;
+    private Flite flite;
     private Soxr soxr;
 
     private WorkerMain(DataInputStream in, DataOutputStream out, String espeakHome) {
@@ -59,7 +60,7 @@ public final class WorkerMain {
 
     private static String sentence(Throwable refused) {
         return refused instanceof UnsatisfiedLinkError
-                ? "A speech library is missing. Install the packages libespeak-ng1, espeak-ng-data and libsoxr0."
+                ? "A speech library is missing. Install the packages libespeak-ng1, espeak-ng-data, libflite1 and libsoxr0."
                 : refused.getMessage();
     }
 
@@ -71,6 +72,11 @@ public final class WorkerMain {
                 Frames.writeText(out, version);
             }
             case Frames.SPEAK -> speak();
+            case Frames.SPEAK_FLITE -> {
+                String voice = Frames.readText(in);
+                String text = Frames.readText(in);
+                send(flite().speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
+            }
             case Frames.RESAMPLE -> {
                 int from = in.readInt();
                 int to = in.readInt();
@@ -87,7 +93,10 @@ public final class WorkerMain {
         String text = Frames.readText(in);
         int wordsPerMinute = in.readInt();
         int pitch = in.readInt();
-        Espeak.Spoken spoken = espeak().speak(voice, text, wordsPerMinute, pitch, Frames.MOST_SAMPLES);
+        send(espeak().speak(voice, text, wordsPerMinute, pitch, Frames.MOST_SAMPLES));
+    }
+
+    private void send(Espeak.Spoken spoken) throws IOException {
         ok();
         out.writeInt(spoken.rate());
         Frames.writeShorts(out, spoken.samples());
@@ -105,6 +114,13 @@ public final class WorkerMain {
             espeak = new Espeak(espeakHome);
         }
         return espeak;
+    }
+
+    private Flite flite() {
+        if (flite == null) {
+            flite = new Flite();
+        }
+        return flite;
     }
 
     private Soxr soxr() {

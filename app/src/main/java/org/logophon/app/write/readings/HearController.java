@@ -17,7 +17,7 @@ import org.logophon.reading.Said;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
 import org.logophon.render.Speech;
-import org.logophon.speech.EspeakVoices;
+import org.logophon.speech.NativeVoices;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
 import org.springframework.http.CacheControl;
@@ -59,10 +59,10 @@ class HearController {
         }
         ProjectView view = projects.view(id);
         Role role = cue == null ? view.roles().stream().findFirst().orElse(null) : view.cue(cue).map(CueView::role).orElse(null);
-        Voice voice = voices.find(role == null || role.voiceId() == null ? EspeakVoices.DEFAULT_ID : role.voiceId()).orElseThrow();
+        Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId()).orElseThrow();
         List<Said> readings = as.isBlank() ? List.of() : List.of(said(new Reading(written, said, As.of(as), null, true), voice));
         Effective direction = Effective.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
-        Speech speech = narrator.render(Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(), direction));
+        Speech speech = narrator.render(Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(voice), direction));
         byte[] wav = sound.wav(finishing.finish(speech, view.project().finish().atRate(speech.sound().rate()), direction.loudnessDb()));
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.noStore()).body(wav);
     }

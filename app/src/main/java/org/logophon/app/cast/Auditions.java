@@ -1,0 +1,136 @@
+package org.logophon.app.cast;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.Role;
+import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.rendering.TakeSound;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.direction.Effective;
+import org.logophon.finish.FinishSettings;
+import org.logophon.finish.Finishing;
+import org.logophon.pitch.PitchTrack;
+import org.logophon.reading.Said;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.script.ScriptCue;
+import org.logophon.script.Words;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+
+/** Lets a voice say a role's line with the role's direction. What was made once is kept. */
+@Service
+class Auditions {
+
+    static final int LONGEST_LINE = 400;
+
+    private final Projects projects;
+    private final ReadingRepository readings;
+    private final VoiceCatalogue voices;
+    private final Narrator narrator;
+    private final SpeechRepository speeches;
+    private final Finishing finishing;
+    private final TakeSound sound;
+
+    Auditions(Projects projects, ReadingRepository readings, VoiceCatalogue voices, Narrator narrator, SpeechRepository speeches, Finishing finishing, TakeSound sound) {
+        this.projects = projects;
+        this.readings = readings;
+        this.voices = voices;
+        this.narrator = narrator;
+        this.speeches = speeches;
+        this.finishing = finishing;
+        this.sound = sound;
+    }
+
+    /**
+     * A line as one voice says it.
+     *
+     * @param starts  seconds at which each written word starts, so that another voice can go on at the same word
+     * @param peaks   0–255 for each stroke of a small picture
+     * @param pitchHz null for a whisper
+     */
+    record Audition(String voice, String name, String about, String sound, double seconds, List<Double> starts, int[] peaks, long wordsPerMinute, Long pitchHz) {
+    }
+
+    /** The lines of a role that it can be tried on. */
+    static List<CueView> lines(ProjectView view, String role) {
+        return view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role) && ScriptCue.problem(cue.cue().text()) == null).toList();
+    }
+
+    /**
+     * @param cue  whose words are said; null for the typed line
+     * @param line typed, or empty for the role's first cue
+     * @throws Refused with a sentence when there is nothing to say
+     */
+    Audition audition(UUID project, Role role, String voiceId, UUID cue, String line) {
+        Voice voice = voices.find(voiceId).orElseThrow(() -> new NotFound("There is no voice " + voiceId + "."));
+        ProjectView view = projects.view(project);
+        Recipe recipe = recipe(view, role, voice, cue, line.strip().replaceAll("\\s+", " "));
+        StoredSpeech speech = speeches.find(recipe.hash()).orElseGet(() -> {
+            StoredSpeech made = StoredSpeech.of(narrator.render(recipe), recipe);
+            speeches.save(recipe, made);
+            return made;
+        });
+        List<Double> starts = new ArrayList<>();
+        for (int i = 0; i < speech.words().length; i += 4) {
+            starts.add(speech.words()[i + 2] / (double) speech.rate());
+        }
+        float[] hertz = new float[speech.pitch().length];
+        for (int i = 0; i < hertz.length; i++) {
+            hertz[i] = speech.pitch()[i];
+        }
+        double median = voice.whispers() ? 0 : new PitchTrack(hertz).medianHz();
+        return new Audition(voice.id(), voice.name(), voice.speaks(), "/projects/" + project + "/cast/audition/" + recipe.hash() + ".wav", speech.seconds(), starts,
+                picture(speech.peaks()), Math.round(Words.count(recipe.text()) / speech.seconds() * 60), median == 0 ? null : Math.round(median));
+    }
+
+    private Recipe recipe(ProjectView view, Role role, Voice voice, UUID cue, String line) {
+        if (line.length() > LONGEST_LINE) {
+            throw new Refused("A line to try voices on has at most %d characters, and this one has %,d.".formatted(LONGEST_LINE, line.length()));
+        }
+        String text = line;
+        List<Said> said;
+        if (line.isEmpty()) {
+            CueView chosen = lines(view, role.name()).stream().filter(c -> cue == null || c.id().equals(cue)).findFirst()
+                    .orElseThrow(() -> new Refused(role.name() + " has no line to try a voice on. Type one."));
+            text = chosen.cue().text();
+            said = readings.of(view.id()).said(chosen.id(), text, voice.language());
+        } else {
+            if (ScriptCue.problem(line) != null) {
+                throw new Refused("Type words for the voices to say.");
+            }
+            said = readings.of(view.id()).list().said(text, voice.language());
+        }
+        return Recipe.of(text, said, voice, narrator.engineVersion(voice), Effective.of(view.project().direction(), role.direction()));
+    }
+
+    /** WAV, at one loudness for all voices so that the louder one doesn't win. */
+    byte[] wav(UUID project, String recipe) {
+        StoredSpeech speech = speeches.find(recipe).orElseThrow(() -> new NotFound("This line isn't kept any more. Play it again."));
+        Double target = projects.require(project).targetLufs();
+        FinishSettings settings = FinishSettings.to(target == null ? FinishSettings.DEFAULT_TARGET_LUFS : target).atRate(speech.rate());
+        return sound.wav(finishing.finish(speech.speech(), settings, 0));
+    }
+
+    /** As many strokes as a small picture has room for. */
+    private static int[] picture(byte[] peaks) {
+        int strokes = 110;
+        int[] picture = new int[strokes];
+        for (int i = 0; i < strokes && peaks.length > 0; i++) {
+            int from = (int) ((long) i * peaks.length / strokes);
+            int to = Math.min(peaks.length, Math.max(from + 1, (int) ((long) (i + 1) * peaks.length / strokes)));
+            for (int p = from; p < to; p++) {
+                picture[i] = Math.max(picture[i], peaks[p] & 0xff);
+            }
+        }
+        return picture;
+    }
+}

@@ -1,0 +1,146 @@
+package org.logophon.app.cast;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.page.DirectionForm;
+import org.logophon.app.page.ProjectPage;
+import org.logophon.app.page.Step;
+import org.logophon.app.project.Casting;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.Role;
+import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.app.web.Stale;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The Cast step: the page, trying voices, and giving them to roles. */
+@Controller
+@RequestMapping("/projects/{id}")
+class CastController {
+
+    private final Projects projects;
+    private final ProjectPage page;
+    private final Casting casting;
+    private final Catalogue catalogue;
+    private final Auditions auditions;
+    private final VoiceCatalogue voices;
+    private final VoiceMeasuring measuring;
+    private final ReadingRepository readings;
+
+    CastController(Projects projects, ProjectPage page, Casting casting, Catalogue catalogue, Auditions auditions, VoiceCatalogue voices, VoiceMeasuring measuring,
+                   ReadingRepository readings) {
+        this.projects = projects;
+        this.page = page;
+        this.casting = casting;
+        this.catalogue = catalogue;
+        this.auditions = auditions;
+        this.voices = voices;
+        this.measuring = measuring;
+        this.readings = readings;
+    }
+
+    /** A role as the page lists it. */
+    record RoleLine(Role role, int cues, int words, String voice) {
+    }
+
+    /** @param language null when the address says nothing: then the language of the script; empty for any */
+    @GetMapping("/cast")
+    String page(@PathVariable UUID id, @RequestParam(defaultValue = "") String role, @RequestParam(required = false) String language, VoiceFilter filter, Model model,
+                @RequestHeader(name = "HX-Request", required = false) String htmx) {
+        fill(id, role, language == null ? null : filter, model);
+        return htmx == null ? "cast" : "cast :: stage";
+    }
+
+    @GetMapping("/cast/audition")
+    @ResponseBody
+    Auditions.Audition audition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
+                                @RequestParam(defaultValue = "") String line) {
+        return auditions.audition(id, casting.require(id, role), voice, cue, line);
+    }
+
+    @GetMapping("/cast/audition/{recipe}.wav")
+    ResponseEntity<byte[]> sound(@PathVariable UUID id, @PathVariable String recipe) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.maxAge(Duration.ofMinutes(30)).cachePrivate()).body(auditions.wav(id, recipe));
+    }
+
+    @GetMapping("/cast/measured")
+    @ResponseBody
+    VoiceMeasuring.Progress measured() {
+        return measuring.progress();
+    }
+
+    @GetMapping("/cast/preview")
+    @ResponseBody
+    Map<String, Object> preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
+        Voice candidate = voices.find(voice).orElseThrow(() -> new NotFound("There is no voice " + voice + "."));
+        CastPreview preview = CastPreview.of(projects.view(id), casting.require(id, role), candidate, readings.of(id));
+        return Map.of("sentence", preview.sentence(), "lacks", preview.lacks(), "changed", preview.changed());
+    }
+
+    @PostMapping("/cast")
+    @ResponseBody
+    Map<String, String> cast(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
+        casting.cast(id, role, voice);
+        return Map.of("sentence", voices.find(voice).map(v -> v.name() + " speaks " + role + " now.").orElse(role + " has no voice now."));
+    }
+
+    /** Answers with the page's stage, as the dials expect. */
+    @PostMapping("/cast/direction")
+    String direct(@PathVariable UUID id, @RequestParam String role, DirectionForm form, @RequestParam int version, VoiceFilter filter, Model model) {
+        try {
+            casting.direct(id, role, form.direction(), version);
+        } catch (Refused | Stale | IllegalArgumentException e) {
+            model.addAttribute("problem", e.getMessage());
+        }
+        fill(id, role, filter, model);
+        return "cast :: stage";
+    }
+
+    private void fill(UUID id, String wanted, VoiceFilter filter, Model model) {
+        ProjectView view = projects.view(id);
+        page.fill(model, view, Step.CAST);
+        List<RoleLine> roles = view.roles().stream().map(role -> line(view, role)).filter(line -> line.cues() > 0).toList();
+        RoleLine role = roles.stream().filter(line -> line.role().name().equals(wanted)).findFirst()
+                .orElseGet(() -> roles.stream().filter(line -> line.voice() == null).findFirst().orElse(roles.isEmpty() ? null : roles.get(0)));
+        VoiceFilter narrowed = filter != null ? filter : new VoiceFilter(language(view, role), "", "", "", "", "", "", "");
+        Catalogue.Found found = catalogue.find(narrowed);
+        model.addAttribute("roles", roles);
+        model.addAttribute("role", role);
+        model.addAttribute("filter", narrowed);
+        model.addAttribute("found", found);
+        model.addAttribute("map", VoiceMap.of(found.all(), found.rows()));
+        model.addAttribute("lines", role == null ? List.of() : Auditions.lines(view, role.role().name()));
+        model.addAttribute("measuring", measuring.progress());
+    }
+
+    private static RoleLine line(ProjectView view, Role role) {
+        List<CueView> cues = view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role.name())).toList();
+        return new RoleLine(role, cues.size(), cues.stream().mapToInt(cue -> cue.cue().words()).sum(), cues.isEmpty() || cues.get(0).voice() == null ? null : cues.get(0).voice().name());
+    }
+
+    /** English name of the language that a role's voice speaks, or else the script's. */
+    private String language(ProjectView view, RoleLine role) {
+        String tag = role == null || role.role().voiceId() == null ? view.project().language()
+                : voices.find(role.role().voiceId()).map(Voice::language).orElse(view.project().language());
+        return voices.all().stream().filter(voice -> voice.language().split("-")[0].equals(tag.split("-")[0])).map(Voice::languageName).findFirst().orElse("");
+    }
+}

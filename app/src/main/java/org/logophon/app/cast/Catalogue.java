@@ -1,0 +1,90 @@
+package org.logophon.app.cast;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.logophon.app.cast.VoiceFilter.Question;
+import org.logophon.app.voices.VoiceFiguresRepository;
+import org.logophon.figures.VoiceCharacter;
+import org.logophon.figures.VoiceFigures;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.stereotype.Component;
+
+/** The voices with all that is known of them, narrowed down. */
+@Component
+class Catalogue {
+
+    private final VoiceCatalogue voices;
+    private final VoiceFiguresRepository figures;
+    private final VoiceNotes notes;
+
+    Catalogue(VoiceCatalogue voices, VoiceFiguresRepository figures, VoiceNotes notes) {
+        this.voices = voices;
+        this.figures = figures;
+        this.notes = notes;
+    }
+
+    /** An answer to a question of the filter, with how many voices it would leave. */
+    record Choice(String value, String title, int count, boolean chosen) {
+    }
+
+    /**
+     * What was found.
+     *
+     * @param all     every voice, for the map
+     * @param rows    those that match, the shortlist first
+     * @param choices for each question its answers
+     */
+    record Found(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<Choice>> choices) {
+    }
+
+    List<VoiceRow> all() {
+        Map<String, VoiceFigures> measured = figures.all();
+        Map<String, VoiceNote> noted = notes.all();
+        Map<String, List<String>> used = notes.used();
+        return voices.all().stream().map(voice -> row(voice, measured.get(voice.id()), noted.getOrDefault(voice.id(), VoiceNote.NONE), used.getOrDefault(voice.id(), List.of()))).toList();
+    }
+
+    private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used) {
+        List<String> character = Stream.concat(voice.character().stream(), measured == null ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream()).distinct().toList();
+        return new VoiceRow(voice, measured, character, note, used);
+    }
+
+    Found find(VoiceFilter filter) {
+        List<VoiceRow> all = all();
+        List<VoiceRow> rows = all.stream().filter(filter.matches())
+                .sorted((a, b) -> Boolean.compare(b.note().shortlisted(), a.note().shortlisted())).toList();
+        Map<Question, List<Choice>> choices = new TreeMap<>();
+        choices.put(Question.LANGUAGE, choices(all, filter, Question.LANGUAGE, filter.language(), row -> List.of(row.voice().languageName())));
+        choices.put(Question.ACCENT, choices(all, filter, Question.ACCENT, filter.accent(), row -> row.voice().accent().isEmpty() ? List.of() : List.of(row.voice().accent())));
+        choices.put(Question.SOUNDS, choices(all, filter, Question.SOUNDS, filter.sounds(), row -> List.of(row.voice().gender().word())));
+        choices.put(Question.AGE, choices(all, filter, Question.AGE, filter.age(), row -> List.of(row.voice().age().word())));
+        choices.put(Question.CAN, choices(all, filter, Question.CAN, filter.can(), row -> row.voice().canDo().stream().map(Ability::word).toList()));
+        choices.put(Question.COST, choices(all, filter, Question.COST, filter.cost(), row -> List.of(row.voice().terms().free() ? "free" : "hired")));
+        choices.put(Question.LIST, choices(all, filter, Question.LIST, filter.list(), row -> {
+            List<String> lists = new ArrayList<>(row.note().groups());
+            if (row.note().shortlisted()) {
+                lists.add(VoiceFilter.SHORTLIST);
+            }
+            return lists;
+        }));
+        return new Found(all, rows, choices);
+    }
+
+    private static List<Choice> choices(List<VoiceRow> all, VoiceFilter filter, Question question, String chosen, Function<VoiceRow, List<String>> values) {
+        Map<String, Integer> counts = new TreeMap<>();
+        all.stream().filter(filter.besides(question)).forEach(row -> values.apply(row).forEach(value -> counts.merge(value, 1, Integer::sum)));
+        if (!chosen.isEmpty()) {
+            counts.putIfAbsent(chosen, 0);
+        }
+        List<Choice> choices = new ArrayList<>();
+        choices.add(new Choice("", "any", counts.values().stream().mapToInt(Integer::intValue).sum(), chosen.isEmpty()));
+        counts.forEach((value, count) -> choices.add(new Choice(value, value, count, value.equals(chosen))));
+        return choices;
+    }
+}

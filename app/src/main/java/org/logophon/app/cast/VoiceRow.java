@@ -1,0 +1,45 @@
+package org.logophon.app.cast;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.logophon.figures.VoiceFigures;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Voice;
+
+/**
+ * A voice in the catalogue.
+ *
+ * @param figures   null until it is measured
+ * @param character words for what it measures, and its maker's own
+ * @param used      roles that it speaks, as "Narrator of First Firing"
+ */
+record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used) {
+
+    public String pitch() {
+        return figures == null ? "…" : figures.medianPitchHz() == null ? "–" : Math.round(figures.medianPitchHz()) + " Hz";
+    }
+
+    public String pace() {
+        return figures == null ? "…" : figures.wordsPerMinute() == null ? "–" : Math.round(figures.wordsPerMinute()) + " wpm";
+    }
+
+    public String range() {
+        return figures == null ? "…" : figures.pitchRangeSemitones() == null ? "–" : String.format(Locale.ROOT, "%.1f st", figures.pitchRangeSemitones());
+    }
+
+    /** Who it is, for people and screen readers: "woman, England, bright". */
+    public String about() {
+        String words = character.isEmpty() ? "" : ", " + String.join(", ", character);
+        return (voice.age() == org.logophon.voice.Age.GROWN ? "" : voice.age().word() + " ") + voice.gender().word() + (voice.whispers() ? ", whispering" : "") + words;
+    }
+
+    public String canDo() {
+        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::word).collect(Collectors.joining(" "))
+                + (voice.terms().limited() ? " · %,d characters a request".formatted(voice.terms().mostCharacters()) : "");
+    }
+
+    public String cost() {
+        return voice.terms().free() ? "free" : voice.terms().pricePerCharacter().toPlainString() + " " + voice.terms().currency() + " a character";
+    }
+}

@@ -1,0 +1,52 @@
+package org.logophon.app.voices;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.Map;
+import org.logophon.figures.VoiceFigures;
+import org.logophon.voice.Voice;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code voice_figures}: what was measured on each version of a voice. */
+@Repository
+public class VoiceFiguresRepository {
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    VoiceFiguresRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** The newest figures of each voice, by its id. */
+    public Map<String, VoiceFigures> all() {
+        Map<String, VoiceFigures> all = new HashMap<>();
+        jdbc.sql("select * from voice_figures order by measured_at").query((row, at) -> all.put(row.getString("voice_id"), figures(row))).list();
+        return all;
+    }
+
+    boolean has(Voice voice, String version) {
+        return jdbc.sql("select count(*) from voice_figures where voice_id = :voice and version = :version").param("voice", voice.id())
+                .param("version", version).query(Integer.class).single() > 0;
+    }
+
+    /** Does nothing when another node measured it first. */
+    void save(Voice voice, String version, VoiceFigures figures) {
+        jdbc.sql("""
+                insert into voice_figures (voice_id, version, median_pitch_hz, pitch_range_semitones, words_per_minute, syllables_per_minute, brightness_hz, measured_at)
+                values (:voice, :version, :pitch, :range, :words, :syllables, :brightness, :now) on conflict do nothing""")
+                .param("voice", voice.id()).param("version", version).param("pitch", figures.medianPitchHz()).param("range", figures.pitchRangeSemitones())
+                .param("words", figures.wordsPerMinute()).param("syllables", figures.syllablesPerMinute()).param("brightness", figures.brightnessHz())
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+    }
+
+    private static VoiceFigures figures(ResultSet row) throws SQLException {
+        return new VoiceFigures(row.getObject("median_pitch_hz", Double.class), row.getObject("pitch_range_semitones", Double.class),
+                row.getObject("words_per_minute", Double.class), row.getObject("syllables_per_minute", Double.class), row.getDouble("brightness_hz"));
+    }
+}

@@ -1,0 +1,92 @@
+package org.logophon.app.voices;
+
+import java.util.Comparator;
+import java.util.List;
+import org.logophon.figures.VoiceMeter;
+import org.logophon.render.Narrator;
+import org.logophon.render.SpeechFailed;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+
+/**
+ * Measures in the background every voice that has no figures yet, one after another, English first. What was measured
+ * stays; a stop in between costs one voice.
+ */
+@Component
+public class VoiceMeasuring implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(VoiceMeasuring.class);
+
+    private final VoiceCatalogue voices;
+    private final VoiceFiguresRepository figures;
+    private final Narrator narrator;
+    private final boolean wanted;
+    private volatile boolean stopped;
+    private volatile Progress progress = new Progress(0, 0);
+
+    VoiceMeasuring(VoiceCatalogue voices, VoiceFiguresRepository figures, Narrator narrator, @Value("${logophon.measure-voices}") boolean wanted) {
+        this.voices = voices;
+        this.figures = figures;
+        this.narrator = narrator;
+        this.wanted = wanted;
+    }
+
+    /** How far it is. */
+    public record Progress(int done, int total) {
+
+        public boolean running() {
+            return done < total;
+        }
+    }
+
+    public Progress progress() {
+        return progress;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        if (wanted) {
+            Thread thread = new Thread(this::measureAll, "voice-measuring");
+            thread.setDaemon(true);
+            thread.setPriority(Thread.MIN_PRIORITY);
+            thread.start();
+        }
+    }
+
+    private void measureAll() {
+        List<Voice> all = voices.all().stream().sorted(Comparator.comparing(voice -> !voice.language().startsWith("en"))).toList();
+        progress = new Progress(0, all.size());
+        for (Voice voice : all) {
+            if (stopped) {
+                return;
+            }
+            try {
+                measure(voice);
+            } catch (SpeechFailed | DataAccessException e) {
+                LOG.warn("The voice {} could not be measured: {}", voice.id(), e.getMessage());
+            }
+            progress = new Progress(progress.done() + 1, all.size());
+        }
+    }
+
+    /** Measures a voice unless that version of it has been. */
+    public void measure(Voice voice) {
+        String version = narrator.engineVersion(voice);
+        if (!figures.has(voice, version)) {
+            figures.save(voice, version, VoiceMeter.measure(narrator, voice));
+        }
+    }
+
+    @Override
+    public void destroy() {
+        stopped = true;
+    }
+}

@@ -1,0 +1,225 @@
+// The Cast page: the list of voices, the line that they say, and giving one to a role.
+
+import { ask, renew, say, typing } from './app.js';
+import * as beside from './beside.js';
+import * as transport from './transport.js';
+import { label, wander } from './voicemap.js';
+
+const stage = () => document.getElementById('stage');
+const rows = () => [...document.querySelectorAll('#voices tbody tr')];
+const casting = document.getElementById('casting');
+const noting = document.getElementById('noting');
+let current = null;
+let line = { cue: '', words: '' };
+let wantedVoice = null;
+
+/** What to ask of the server for a voice to say the chosen line. */
+const asked = voice => ({
+  address: `/projects/${stage().dataset.project}/cast/audition`,
+  fields: { role: stage().dataset.role, voice, ...(line.words ? { line: line.words } : line.cue ? { cue: line.cue } : {}) },
+});
+
+async function hear(voice) {
+  current = voice;
+  mark();
+  const made = await beside.audition(asked(voice));
+  if (!made || current !== voice) return;
+  const next = rows()[rows().findIndex(row => row.dataset.voice === voice) + 1];
+  // the one below is likely to be next: made while this one speaks
+  if (next) beside.audition(asked(next.dataset.voice));
+  await beside.play(made);
+  mark();
+}
+
+function mark() {
+  rows().forEach(row => {
+    const now = row.dataset.voice === current;
+    row.classList.toggle('now', now);
+    row.querySelectorAll('button').forEach(button => { button.tabIndex = now || !current && row === rows()[0] ? 0 : -1; });
+  });
+  if (current && !rows().some(row => row.dataset.voice === current)) rows()[0]?.querySelectorAll('button').forEach(button => { button.tabIndex = 0; });
+  const map = document.getElementById('map');
+  const castNow = document.querySelector('#voices .castnow');
+  const named = beside.letters().map(({ voice }) => ({ voice, name: nameOf(voice) }));
+  if (current && !named.some(n => n.voice === current)) named.push({ voice: current, name: nameOf(current) });
+  if (castNow && !named.some(n => n.voice === castNow.dataset.voice)) named.push({ voice: castNow.dataset.voice, name: castNow.dataset.name });
+  if (map) label(map, named.map(n => ({ ...n, now: n.voice === current })), beside.letters());
+}
+
+const rowOf = voice => rows().find(row => row.dataset.voice === voice);
+const nameOf = voice => rowOf(voice)?.dataset.name ?? '';
+
+function step(by) {
+  const all = rows();
+  const at = all.findIndex(row => row.dataset.voice === current);
+  const next = all[Math.max(0, Math.min(all.length - 1, at < 0 ? 0 : at + by))];
+  if (!next || next.dataset.voice === current && at >= 0) return;
+  next.querySelector('.play').focus();
+  next.scrollIntoView({ block: 'nearest' });
+  hear(next.dataset.voice);
+}
+
+async function list(voice) {
+  const button = rowOf(voice)?.querySelector('.shortlist');
+  if (!button) return;
+  const on = button.getAttribute('aria-pressed') !== 'true';
+  const form = new FormData();
+  form.append('on', on);
+  const { status, body } = await ask('POST', `/voices/${voice}/shortlist`, form);
+  if (status !== 200) { say(body?.sentence ?? 'The shortlist can’t be saved.'); return; }
+  button.setAttribute('aria-pressed', on);
+  button.textContent = on ? '●' : '○';
+  document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
+  say(on ? `${nameOf(voice)} is on the shortlist.` : `${nameOf(voice)} is off the shortlist.`);
+}
+
+function note(voice) {
+  const row = rowOf(voice);
+  if (!row) return;
+  wantedVoice = voice;
+  document.getElementById('noting-title').textContent = `About ${row.dataset.name}`;
+  document.getElementById('note-stars').value = row.dataset.stars;
+  document.getElementById('note-text').value = row.dataset.note;
+  document.getElementById('note-groups').value = row.dataset.groups;
+  noting.showModal();
+}
+
+document.getElementById('note-keep')?.addEventListener('click', async () => {
+  const form = new FormData();
+  form.append('note', document.getElementById('note-text').value);
+  form.append('groups', document.getElementById('note-groups').value);
+  const stars = new FormData();
+  stars.append('stars', document.getElementById('note-stars').value);
+  const kept = await ask('POST', `/voices/${wantedVoice}/note`, form);
+  if (kept.status !== 200) { say(kept.body?.sentence ?? 'The note can’t be saved.'); return; }
+  await ask('POST', `/voices/${wantedVoice}/stars`, stars);
+  noting.close();
+  renew('#stage', location.href);
+});
+
+async function cast(voice) {
+  const role = stage().dataset.role;
+  const project = stage().dataset.project;
+  const { status, body } = await ask('GET', `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`);
+  if (status !== 200) { say(body?.sentence ?? 'This voice can’t be cast.'); return; }
+  wantedVoice = voice;
+  if (!body.changed && !body.lacks.length) { await give(); return; }
+  document.getElementById('casting-title').textContent = `Cast ${role}`;
+  document.getElementById('casting-what').textContent = body.sentence;
+  document.getElementById('casting-lacks').replaceChildren(...body.lacks.map(lack => { const item = document.createElement('li'); item.textContent = lack; return item; }));
+  casting.showModal();
+}
+
+async function give() {
+  const { role, project } = stage().dataset;
+  const form = new FormData();
+  form.append('role', role);
+  form.append('voice', wantedVoice);
+  const { status, body } = await ask('POST', `/projects/${project}/cast`, form);
+  casting.close();
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status !== 200) return;
+  const address = new URL(location.href);
+  address.searchParams.set('role', role);
+  if (!address.searchParams.has('language')) document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
+  history.replaceState(null, '', address);
+  renew('#stage', address.href);
+  renew('#head', `/projects/${project}/render?step=CAST`);
+  transport.refresh();
+}
+
+document.getElementById('casting-do')?.addEventListener('click', give);
+beside.onCast(cast);
+beside.onChange(mark);
+
+function chooseLine() {
+  const select = document.getElementById('line');
+  const own = document.getElementById('own');
+  if (!select) return;
+  if (line.cue && [...select.options].some(option => option.value === line.cue)) select.value = line.cue;
+  own.value = line.words;
+  const typed = !select.value;
+  own.hidden = !typed;
+  document.getElementById('said').textContent = typed && line.words ? `“${line.words}”` : select.selectedOptions[0]?.value ? `“${select.selectedOptions[0].textContent.replace(/^cue [^:]*: /, '')}”` : '';
+}
+
+/** A stage that came, with the first page or after a change. */
+function enter() {
+  const now = stage();
+  if (!now) return;
+  document.querySelector('.beside')?.setAttribute('class', `beside ${now.dataset.colour}`);
+  if (now.dataset.role !== enter.role) line = { cue: '', words: '' };
+  const direction = now.querySelector('[name=version]')?.value;
+  const other = enter.role !== undefined && (now.dataset.role !== enter.role || direction !== enter.direction);
+  enter.role = now.dataset.role;
+  enter.direction = direction;
+  wander(document.getElementById('map'), hear);
+  chooseLine();
+  now.querySelectorAll('.dial:not(.plain)').forEach(dial => {
+    const [typed, range] = [dial.querySelector('input[type=number]'), dial.querySelector('input[type=range]')];
+    range.value = typed.value === '' ? dial.dataset.neutral : typed.value;
+    range.addEventListener('input', () => { typed.value = range.value; });
+    typed.addEventListener('input', () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; });
+  });
+  const dials = document.getElementById('roledials');
+  dials.open = enter.open ?? false;
+  dials.addEventListener('toggle', () => { enter.open = dials.open; });
+  if (other) beside.again(asked); else mark();
+}
+
+document.addEventListener('click', event => {
+  const row = event.target.closest('#voices tbody tr');
+  if (!row) return;
+  const { voice } = row.dataset;
+  const button = event.target.closest('button');
+  if (button?.classList.contains('compare')) beside.toggle(voice, asked);
+  else if (button?.classList.contains('shortlist')) list(voice);
+  else if (button?.classList.contains('note')) note(voice);
+  else hear(voice);
+});
+
+document.addEventListener('change', event => {
+  if (event.target.id !== 'line') return;
+  line = { cue: event.target.value, words: '' };
+  chooseLine();
+  if (!event.target.value) document.getElementById('own').focus(); else beside.again(asked);
+});
+
+document.addEventListener('keydown', event => {
+  if (event.target.id === 'own' && event.key === 'Enter') {
+    event.preventDefault();
+    line = { cue: '', words: event.target.value.trim() };
+    chooseLine();
+    beside.again(asked);
+    if (current) hear(current);
+    return;
+  }
+  if (event.ctrlKey || event.altKey || event.metaKey || typing(event.target) || event.target.closest('dialog')) return;
+  const digit = Number(event.key);
+  if (digit >= 1 && digit <= 6) { beside.switchTo(digit - 1); return; }
+  const inList = event.target.closest('#voices') !== null || event.target === document.body;
+  const act = { ArrowDown: () => step(1), ArrowUp: () => step(-1) }[event.key];
+  if (act && inList) { event.preventDefault(); act(); return; }
+  const voice = event.target.closest?.('[data-voice]')?.dataset.voice ?? current;
+  const other = voice && { c: () => beside.toggle(voice, asked), l: () => list(voice), n: () => note(voice) }[event.key.toLowerCase()];
+  if (other) { event.preventDefault(); other(); }
+  if (event.key === 'Enter' && voice && event.target.matches('.play, body')) { event.preventDefault(); cast(voice); }
+});
+
+document.addEventListener('htmx:afterSettle', event => { if (event.detail.target?.id === 'stage' || event.detail.elt?.id === 'stage') enter(); });
+
+async function follow() {
+  const pill = document.getElementById('measuring');
+  if (!pill) return;
+  const { status, body } = await ask('GET', `/projects/${stage().dataset.project}/cast/measured`);
+  const still = document.getElementById('measuring');
+  if (status === 200 && still) {
+    if (body.done >= body.total) { await renew('#stage', location.href); return; }
+    still.textContent = `measuring voices, ${body.done} of ${body.total}`;
+  }
+  setTimeout(follow, 1500);
+}
+
+enter();
+transport.refresh();
+follow();

@@ -1,0 +1,118 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.options.SelectOption;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The Cast page, by keyboard and by mouse. */
+class CastPageTest extends BrowserTest {
+
+    @Autowired
+    private VoiceMeasuring measuring;
+    @Autowired
+    private VoiceCatalogue voices;
+
+    @BeforeEach
+    void measureSome() {
+        for (String id : new String[] {"isla", "tamsin", "aldric", "bram", "hamish"}) {
+            measuring.measure(voices.find(id).orElseThrow());
+        }
+    }
+
+    private void casting(String name) {
+        String project = newProject(name, "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
+        page.navigate(address() + project + "/cast");
+        assertThat(page.locator("h1")).hasText("A voice for Keeper");
+    }
+
+    @Test
+    void aVoiceIsFoundHeardComparedAndCastByKeyboardAlone() {
+        casting("By keys");
+        accessible();
+        page.locator("#by-accent").focus();
+        page.locator("#by-accent").selectOption(new SelectOption().setValue("Great Britain"));
+        assertThat(page).hasURL(Pattern.compile(".*accent=Great%20Britain.*"));
+        page.locator("#by-sounds").selectOption("man");
+        assertThat(page.locator("#voices tbody tr").first()).hasAttribute("data-voice", "aldric");
+        // the arrow goes to the first voice and it says the keeper's line
+        page.locator("#voices .play").first().focus();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator("#voices tr.now")).hasAttribute("data-voice", "aldric");
+        page.keyboard().press("c");
+        assertThat(page.locator(".candidate")).hasCount(1);
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator("#voices tr.now")).hasAttribute("data-voice", "bram");
+        page.keyboard().press("c");
+        assertThat(page.locator(".candidate")).hasCount(2);
+        page.keyboard().press("1");
+        assertThat(page.locator(".candidate.now b")).hasText("Aldric");
+        page.waitForTimeout(700);
+        page.keyboard().press("2");
+        assertThat(page.locator(".candidate.now b")).hasText("Bram");
+        // the other voice went on in the middle, not from the start
+        double at = Double.parseDouble(page.locator(".candidate.now svg line").getAttribute("x1"));
+        org.assertj.core.api.Assertions.assertThat(at).isGreaterThan(10);
+        accessible();
+        page.keyboard().press("l");
+        assertThat(page.locator("tr[data-voice=bram] .shortlist")).hasAttribute("aria-pressed", "true");
+        page.keyboard().press("l");
+        assertThat(page.locator("tr[data-voice=bram] .shortlist")).hasAttribute("aria-pressed", "false");
+        page.locator("tr[data-voice=bram] .play").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".roles a[aria-current]")).containsText("Bram");
+        assertThat(page.locator("#head")).containsText("2 roles");
+    }
+
+    @Test
+    void theMapIsWanderedByArrowsAndClicked() {
+        casting("Map");
+        page.locator(".dot[data-voice=isla]").click();
+        assertThat(page.locator("#voices tr.now")).hasAttribute("data-voice", "isla");
+        assertThat(page.locator("#mapnames")).containsText("Isla");
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.locator(".dot:focus")).hasAttribute("aria-label", Pattern.compile("(Aldric|Bram|Hamish).*man.*Hz.*wpm"));
+    }
+
+    @Test
+    void namesCanBeHiddenAndOwnWordsTyped() {
+        casting("Fair");
+        page.locator("#line").selectOption("");
+        page.locator("#own").fill("Quite other words.");
+        page.locator("#own").press("Enter");
+        assertThat(page.locator("#said")).hasText("“Quite other words.”");
+        page.locator("tr[data-voice=aldric] .compare").click();
+        page.locator("tr[data-voice=bram] .compare").click();
+        assertThat(page.locator(".candidate")).hasCount(2);
+        page.locator("#hide-names").check();
+        assertThat(page.locator(".candidate b")).hasText(new String[] {"Voice A", "Voice B"});
+        assertThat(page.locator("#candidates")).not().containsText("Aldric");
+        page.locator("#hide-names").uncheck();
+        assertThat(page.locator("#candidates")).containsText("Aldric");
+        page.locator(".candidate", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Aldric")).getByText("cast").click();
+        assertThat(page.locator(".roles a[aria-current]")).containsText("Aldric");
+    }
+
+    @Test
+    void aRoleIsDirectedHereAndItsNoteKept() {
+        casting("Directed");
+        page.locator("#roledials summary").click();
+        page.locator("#role-pace").fill("85");
+        page.locator("#role-pace").press("Enter");
+        assertThat(page.locator("#role-pace")).hasValue("85");
+        page.locator("#role-effect").selectOption("hall");
+        assertThat(page.locator("#role-effect")).hasValue("hall");
+        accessible();
+        page.locator("tr[data-voice=tamsin] .note").click();
+        page.locator("#note-text").fill("for the visitor");
+        page.locator("#note-stars").selectOption("3");
+        page.locator("#note-keep").click();
+        assertThat(page.locator("tr[data-voice=tamsin]")).containsText("“for the visitor”");
+        assertThat(page.locator("tr[data-voice=tamsin]")).containsText("★★★");
+    }
+}

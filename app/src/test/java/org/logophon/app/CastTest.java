@@ -1,0 +1,181 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** The catalogue, auditions and casting, as the server answers them. */
+class CastTest extends ApplicationTest {
+
+    private static final String SCRIPT = "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52.\n\nKEEPER: Fog till noon.";
+
+    @Autowired
+    private VoiceMeasuring measuring;
+    @Autowired
+    private VoiceCatalogue voices;
+
+    @BeforeEach
+    void measureSome() {
+        for (String id : new String[] {"isla", "aldric", "hamish", "jessamy", "marnie"}) {
+            measuring.measure(voices.find(id).orElseThrow());
+        }
+    }
+
+    private String found(String project, String query) {
+        return server.get(project + "/cast?role=Keeper&" + query).body();
+    }
+
+    private static int rows(String page) {
+        Matcher matcher = Pattern.compile("<tr data-voice=").matcher(page);
+        int count = 0;
+        while (matcher.find()) {
+            count++;
+        }
+        return count;
+    }
+
+    private JsonNode audition(String project, String voice, String more) {
+        return server.json(project + "/cast/audition?role=Keeper&voice=" + voice + more);
+    }
+
+    @Test
+    void filtersCombineAndCountAsTheyNarrow() {
+        String project = server.project("Filters", SCRIPT);
+        long english = voices.all().stream().filter(v -> v.languageName().equals("English")).count();
+        long whispers = voices.all().stream().filter(v -> v.languageName().equals("English") && v.whispers()).count();
+        assertThat(rows(found(project, ""))).as("the script's language to begin with").isEqualTo((int) english);
+        assertThat(rows(found(project, "language="))).isEqualTo(voices.all().size());
+        String page = found(project, "language=English&can=whisper");
+        assertThat(rows(page)).isEqualTo((int) whispers);
+        assertThat(page).contains("woman (" + whispers / 2 + ")").contains("Scotland (2)").contains(">any</option>");
+        assertThat(rows(found(project, "language=English&can=whisper&accent=Scotland&sounds=man"))).isEqualTo(1);
+        assertThat(rows(found(project, "language=&search=HAMISH"))).isEqualTo(1);
+        assertThat(rows(found(project, "language=English&search=bright+and+%3Cb%3E"))).isZero();
+        assertThat(found(project, "language=English&search=%3Cscript%3E")).doesNotContain("<script>").contains("No voice is like that");
+        assertThat(rows(found(project, "language=Klingon&can=sing&age=9"))).isZero();
+    }
+
+    @Test
+    void theMapPlacesVoicesByWhatTheyMeasure() {
+        String page = found(server.project("Map", SCRIPT), "language=English");
+        double aldric = place(page, "aldric", "cx");
+        double isla = place(page, "isla", "cx");
+        assertThat(aldric).as("100 Hz lies to the left of 180 Hz").isLessThan(isla - 100);
+        assertThat(page).as("a whisper has no place").doesNotContain("<circle class=\"dot\" data-voice=\"jessamy\"").contains("have no place here");
+        assertThat(page).contains("Aldric, English, Great Britain, man");
+    }
+
+    private static double place(String page, String voice, String attribute) {
+        Matcher dot = Pattern.compile("<circle [^>]*data-voice=\"" + voice + "\"[^>]*>").matcher(page);
+        assertThat(dot.find()).as(voice).isTrue();
+        Matcher value = Pattern.compile(attribute + "=\"([\\d.]+)\"").matcher(dot.group());
+        assertThat(value.find()).isTrue();
+        return Double.parseDouble(value.group(1));
+    }
+
+    @Test
+    void everyCandidateSaysTheRolesOwnLineAtOneLoudness() throws Exception {
+        String project = server.project("Audition", SCRIPT);
+        JsonNode hamish = audition(project, "hamish", "");
+        JsonNode marnie = audition(project, "marnie", "");
+        assertThat(hamish.get("starts")).as("a time for each written word, so that another voice goes on at the same one").hasSize(9).hasSameSizeAs(marnie.get("starts"));
+        for (JsonNode made : new JsonNode[] {hamish, marnie, audition(project, "jessamy", "")}) {
+            Path wav = Files.write(Files.createTempFile("audition", ".wav"), server.bytes(made.get("sound").asString()));
+            assertThat(loudness(wav)).as("%s by ffmpeg's ebur128", made.get("voice")).isCloseTo(-19, within(0.5));
+            Files.delete(wav);
+        }
+        assertThat(audition(project, "jessamy", "").get("pitchHz").isNull()).isTrue();
+        JsonNode typed = audition(project, "hamish", "&line=Quite+other+words.");
+        assertThat(typed.get("starts")).hasSize(3);
+        assertThat(audition(project, "hamish", "&line=Quite+other++words.").get("sound")).as("made once").isEqualTo(typed.get("sound"));
+    }
+
+    private static double loudness(Path wav) throws Exception {
+        Process process = new ProcessBuilder("ffmpeg", "-hide_banner", "-nostats", "-i", wav.toString(), "-af", "ebur128", "-f", "null", "-").redirectErrorStream(true).start();
+        Matcher matcher = Pattern.compile("I:\\s+(-?[\\d.]+) LUFS").matcher(new String(process.getInputStream().readAllBytes()));
+        double last = 0;
+        while (matcher.find()) {
+            last = Double.parseDouble(matcher.group(1));
+        }
+        return last;
+    }
+
+    @Test
+    void theRolesDirectionIsHeardInAnAudition() {
+        String project = server.project("Directed", SCRIPT);
+        double seconds = audition(project, "hamish", "").get("seconds").asDouble();
+        server.post(project + "/cast/direction", Map.of("role", "Keeper", "pace", "80", "version", "0"));
+        assertThat(audition(project, "hamish", "").get("seconds").asDouble()).isCloseTo(seconds / 0.8, within(0.06 * seconds));
+        assertThat(server.post(project + "/cast/direction", Map.of("role", "Keeper", "pace", "300", "version", "1")).body()).contains("Pace goes from 50 to 200 %, and 300 is outside.");
+        assertThat(server.post(project + "/cast/direction", Map.of("role", "Keeper", "pace", "90", "version", "0")).body()).contains("changed in another window");
+    }
+
+    @Test
+    void castingSaysBeforeWhatItChangesAndTakesStay() {
+        String project = server.project("Casting", SCRIPT);
+        server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
+        server.post(project + "/render", Map.of("step", "CAST"));
+        Server.await("rendered", Duration.ofSeconds(60), () -> server.ready(project) == 3);
+        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=aldric").get("sentence").asString())
+                .isEqualTo("Aldric speaks 2 cues of Keeper. 2 cues become changed; their takes stay.");
+        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=hamish").get("changed").asInt()).isZero();
+        server.post(project + "/cast/direction", Map.of("role", "Keeper", "pitch", "-2", "range", "150", "version", "1"));
+        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=jessamy").get("lacks")).extracting(JsonNode::asString).containsExactly(
+                "A whisper has no pitch: the change of pitch that is asked for does nothing.", "A whisper has no melody: the range that is asked for does nothing.");
+        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=frauke").get("lacks").toString()).contains("It speaks German");
+        server.post(project + "/cast/direction", Map.of("role", "Keeper", "version", "2"));
+        server.post(project + "/cast", Map.of("role", "Keeper", "voice", "aldric"));
+        assertThat(server.ready(project)).isEqualTo(1);
+        server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
+        assertThat(server.ready(project)).as("cast back, the old takes are right again").isEqualTo(3);
+    }
+
+    @Test
+    void anIpaReadingIsSaidAsWrittenByAVoiceThatKnowsNone() {
+        String project = server.project("Ipa", "Skerrow Head.");
+        server.post(project + "/readings", Map.of("written", "Skerrow", "said", "ˈskɛroʊ", "as", "ipa", "language", ""));
+        assertThat(server.json(project + "/cast/preview?role=Narrator&voice=marnie").get("lacks").toString()).contains("It knows no IPA: words read by IPA in 1 cue are said as they are written.");
+        assertThat(server.json(project + "/cast/audition?role=Narrator&voice=marnie").get("starts")).hasSize(2);
+    }
+
+    @Test
+    void whatTheHouseThinksOfAVoiceHoldsInEveryProject() {
+        String project = server.project("Notes", SCRIPT);
+        server.post("/voices/aldric/shortlist", Map.of("on", "true"));
+        server.post("/voices/aldric/stars", Map.of("stars", "4"));
+        server.post("/voices/aldric/note", Map.of("note", "dry & warm", "groups", "old men, logs, old men"));
+        String page = server.get(server.project("Another", SCRIPT) + "/cast?role=Keeper&language=English").body();
+        assertThat(page).contains("dry &amp; warm").contains("★★★★").contains("old men (1)").contains("shortlist (1)");
+        assertThat(page.indexOf("data-voice=\"aldric\" data-name")).as("the shortlist comes first").isLessThan(page.indexOf("data-voice=\"isla\" data-name"));
+        assertThat(rows(found(project, "language=&list=old+men"))).isEqualTo(1);
+        assertThat(server.post("/voices/aldric/stars", Map.of("stars", "9")).body()).contains("A voice has 0 to 5 stars.");
+        assertThat(server.post("/voices/nobody/stars", Map.of("stars", "1")).statusCode()).isEqualTo(404);
+        assertThat(server.post("/voices/aldric/note", Map.of("note", "x".repeat(2_001))).body()).contains("at most 2,000 characters");
+        server.post("/voices/aldric/shortlist", Map.of("on", "false"));
+        server.post("/voices/aldric/note", Map.of("note", "", "groups", ""));
+        server.post("/voices/aldric/stars", Map.of("stars", "0"));
+    }
+
+    @Test
+    void whatCannotBeHeardOrCastIsASentence() {
+        String project = server.project("Odd", SCRIPT);
+        assertThat(server.get(project + "/cast/audition?role=Nobody&voice=isla").body()).contains("This project has no role Nobody.");
+        assertThat(server.get(project + "/cast/audition?role=Keeper&voice=nobody").statusCode()).isEqualTo(404);
+        assertThat(server.get(project + "/cast/audition?role=Keeper&voice=isla&line=" + "long".repeat(101)).body()).contains("at most 400 characters");
+        assertThat(server.get(project + "/cast/audition?role=Keeper&voice=isla&line=***").body()).contains("Type words for the voices to say.");
+        assertThat(server.post(project + "/cast", Map.of("role", "Keeper", "voice", "nobody")).body()).contains("There is no voice nobody.");
+        assertThat(server.get(server.project("Silent", "") + "/cast").body()).contains("Nobody speaks yet");
+    }
+}

@@ -1,0 +1,51 @@
+package org.logophon.figures;
+
+import java.util.Arrays;
+import org.logophon.direction.Effective;
+import org.logophon.estimate.Syllables;
+import org.logophon.pitch.PitchMeter;
+import org.logophon.pitch.PitchTrack;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.render.SpeechFailed;
+import org.logophon.script.Words;
+import org.logophon.sound.Sound;
+import org.logophon.sound.SpeechSpan;
+import org.logophon.voice.Voice;
+
+/** Lets a voice read its passage and measures it. */
+public final class VoiceMeter {
+
+    private VoiceMeter() {
+    }
+
+    /** @throws SpeechFailed when the voice can't read it */
+    public static VoiceFigures measure(Narrator narrator, Voice voice) {
+        Passage passage = Passage.in(voice.language());
+        Recipe recipe = Recipe.of(passage.text(), voice, narrator.engineVersion(voice), Effective.NEUTRAL);
+        return of(narrator.render(recipe).sound(), passage, voice.whispers());
+    }
+
+    /** @param sound the passage as it was read */
+    public static VoiceFigures of(Sound sound, Passage passage, boolean whispers) {
+        SpeechSpan span = SpeechSpan.of(sound);
+        double minutes = (span.to() - span.from()) / (double) sound.rate() / 60;
+        PitchTrack track = whispers ? null : PitchMeter.track(sound);
+        boolean pitched = track != null && track.medianHz() > 0;
+        return new VoiceFigures(pitched ? track.medianHz() : null, pitched ? range(track) : null,
+                passage.words() ? Words.count(passage.text()) / minutes : null,
+                passage.words() ? Syllables.of(passage.text(), passage.language()) / minutes : null, Brightness.hertz(sound));
+    }
+
+    private static double range(PitchTrack track) {
+        float[] voiced = new float[track.hertz().length];
+        int count = 0;
+        for (float hertz : track.hertz()) {
+            if (hertz > 0) {
+                voiced[count++] = hertz;
+            }
+        }
+        Arrays.sort(voiced, 0, count);
+        return PitchTrack.semitones(voiced[count / 10], voiced[count - 1 - count / 10]);
+    }
+}

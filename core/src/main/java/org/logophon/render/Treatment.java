@@ -1,0 +1,22 @@
+package org.logophon.render;
+
+import org.logophon.effect.Effect;
+
+/**
+ * What is done to speech after its engine: in this order, liveliness and timbre, then the effect.
+ *
+ * @param rangeFactor     0 monotone, 1 as it is
+ * @param timbreSemitones formants moved, the pitch kept: under 0 deeper
+ * @param effect          null for none
+ * @param effectPercent   how much of it is heard
+ */
+public record Treatment(double rangeFactor, double timbreSemitones, Effect effect, int effectPercent) {
+
+    public static final Treatment NONE = new Treatment(1, 0, null, 0);
+
+    /** For a recipe; empty when nothing is done. */
+    String canonical() {
+        return equals(NONE) ? "" : "range %d timbre %d effect %s %d".formatted(Math.round(rangeFactor * 1_000), Math.round(timbreSemitones * 1_000),
+                effect == null ? "none" : effect.name(), effectPercent);
+    }
+}

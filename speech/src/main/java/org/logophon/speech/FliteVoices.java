@@ -1,0 +1,32 @@
+package org.logophon.speech;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Age;
+import org.logophon.voice.Gender;
+import org.logophon.voice.Terms;
+import org.logophon.voice.Voice;
+
+/** Flite's English voices under our names. They were made of recordings, and sound more natural than a formant voice. */
+final class FliteVoices {
+
+    static final String ENGINE = "flite";
+
+    private FliteVoices() {
+    }
+
+    static List<Voice> all() {
+        return List.of(voice("marnie", "Marnie", "en-US", "United States", Gender.FEMALE, "cmu_us_slt"),
+                voice("rufus", "Rufus", "en-US", "United States", Gender.MALE, "cmu_us_rms"),
+                voice("farquhar", "Farquhar", "en-GB-scotland", "Scotland", Gender.MALE, "cmu_us_awb"),
+                voice("otis", "Otis", "en-US", "United States", Gender.MALE, "cmu_us_kal16"));
+    }
+
+    private static Voice voice(String id, String name, String language, String accent, Gender gender, String library) {
+        Set<Ability> canDo = EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE, Ability.WORD_TIMES);
+        return new Voice(id, name, language, "English", accent, gender, Age.GROWN, List.of(), ENGINE, library, canDo,
+                EnumSet.of(Ability.PACE, Ability.WORD_TIMES), List.of(), Terms.FREE);
+    }
+}

@@ -1,0 +1,36 @@
+package org.logophon.speech;
+
+import java.util.Map;
+import org.logophon.render.SpeechEngine;
+import org.logophon.render.SpeechFailed;
+import org.logophon.render.SpeechRequest;
+import org.logophon.render.Utterance;
+import org.logophon.voice.Voice;
+
+/** Every engine under one roof: a request goes to the one that has the voice. */
+public final class NativeEngines implements SpeechEngine {
+
+    private final Map<String, SpeechEngine> byName;
+
+    public NativeEngines(WorkerPool pool) {
+        this.byName = Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool));
+    }
+
+    @Override
+    public String version(Voice voice) {
+        return engine(voice).version(voice);
+    }
+
+    @Override
+    public Utterance speak(SpeechRequest request) {
+        return engine(request.voice()).speak(request);
+    }
+
+    private SpeechEngine engine(Voice voice) {
+        SpeechEngine engine = byName.get(voice.engine());
+        if (engine == null) {
+            throw new SpeechFailed("The engine of the voice " + voice.name() + " isn't here. Cast another voice.");
+        }
+        return engine;
+    }
+}

@@ -1,0 +1,18 @@
+package org.logophon.speech;
+
+import java.util.stream.Stream;
+import org.logophon.voice.VoiceCatalogue;
+
+/** The voices of the engines that come with the machine. */
+public final class NativeVoices {
+
+    /** The voice of a role that nobody cast. */
+    public static final String DEFAULT_ID = "isla";
+
+    private NativeVoices() {
+    }
+
+    public static VoiceCatalogue catalogue() {
+        return new VoiceCatalogue(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream()).toList());
+    }
+}

@@ -1,0 +1,46 @@
+package org.logophon.speech.worker;
+
+import com.sun.jna.Library;
+import com.sun.jna.Native;
+import com.sun.jna.NativeLibrary;
+import com.sun.jna.Pointer;
+
+/** The part of Flite 2.2 ({@code flite.h}) that is used. */
+interface FliteLibrary extends Library {
+
+    /** Offsets in {@code cst_voice}, {@code cst_relation} and {@code cst_wave} on 64-bit machines. */
+    int VOICE_FEATURES = 8;
+    int RELATION_HEAD = 24;
+    int WAVE_RATE = 8;
+    int WAVE_LENGTH = 12;
+    int WAVE_SAMPLES = 24;
+
+    static FliteLibrary load() {
+        return Native.load("flite", FliteLibrary.class);
+    }
+
+    /** A voice's own library registers it. */
+    static Pointer register(String voice) {
+        return (Pointer) NativeLibrary.getInstance("flite_" + voice).getFunction("register_" + voice).invoke(Pointer.class, new Object[] {null});
+    }
+
+    int flite_init();
+
+    Pointer flite_synth_text(String text, Pointer voice);
+
+    void delete_utterance(Pointer utterance);
+
+    Pointer utt_wave(Pointer utterance);
+
+    Pointer utt_relation(Pointer utterance, String name);
+
+    Pointer item_next(Pointer item);
+
+    Pointer path_to_item(Pointer item, String path);
+
+    String ffeature_string(Pointer item, String path);
+
+    float ffeature_float(Pointer item, String path);
+
+    void feat_set_float(Pointer features, String name, float value);
+}

@@ -1,0 +1,62 @@
+package org.logophon.speech;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import org.logophon.sound.Sound;
+import org.logophon.wav.SampleFormat;
+import org.logophon.wav.WavWriter;
+
+/** Praat (Debian package praat) as the outside reference: phonetics has measured with it for thirty years. */
+final class Praat {
+
+    private static final String SCRIPT = """
+            form Measure
+              sentence file
+              real ceiling
+            endform
+            sound = Read from file: file$
+            pitch = To Pitch (ac): 0.01, 60, 15, "no", 0.03, 0.45, 0.01, 0.35, 0.14, 500
+            median = Get quantile: 0, 0, 0.5, "Hertz"
+            selectObject: sound
+            formants = To Formant (burg): 0, 5, ceiling, 0.025, 50
+            first = Get quantile: 1, 0, 0, "hertz", 0.5
+            second = Get quantile: 2, 0, 0, "hertz", 0.5
+            third = Get quantile: 3, 0, 0, "hertz", 0.5
+            writeInfoLine: fixed$ (median, 3), " ", fixed$ (first, 1), " ", fixed$ (second, 1), " ", fixed$ (third, 1)
+            """;
+
+    private Praat() {
+    }
+
+    static double pitch(Sound sound) {
+        return pitchAndFormants(sound, 5_500)[0];
+    }
+
+    /**
+     * Median pitch and the medians of the first three formants, in Hz.
+     *
+     * @param ceiling five formants are sought under it; it goes with the length of the vocal tract (Praat's manual, "Formant (burg)")
+     */
+    static double[] pitchAndFormants(Sound sound, double ceiling) {
+        try {
+            Path folder = Files.createTempDirectory("praat");
+            Path wav = folder.resolve("sound.wav");
+            Path script = Files.writeString(folder.resolve("measure.praat"), SCRIPT);
+            try (var out = Files.newOutputStream(wav)) {
+                WavWriter.write(sound, SampleFormat.PCM_24, null, out);
+            }
+            Process process = new ProcessBuilder("praat", "--run", script.toString(), wav.toString(), Double.toString(ceiling)).redirectErrorStream(true).start();
+            String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+            Files.delete(wav);
+            Files.delete(script);
+            Files.delete(folder);
+            return Arrays.stream(said.split(" ")).mapToDouble(Double::parseDouble).toArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
