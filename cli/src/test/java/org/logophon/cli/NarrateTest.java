@@ -116,11 +116,13 @@ class NarrateTest {
 
     @Test
     void whatTheVoiceCannotReachIsAWarning() throws Exception {
-        Run run = run("narrate", script("high.txt", "The crew have one tide to lift it out.").toString(), "--out", folder.resolve("h").toString(),
-                "--pitch", "12", "--json");
-        assertThat(run.status()).isZero();
-        assertThat(JsonMapper.builder().build().readTree(run.out()).get("warnings").get(0).asString())
-                .startsWith("high, cue 010: Pitch +12.0 semitones was asked for, and Isla reaches +");
+        String file = script("high.txt", "The crew have one tide to lift it out.").toString();
+        Run whisper = run("narrate", file, "--out", folder.resolve("w").toString(), "--voice", "jessamy", "--pitch", "12", "--json");
+        assertThat(whisper.status()).isZero();
+        assertThat(JsonMapper.builder().build().readTree(whisper.out()).get("warnings").get(0).asString())
+                .isEqualTo("high, cue 010: A whisper has no pitch, so the change of +12.0 semitones does nothing to Jessamy.");
+        Run high = run("narrate", file, "--out", folder.resolve("h").toString(), "--pitch", "12", "--json");
+        assertThat(JsonMapper.builder().build().readTree(high.out()).get("warnings")).as("the signal makes up what the engine falls short of").isEmpty();
     }
 
     @Test
@@ -164,12 +166,19 @@ class NarrateTest {
     }
 
     @Test
-    void voicesAreListedAsJson() {
-        JsonNode voices = JsonMapper.builder().build().readTree(run("voices", "--json").out());
-        assertThat(voices.size()).isGreaterThan(300);
-        for (String field : List.of("id", "name", "language", "accent", "gender", "engine", "canDo")) {
-            assertThat(voices.get(0).has(field)).as(field).isTrue();
+    void voicesAreListedAsJsonWithWhatTheyMeasure() {
+        assertThat(run("voices").out().lines().count()).isGreaterThan(300);
+        JsonNode voices = JsonMapper.builder().build().readTree(run("voices", "--json", "--language", "en-GB-scotland").out());
+        assertThat(voices).extracting(voice -> voice.get("id").asString()).contains("hamish", "farquhar").doesNotContain("isla");
+        for (JsonNode voice : voices) {
+            for (String field : List.of("id", "name", "language", "accent", "gender", "engine", "canDo", "medianPitchHz", "pitchRangeSemitones", "wordsPerMinute", "syllablesPerMinute", "brightnessHz")) {
+                assertThat(voice.has(field)).as(field).isTrue();
+            }
+            boolean whispers = voice.get("canDo").toString().contains("whisper");
+            assertThat(voice.get("medianPitchHz").isNull()).isEqualTo(whispers);
+            assertThat(voice.get("wordsPerMinute").asDouble()).isBetween(120.0, 260.0);
         }
+        assertThat(run("voices", "--language", "tlh").status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
     }
 
     private static String tool(String... command) throws Exception {
