@@ -28,3 +28,18 @@ create table voice_group (
     voice_id text not null,
     primary key (name, voice_id)
 );
+
+-- Voices of the house's own: a base voice and what makes it theirs.
+create table house_voice (
+    id text primary key,
+    name text not null,
+    description text not null default '',
+    base_voice text not null,
+    pace_percent integer not null,
+    pitch_semitones double precision not null,
+    range_percent integer not null,
+    timbre_semitones double precision not null,
+    effect text,
+    effect_percent integer not null,
+    changed_at timestamptz not null
+);

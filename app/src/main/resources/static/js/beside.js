@@ -36,7 +36,7 @@ export async function play(made, from = 0) {
   show();
   try {
     const whole = player.play(made.sound, from);
-    follow();
+    follow(whole);
     return await whole;
   } catch (error) {
     say(error.message);
@@ -134,7 +134,10 @@ function show() {
   list.querySelectorAll('.candidate').forEach(item => item.classList.toggle('now', item.dataset.voice === now));
 }
 
-function follow() {
+/** Shows who plays and where, until it ends; loading it takes a moment. */
+function follow(whole) {
+  let over = false;
+  whole.catch(() => {}).finally(() => { over = true; });
   const step = () => {
     const seconds = player.position();
     list.querySelectorAll('.candidate').forEach(item => {
@@ -144,7 +147,7 @@ function follow() {
       if (mine) { const x = 220 * seconds / heard.seconds; line.setAttribute('x1', x); line.setAttribute('x2', x); }
     });
     show();
-    if (seconds !== null || player.isPlaying()) requestAnimationFrame(step);
+    if (!over) requestAnimationFrame(step);
   };
   requestAnimationFrame(step);
 }

@@ -3,6 +3,7 @@
 import { ask, renew, say, typing } from './app.js';
 import * as beside from './beside.js';
 import * as transport from './transport.js';
+import * as house from './house.js';
 import { label, wander } from './voicemap.js';
 
 const stage = () => document.getElementById('stage');
@@ -129,6 +130,7 @@ async function give() {
 }
 
 document.getElementById('casting-do')?.addEventListener('click', give);
+house.begin(asked);
 beside.onCast(cast);
 beside.onChange(mark);
 
@@ -175,6 +177,7 @@ document.addEventListener('click', event => {
   if (button?.classList.contains('compare')) beside.toggle(voice, asked);
   else if (button?.classList.contains('shortlist')) list(voice);
   else if (button?.classList.contains('note')) note(voice);
+  else if (button?.classList.contains('tune')) house.openRow(row);
   else hear(voice);
 });
 
@@ -201,7 +204,7 @@ document.addEventListener('keydown', event => {
   const act = { ArrowDown: () => step(1), ArrowUp: () => step(-1) }[event.key];
   if (act && inList) { event.preventDefault(); act(); return; }
   const voice = event.target.closest?.('[data-voice]')?.dataset.voice ?? current;
-  const other = voice && { c: () => beside.toggle(voice, asked), l: () => list(voice), n: () => note(voice) }[event.key.toLowerCase()];
+  const other = voice && { c: () => beside.toggle(voice, asked), l: () => list(voice), n: () => note(voice), h: () => house.openRow(rowOf(voice)) }[event.key.toLowerCase()];
   if (other) { event.preventDefault(); other(); }
   if (event.key === 'Enter' && voice && event.target.matches('.play, body')) { event.preventDefault(); cast(voice); }
 });

@@ -115,4 +115,34 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("tr[data-voice=tamsin]")).containsText("“for the visitor”");
         assertThat(page.locator("tr[data-voice=tamsin]")).containsText("★★★");
     }
+
+    @Test
+    void aHouseVoiceIsMadeOfADescriptionByKeyboard() {
+        casting("Described");
+        page.locator("#describe").focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("a deep slow man from Scotland");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#proposals .candidate")).hasCount(1);
+        accessible();
+        page.getByLabel("Keep Hamish so as a house voice").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#tune-name")).isFocused();
+        page.keyboard().type("Keeper of keys");
+        page.locator("#tune-pitch").fill("-6");
+        page.locator("#tune-pitch").press("Tab");
+        assertThat(page.locator("#tune-flags")).containsText("More than 4 semitones");
+        accessible();
+        page.locator("#tune-keep").press("Enter");
+        assertThat(page.locator("#tuning")).isHidden();
+        assertThat(page.locator("#voices tbody")).containsText("Keeper of keys");
+        page.locator("#search").fill("keeper of keys");
+        assertThat(page.locator("#voices tbody tr")).hasCount(1);
+        assertThat(page.locator("#voices tbody")).containsText("house voice, of Hamish");
+        page.locator("#voices .play").first().focus();
+        page.keyboard().press("h");
+        assertThat(page.locator("#tune-pitch")).hasValue("-6");
+        page.locator("#tune-remove").press("Enter");
+        assertThat(page.locator("#voices tbody tr")).hasCount(0);
+    }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -177,5 +178,56 @@ class CastTest extends ApplicationTest {
         assertThat(server.get(project + "/cast/audition?role=Keeper&voice=isla&line=***").body()).contains("Type words for the voices to say.");
         assertThat(server.post(project + "/cast", Map.of("role", "Keeper", "voice", "nobody")).body()).contains("There is no voice nobody.");
         assertThat(server.get(server.project("Silent", "") + "/cast").body()).contains("Nobody speaks yet");
+    }
+
+    private String house(String name, Map<String, String> tuning) {
+        Map<String, String> form = new HashMap<>(tuning);
+        form.putAll(Map.of("name", name, "description", "dry and slow", "base", "hamish"));
+        return Server.parse(server.post("/voices/house", form)).get("voice").asString();
+    }
+
+    @Test
+    void aHouseVoiceIsCastLikeAnyOtherAndChangesItsCuesWhenItIsTuned() {
+        String project = server.project("House", SCRIPT);
+        String ewan = house("Ewan of the lamp", Map.of("tunePace", "80", "tunePitch", "−2", "tuneTimbre", "-1,5"));
+        JsonNode plain = audition(project, "hamish", "");
+        JsonNode tuned = audition(project, ewan, "");
+        assertThat(tuned.get("seconds").asDouble()).isCloseTo(plain.get("seconds").asDouble() / 0.8, within(0.06 * plain.get("seconds").asDouble()));
+        assertThat(12 * Math.log(tuned.get("pitchHz").asDouble() / plain.get("pitchHz").asDouble()) / Math.log(2)).isCloseTo(-2, within(0.5));
+        server.post(project + "/cast", Map.of("role", "Keeper", "voice", ewan));
+        server.post(project + "/render", Map.of("step", "CAST"));
+        Server.await("rendered", Duration.ofSeconds(60), () -> server.ready(project) == 3);
+        assertThat(server.get(project + "/direct?cue=" + server.cues(project).get(1).get("id").asString()).body()).contains("Keeper · Ewan of the lamp").contains("80 %");
+        assertThat(found(project, "language=English&search=dry")).contains("house voice, of Hamish").contains("1 voice matches");
+        assertThat(server.post("/voices/" + ewan + "/remove", Map.of()).body()).contains("speaks Keeper of House. Cast another voice there first.");
+        server.post("/voices/" + ewan + "/house", Map.of("name", "Ewan of the lamp", "tunePace", "85"));
+        assertThat(server.ready(project)).isEqualTo(1);
+        server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
+        assertThat(server.post("/voices/" + ewan + "/remove", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(server.get(project + "/cast/audition?role=Keeper&voice=" + ewan).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void whatStraysFarIsFlaggedAndWhatCannotBeIsRefused() {
+        assertThat(server.json("/voices/flags?tunePitch=-5&tunePace=60").toString()).contains("More than 4 semitones").contains("More than 30 %");
+        assertThat(server.json("/voices/flags?tunePitch=3&tunePace=80")).isEmpty();
+        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tuneTimbre", "4")).body()).contains("Timbre goes from -3 to 3 semitones, and 4.0 is outside.");
+        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tunePitch", "much")).body()).contains("Pitch is a number");
+        assertThat(server.post("/voices/house", Map.of("name", "  ", "base", "hamish")).body()).contains("A house voice has a name");
+        assertThat(server.post("/voices/house", Map.of("name", "ISLA", "base", "hamish")).body()).contains("Another voice is called ISLA.");
+        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "nobody")).statusCode()).isEqualTo(404);
+        assertThat(server.post("/voices/isla/remove", Map.of()).body()).contains("There is no house voice isla.");
+    }
+
+    @Test
+    void aDescriptionFindsTheClosestVoicesWithReasons() {
+        String project = server.project("Described", SCRIPT);
+        JsonNode found = server.json(project + "/cast/described?words=an+old,+slow,+deep+man,+Scottish,+warm+and+velvety");
+        assertThat(found.get("sentence").asString()).isEqualTo("Not understood: velvety.");
+        assertThat(found.get("candidates").get(0).get("name").asString()).as("the one Scot that is measured here").isEqualTo("Hamish");
+        assertThat(found.get("candidates").get(0).get("reasons").toString()).contains("Hz measured").contains("slower");
+        assertThat(found.get("candidates").get(0).get("tuning").get("pace").asInt()).isLessThan(95);
+        assertThat(server.json(project + "/cast/described?words=hello+there").get("sentence").asString()).startsWith("Say who it is");
+        assertThat(server.get(project + "/cast/described?words=" + "old".repeat(101)).body()).contains("at most 300 characters");
     }
 }

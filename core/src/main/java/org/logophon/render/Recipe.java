@@ -8,6 +8,7 @@ import java.util.List;
 import org.logophon.direction.Effective;
 import org.logophon.reading.Said;
 import org.logophon.voice.Ability;
+import org.logophon.voice.Tuning;
 import org.logophon.voice.Voice;
 
 /**
@@ -36,8 +37,20 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         boolean whispers = voice.whispers();
         // a voice that knows no IPA says such a word as it is written
         List<Said> can = voice.canDo().contains(Ability.IPA) ? said : said.stream().filter(place -> !place.ipa()).toList();
-        return new Recipe(text, can, voice, engineVersion, direction.paceFactor(), whispers ? 0 : direction.semitones(),
-                new Treatment(whispers ? 1 : direction.rangeFactor(), 0, direction.effect(), direction.effectPercent()));
+        Tuning tuning = voice.tuning();
+        // what a script says of an effect holds before what its voice brings along
+        Treatment treatment = new Treatment(whispers ? 1 : within(direction.rangeFactor() * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
+                direction.effect() == null ? tuning.effect() : direction.effect(), direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
+        return new Recipe(text, can, voice, engineVersion, within(direction.paceFactor() * tuning.pacePercent() / 100, 0.4, 2.5),
+                whispers ? 0 : within(direction.semitones() + tuning.semitones(), -18, 18), treatment);
+    }
+
+    private static int effectPercent(Tuning tuning) {
+        return tuning.effect() == null ? 0 : tuning.effectPercent();
+    }
+
+    private static double within(double value, double least, double most) {
+        return Math.max(least, Math.min(most, value));
     }
 
     /** What the engine is given: only the readings that the text uses count. */
@@ -71,7 +84,7 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
 
     /** SHA-256 over every field, in hex. */
     public String hash() {
-        String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.id(), voice.engineVoice(),
+        String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
                 engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
                 + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical());
         try {

@@ -13,7 +13,7 @@ class VoiceCatalogueTest {
 
     @Test
     void findsByIdWithoutRegardToCase() {
-        VoiceCatalogue catalogue = new VoiceCatalogue(List.of(VERA));
+        VoiceCatalogue catalogue = new FixedVoices(List.of(VERA));
         assertThat(catalogue.find("VERA")).contains(VERA);
         assertThat(catalogue.find(null)).isEmpty();
         assertThat(catalogue.find("nobody")).isEmpty();
@@ -21,7 +21,7 @@ class VoiceCatalogueTest {
 
     @Test
     void twoVoicesOfOneIdAreAMistake() {
-        assertThatThrownBy(() -> new VoiceCatalogue(List.of(VERA, VERA))).hasMessageContaining("vera");
+        assertThatThrownBy(() -> new FixedVoices(List.of(VERA, VERA))).hasMessageContaining("vera");
     }
 
     @Test

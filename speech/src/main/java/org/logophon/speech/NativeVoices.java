@@ -1,6 +1,7 @@
 package org.logophon.speech;
 
 import java.util.stream.Stream;
+import org.logophon.voice.FixedVoices;
 import org.logophon.voice.VoiceCatalogue;
 
 /** The voices of the engines that come with the machine. */
@@ -13,6 +14,6 @@ public final class NativeVoices {
     }
 
     public static VoiceCatalogue catalogue() {
-        return new VoiceCatalogue(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream()).toList());
+        return new FixedVoices(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream()).toList());
     }
 }

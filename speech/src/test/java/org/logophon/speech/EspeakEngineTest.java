@@ -26,13 +26,14 @@ import org.logophon.sound.SpeechSpan;
 import org.logophon.sound.Sound;
 import org.logophon.voice.Gender;
 import org.logophon.voice.Voice;
+import org.logophon.voice.FixedVoices;
 import org.logophon.voice.VoiceCatalogue;
 
 class EspeakEngineTest {
 
     private static final WorkerPool POOL = new WorkerPool(2);
     private static final EspeakEngine ENGINE = new EspeakEngine(POOL);
-    private static final VoiceCatalogue VOICES = new VoiceCatalogue(EspeakVoices.all());
+    private static final VoiceCatalogue VOICES = new FixedVoices(EspeakVoices.all());
     private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for most of it.";
 
     @AfterAll

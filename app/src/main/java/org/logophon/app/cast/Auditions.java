@@ -23,7 +23,6 @@ import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
 import org.logophon.script.Words;
 import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 
 /** Lets a voice say a role's line with the role's direction. What was made once is kept. */
@@ -34,16 +33,14 @@ class Auditions {
 
     private final Projects projects;
     private final ReadingRepository readings;
-    private final VoiceCatalogue voices;
     private final Narrator narrator;
     private final SpeechRepository speeches;
     private final Finishing finishing;
     private final TakeSound sound;
 
-    Auditions(Projects projects, ReadingRepository readings, VoiceCatalogue voices, Narrator narrator, SpeechRepository speeches, Finishing finishing, TakeSound sound) {
+    Auditions(Projects projects, ReadingRepository readings, Narrator narrator, SpeechRepository speeches, Finishing finishing, TakeSound sound) {
         this.projects = projects;
         this.readings = readings;
-        this.voices = voices;
         this.narrator = narrator;
         this.speeches = speeches;
         this.finishing = finishing;
@@ -70,8 +67,7 @@ class Auditions {
      * @param line typed, or empty for the role's first cue
      * @throws Refused with a sentence when there is nothing to say
      */
-    Audition audition(UUID project, Role role, String voiceId, UUID cue, String line) {
-        Voice voice = voices.find(voiceId).orElseThrow(() -> new NotFound("There is no voice " + voiceId + "."));
+    Audition audition(UUID project, Role role, Voice voice, UUID cue, String line) {
         ProjectView view = projects.view(project);
         Recipe recipe = recipe(view, role, voice, cue, line.strip().replaceAll("\\s+", " "));
         StoredSpeech speech = speeches.find(recipe.hash()).orElseGet(() -> {

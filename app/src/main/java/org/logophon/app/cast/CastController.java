@@ -73,8 +73,10 @@ class CastController {
     @GetMapping("/cast/audition")
     @ResponseBody
     Auditions.Audition audition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
-                                @RequestParam(defaultValue = "") String line) {
-        return auditions.audition(id, casting.require(id, role), voice, cue, line);
+                                @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "false") boolean tuned, TuningForm form) {
+        Voice found = require(voice);
+        Voice heard = tuned ? require(found.baseId()).tuned(found.id(), found.name(), "", form.tuning()) : found;
+        return auditions.audition(id, casting.require(id, role), heard, cue, line);
     }
 
     @GetMapping("/cast/audition/{recipe}.wav")
@@ -91,9 +93,12 @@ class CastController {
     @GetMapping("/cast/preview")
     @ResponseBody
     Map<String, Object> preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
-        Voice candidate = voices.find(voice).orElseThrow(() -> new NotFound("There is no voice " + voice + "."));
-        CastPreview preview = CastPreview.of(projects.view(id), casting.require(id, role), candidate, readings.of(id));
+        CastPreview preview = CastPreview.of(projects.view(id), casting.require(id, role), require(voice), readings.of(id));
         return Map.of("sentence", preview.sentence(), "lacks", preview.lacks(), "changed", preview.changed());
+    }
+
+    private Voice require(String voice) {
+        return voices.find(voice).orElseThrow(() -> new NotFound("There is no voice " + voice + "."));
     }
 
     @PostMapping("/cast")

@@ -47,12 +47,13 @@ class Catalogue {
         Map<String, VoiceFigures> measured = figures.all();
         Map<String, VoiceNote> noted = notes.all();
         Map<String, List<String>> used = notes.used();
-        return voices.all().stream().map(voice -> row(voice, measured.get(voice.id()), noted.getOrDefault(voice.id(), VoiceNote.NONE), used.getOrDefault(voice.id(), List.of()))).toList();
+        return voices.all().stream().map(voice -> row(voice, measured.get(voice.id()), noted.getOrDefault(voice.id(), VoiceNote.NONE), used.getOrDefault(voice.id(), List.of()),
+                voice.ofTheHouse() ? voices.find(voice.baseId()).map(Voice::name).orElse("a voice that is gone") : null)).toList();
     }
 
-    private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used) {
+    private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
         List<String> character = Stream.concat(voice.character().stream(), measured == null ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream()).distinct().toList();
-        return new VoiceRow(voice, measured, character, note, used);
+        return new VoiceRow(voice, measured, character, note, used, base);
     }
 
     Found find(VoiceFilter filter) {

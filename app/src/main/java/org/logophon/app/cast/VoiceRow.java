@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.logophon.figures.VoiceFigures;
 import org.logophon.voice.Ability;
+import org.logophon.voice.Tuning;
 import org.logophon.voice.Voice;
 
 /**
@@ -12,9 +13,10 @@ import org.logophon.voice.Voice;
  *
  * @param figures   null until it is measured
  * @param character words for what it measures, and its maker's own
+ * @param base      name of the voice that a house voice is made of; null for any other
  * @param used      roles that it speaks, as "Narrator of First Firing"
  */
-record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used) {
+record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used, String base) {
 
     public String pitch() {
         return figures == null ? "…" : figures.medianPitchHz() == null ? "–" : Math.round(figures.medianPitchHz()) + " Hz";
@@ -37,6 +39,13 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     public String canDo() {
         return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::word).collect(Collectors.joining(" "))
                 + (voice.terms().limited() ? " · %,d characters a request".formatted(voice.terms().mostCharacters()) : "");
+    }
+
+    /** Pace, pitch, range, timbre, effect and mix of a house voice, with spaces between. */
+    public String tuned() {
+        Tuning tuning = voice.tuning();
+        return "%d %s %d %s %s %d".formatted(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(),
+                tuning.effect() == null ? "-" : tuning.effect().word().replace(' ', '_'), tuning.effectPercent());
     }
 
     public String cost() {

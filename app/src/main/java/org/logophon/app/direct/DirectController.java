@@ -45,7 +45,7 @@ class DirectController {
     private final Rendering rendering;
     private final SpeechRepository speeches;
     private final VoiceTrial trial;
-    private final Map<String, List<Voice>> voicesByLanguage;
+    private final VoiceCatalogue voices;
 
     DirectController(Projects projects, ProjectPage page, Directing directing, Casting casting, Rendering rendering, SpeechRepository speeches, VoiceTrial trial,
                      VoiceCatalogue voices) {
@@ -56,9 +56,12 @@ class DirectController {
         this.rendering = rendering;
         this.speeches = speeches;
         this.trial = trial;
-        // English first, as the scripts are; then the other languages by name
-        this.voicesByLanguage = voices.all().stream().collect(Collectors.groupingBy(Voice::speaks,
-                () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
+        this.voices = voices;
+    }
+
+    /** English first, as the scripts are; then the other languages by name. */
+    private Map<String, List<Voice>> voicesByLanguage() {
+        return voices.all().stream().collect(Collectors.groupingBy(Voice::speaks, () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
     }
 
     private static String rank(String language) {
@@ -158,6 +161,6 @@ class DirectController {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.DIRECT);
         model.addAttribute("stage", directing.stage(view, cue));
-        model.addAttribute("voices", voicesByLanguage);
+        model.addAttribute("voices", voicesByLanguage());
     }
 }

@@ -115,7 +115,7 @@ public class Projects {
         boolean asWritten = recipe == null || recipe.said().isEmpty();
         double reference = asWritten && cue.referenceSeconds() > 0 ? cue.referenceSeconds()
                 : ReferenceTime.seconds(asWritten ? cue.text() : recipe.saidText(), voice == null ? project.language() : voice.language());
-        return Estimate.seconds(cue.text().length(), reference, voice == null ? null : rates.of(voice.id()), effective.paceFactor());
+        return Estimate.seconds(cue.text().length(), reference, voice == null ? null : rates.of(voice.baseId()), recipe == null ? effective.paceFactor() : recipe.paceFactor());
     }
 
     private static String key(String role) {

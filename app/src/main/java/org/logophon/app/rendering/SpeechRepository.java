@@ -38,7 +38,7 @@ public class SpeechRepository {
                                     pace_reached, semitones_reached, created_at)
                 values (:recipe, :voice, :rate, :pcm, :words, :peaks, :pitch, :seconds, :syllables, :reference, :lufs, :pace, :semitones, :now)
                 on conflict (recipe) do nothing""")
-                .param("recipe", recipe.hash()).param("voice", recipe.voice().id()).param("rate", speech.rate())
+                .param("recipe", recipe.hash()).param("voice", recipe.voice().baseId()).param("rate", speech.rate())
                 .param("pcm", speech.pcm()).param("words", speech.words()).param("peaks", speech.peaks())
                 .param("pitch", speech.pitch()).param("seconds", speech.seconds()).param("syllables", speech.syllables()).param("reference", speech.referenceSeconds())
                 .param("lufs", speech.lufs()).param("pace", speech.reached().pacePercent())

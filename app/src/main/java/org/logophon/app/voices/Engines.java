@@ -4,10 +4,8 @@ import java.time.Clock;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
 import org.logophon.speech.NativeEngines;
-import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -30,11 +28,6 @@ class Engines {
     @Bean
     Finishing finishing(WorkerPool pool) {
         return new Finishing(new WorkerResampler(pool));
-    }
-
-    @Bean
-    VoiceCatalogue voiceCatalogue() {
-        return NativeVoices.catalogue();
     }
 
     @Bean

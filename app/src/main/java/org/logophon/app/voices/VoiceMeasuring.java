@@ -79,7 +79,8 @@ public class VoiceMeasuring implements DisposableBean {
 
     /** Measures a voice unless that version of it has been. */
     public void measure(Voice voice) {
-        String version = narrator.engineVersion(voice);
+        // a house voice that was tuned anew is another version
+        String version = narrator.engineVersion(voice) + (voice.ofTheHouse() ? " " + voice.baseId() + " " + voice.tuning() : "");
         if (!figures.has(voice, version)) {
             figures.save(voice, version, VoiceMeter.measure(narrator, voice));
         }

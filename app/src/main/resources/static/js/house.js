@@ -1,0 +1,113 @@
+// House voices: a base voice, tuned, named and kept; and voices found from a plain description.
+
+import { ask, element, renew, say } from './app.js';
+import * as beside from './beside.js';
+
+const tuning = document.getElementById('tuning');
+const describing = document.getElementById('describing');
+const field = name => document.getElementById(`tune-${name}`);
+const FIELDS = ['pace', 'pitch', 'range', 'timbre', 'effect', 'mix'];
+const NEUTRAL = { pace: 100, pitch: 0, range: 100, timbre: 0, effect: '', mix: '' };
+let wanted = null;
+let asked = null;
+
+/** @param ask what to ask of the server for a voice to say the chosen line */
+export const begin = line => { asked = line; };
+
+const values = () => Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, field(name).value]));
+
+/**
+ * Opens the dialog for a voice.
+ *
+ * @param voice  id of the base, or of a house voice that is changed
+ * @param preset name, description and tuning to begin with
+ */
+export function open(voice, name, preset = {}) {
+  wanted = { voice, house: preset.house === true };
+  document.getElementById('tuning-title').textContent = wanted.house ? `Tune ${name}` : `A house voice of ${name}`;
+  field('name').value = wanted.house ? name : '';
+  field('description').value = preset.description ?? '';
+  FIELDS.forEach(key => { field(key).value = preset.tuning?.[key] ?? NEUTRAL[key]; });
+  field('remove').hidden = !wanted.house;
+  flags();
+  if (!tuning.open) tuning.showModal();
+  field('name').focus();
+}
+
+/** The row of a house voice says how it is tuned. */
+export function openRow(row) {
+  const { voice, name, house } = row.dataset;
+  if (house === undefined) { open(voice, name); return; }
+  const [pace, pitch, range, timbre, effect, mix] = row.dataset.tuning.split(' ');
+  open(voice, name, { house: true, description: row.dataset.about, tuning: { pace, pitch: Number(pitch), range, timbre: Number(timbre), effect: effect === '-' ? '' : effect.replace('_', ' '), mix } });
+}
+
+async function flags() {
+  const { status, body } = await ask('GET', `/voices/flags?${new URLSearchParams(values())}`);
+  field('flags').textContent = status === 200 ? body.join(' ') : body?.sentence ?? '';
+}
+
+function formOf(fields) {
+  const form = new FormData();
+  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
+  return form;
+}
+
+async function hearTuned(voice, tuned) {
+  const line = asked(voice);
+  const made = await beside.audition({ ...line, fields: { ...line.fields, tuned: true, ...tuned } });
+  if (made) await beside.play(made);
+}
+
+async function keep() {
+  const fields = { name: field('name').value, description: field('description').value, base: wanted.voice, ...values() };
+  const { status, body } = await ask('POST', wanted.house ? `/voices/${wanted.voice}/house` : '/voices/house', formOf(fields));
+  if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be kept.'; return; }
+  tuning.close();
+  describing.close();
+  say(`${body.name} is kept.`);
+  renew('#stage', location.href);
+}
+
+async function remove() {
+  const { status, body } = await ask('POST', `/voices/${wanted.voice}/remove`, new FormData());
+  if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be removed.'; return; }
+  tuning.close();
+  say('Removed.');
+  renew('#stage', location.href);
+}
+
+async function describe() {
+  const words = document.getElementById('describe-words').value.trim();
+  const said = document.getElementById('describe-said');
+  if (!words) return;
+  const { status, body } = await ask('GET', `/projects/${document.getElementById('stage').dataset.project}/cast/described?${new URLSearchParams({ words })}`);
+  said.textContent = body?.sentence ?? '';
+  document.getElementById('proposals').replaceChildren(...(status === 200 ? body.candidates : []).map(candidate => {
+    const item = element('li', 'candidate');
+    const tuned = Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, candidate.tuning[name]]));
+    const row = element('div', 'row-of-buttons');
+    const button = (className, text, act, label) => {
+      const made = element('button', className, text);
+      made.type = 'button';
+      made.setAttribute('aria-label', label);
+      made.addEventListener('click', act);
+      return made;
+    };
+    row.append(button('btn btn-plain', '▶ hear it', () => hearTuned(candidate.voice, tuned), `Hear ${candidate.name} so`),
+      button('btn btn-sea', 'keep…', () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }), `Keep ${candidate.name} so as a house voice`));
+    item.append(element('b', 'reading', candidate.name), element('p', 'soft', candidate.reasons.join(' · ')), row);
+    return item;
+  }));
+}
+
+FIELDS.forEach(name => field(name)?.addEventListener('change', flags));
+field('hear')?.addEventListener('click', () => hearTuned(wanted.voice, values()));
+field('keep')?.addEventListener('click', keep);
+field('remove')?.addEventListener('click', remove);
+document.getElementById('describe-words')?.addEventListener('keydown', event => { if (event.key === 'Enter') { event.preventDefault(); describe(); } });
+document.addEventListener('click', event => {
+  if (!event.target.closest('#describe')) return;
+  describing.showModal();
+  document.getElementById('describe-words').focus();
+});
