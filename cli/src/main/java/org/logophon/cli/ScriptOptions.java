@@ -24,6 +24,7 @@ import picocli.CommandLine.Spec;
 /** What narrating and checking a script have in common: how it is split, numbered, cast and read. */
 public final class ScriptOptions {
 
+    private final HiredVoices hired = HiredVoices.of(System.getenv());
     @Spec(Spec.Target.MIXEE)
     private CommandSpec spec;
     @Option(names = "--voice", paramLabel = "ID", defaultValue = NativeVoices.DEFAULT_ID,
@@ -79,9 +80,14 @@ public final class ScriptOptions {
         return new ReadingList(lists);
     }
 
+    /** The service of the hired voices that are cast. */
+    public HiredVoices hired() {
+        return hired;
+    }
+
     private Voice find(String id) {
         VoiceCatalogue catalogue = NativeVoices.catalogue();
-        return catalogue.find(id).orElseThrow(() -> new ParameterException(spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
+        return catalogue.find(id).or(() -> hired.all().stream().filter(voice -> voice.id().equalsIgnoreCase(id)).findFirst()).orElseThrow(() -> new ParameterException(spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
     }
 
     private <T> T usage(java.util.function.Supplier<T> value) {

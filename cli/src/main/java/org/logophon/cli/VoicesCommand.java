@@ -5,11 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import org.logophon.figures.VoiceFigures;
 import org.logophon.figures.VoiceMeter;
 import org.logophon.render.Narrator;
 import org.logophon.render.SpeechFailed;
-import org.logophon.speech.NativeEngines;
+import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.voice.Ability;
@@ -35,15 +36,15 @@ final class VoicesCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         PrintWriter out = spec.commandLine().getOut();
-        List<Voice> voices = NativeVoices.catalogue().all().stream().filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-")).toList();
+        List<Voice> voices = Stream.concat(NativeVoices.catalogue().all().stream(), HiredVoices.of(System.getenv()).all().stream()).filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-")).toList();
         if (voices.isEmpty()) {
             throw new InputUnusable("No voice speaks " + language + ". ./logophon voices lists the languages.");
         }
         if (json) {
             try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
-                Narrator narrator = new Narrator(new NativeEngines(pool));
+                Narrator narrator = new Narrator(new Engines(pool));
                 out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter()
-                        .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, measured(narrator, voice))).toList()));
+                        .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, voice.terms().free() ? measured(narrator, voice) : null)).toList()));
             }
         } else {
             voices.forEach(v -> out.printf("%-12s %-18s %-6s %s%n", v.id(), v.language(), v.gender().word(),
@@ -53,7 +54,7 @@ final class VoicesCommand implements Callable<Integer> {
         return ExitStatus.DONE;
     }
 
-    /** Null when a voice can't read its passage. */
+    /** Null when a voice can't read its passage; a hired voice isn't measured, that would cost. */
     private static VoiceFigures measured(Narrator narrator, Voice voice) {
         try {
             return VoiceMeter.measure(narrator, voice);
@@ -75,6 +76,9 @@ final class VoicesCommand implements Callable<Integer> {
         fields.put("gender", voice.gender().name().toLowerCase(java.util.Locale.ROOT));
         fields.put("engine", voice.engine());
         fields.put("canDo", voice.canDo().stream().sorted().map(Ability::word).toList());
+        fields.put("pricePerCharacter", voice.terms().pricePerCharacter());
+        fields.put("currency", voice.terms().currency());
+        fields.put("mostCharacters", voice.terms().mostCharacters());
         fields.put("age", voice.age().word());
         fields.put("medianPitchHz", figures == null ? null : rounded(figures.medianPitchHz()));
         fields.put("pitchRangeSemitones", figures == null ? null : rounded(figures.pitchRangeSemitones()));

@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Ends of sentences by UAX #29 with CLDR's suppressions ("Dr.", "No."), and of clauses inside them. */
-final class Sentences {
+public final class Sentences {
 
     /** What CLDR's English suppressions lack and scripts have: "Dr.", "No. 4", "c. 1900" (practice). */
     private static final String[] MORE = {"Dr.", "Mr.", "Mrs.", "Ms.", "Prof.", "Capt.", "Rev.", "Sgt.", "Lt.", "Col.", "No.", "no.", "Nos.", "Fig.", "fig.", "approx.", "c.", "ca.", "p.", "pp.", "vol.", "Vol.", "St.", "vs."};
@@ -19,7 +19,7 @@ final class Sentences {
     }
 
     /** Indices after each sentence, its trailing space included; the last is the text's length. */
-    static List<Integer> ends(String text, String language) {
+    public static List<Integer> ends(String text, String language) {
         FilteredBreakIteratorBuilder builder = FilteredBreakIteratorBuilder.getInstance(new ULocale(ULocale.forLanguageTag(language).getLanguage()));
         for (String more : MORE) {
             builder.suppressBreakAfter(more);
@@ -37,7 +37,7 @@ final class Sentences {
     }
 
     /** Indices after each comma, semicolon, colon or dash. */
-    static List<Integer> clauseEnds(String text) {
+    public static List<Integer> clauseEnds(String text) {
         List<Integer> ends = new ArrayList<>();
         Matcher clauses = CLAUSE.matcher(text);
         while (clauses.find()) {

@@ -3,7 +3,6 @@ package org.logophon.app.voices;
 import java.time.Clock;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
-import org.logophon.speech.NativeEngines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.springframework.beans.factory.annotation.Value;
@@ -22,7 +21,7 @@ class Engines {
 
     @Bean
     Narrator narrator(WorkerPool pool) {
-        return new Narrator(new NativeEngines(pool));
+        return new Narrator(new org.logophon.speech.Engines(pool));
     }
 
     @Bean

@@ -14,7 +14,7 @@ import org.logophon.finish.FinishSettings;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
-import org.logophon.speech.NativeEngines;
+import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
@@ -68,7 +68,7 @@ final class RenderBench {
     }
 
     private List<Callable<Void>> ours(WorkerPool pool) {
-        Narrator narrator = new Narrator(new NativeEngines(pool));
+        Narrator narrator = new Narrator(new Engines(pool));
         Finishing finishing = new Finishing(new WorkerResampler(pool));
         Voice voice = NativeVoices.catalogue().find(NativeVoices.DEFAULT_ID).orElseThrow();
         List<Callable<Void>> work = new ArrayList<>();

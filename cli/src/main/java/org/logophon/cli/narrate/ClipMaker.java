@@ -32,7 +32,9 @@ import org.logophon.render.Recipe;
 import org.logophon.render.Speech;
 import org.logophon.render.SpeechFailed;
 import org.logophon.script.ScriptCue;
-import org.logophon.speech.NativeEngines;
+import org.logophon.speech.Engines;
+import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredService;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.Voice;
@@ -50,8 +52,9 @@ final class ClipMaker {
     private final PrintWriter progress;
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
-    ClipMaker(WorkerPool pool, NarrationPlan plan, Outcome outcome, PrintWriter progress) {
-        this.narrator = new Narrator(new NativeEngines(pool));
+    /** @param hired null when there is no service of hired voices */
+    ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
+        this.narrator = new Narrator(new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)));
         this.finishing = new Finishing(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;

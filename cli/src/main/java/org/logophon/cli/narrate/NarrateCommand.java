@@ -1,11 +1,13 @@
 package org.logophon.cli.narrate;
 
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.logophon.cli.ExitStatus;
+import org.logophon.cli.InputUnusable;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.ScriptOptions;
 import org.logophon.reading.ReadingList;
@@ -13,7 +15,10 @@ import org.logophon.delivery.FileNames;
 import org.logophon.delivery.Slug;
 import org.logophon.direction.Direction;
 import org.logophon.finish.FinishSettings;
+import org.logophon.render.SpokenText;
+import org.logophon.script.ScriptCue;
 import org.logophon.speech.WorkerPool;
+import org.logophon.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -49,6 +54,8 @@ public final class NarrateCommand implements Callable<Integer> {
     private String name;
     @Option(names = "--target", paramLabel = "LUFS|off", defaultValue = "-19", description = "Loudness of the clips (${DEFAULT-VALUE}).")
     private String target;
+    @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
+    private boolean allowCharges;
     @Option(names = "--json", description = "Print one JSON object on standard output.")
     private boolean json;
 
@@ -58,14 +65,19 @@ public final class NarrateCommand implements Callable<Integer> {
         List<String> warnings = new ArrayList<>();
         NarrationPlan plan = plan(options.readings(warnings));
         warnings.forEach(outcome::warning);
+        plan.voices().stream().filter(voice -> !voice.terms().free() && !allowCharges).findFirst().ifPresent(voice -> {
+            throw usage(voice.name() + " is a hired voice and costs " + voice.terms().pricePerCharacter().toPlainString() + " " + voice.terms().currency()
+                    + " a character. Add --allow-charges to pay for it, or cast another voice.");
+        });
         List<ScriptFile> files = new ArrayList<>();
         for (Path script : scripts) {
             ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), plan.voice().language());
             file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
             files.add(file);
         }
+        affordable(plan, files);
         try (WorkerPool pool = new WorkerPool(Math.max(1, Runtime.getRuntime().availableProcessors()))) {
-            ClipMaker maker = new ClipMaker(pool, plan, outcome, spec.commandLine().getErr());
+            ClipMaker maker = new ClipMaker(pool, plan, options.hired().service(), outcome, spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));
             }
@@ -80,6 +92,33 @@ public final class NarrateCommand implements Callable<Integer> {
             return ExitStatus.CUE_FAILED;
         }
         return ExitStatus.DONE;
+    }
+
+    /** Says what the hired voices will cost, and refuses before anything is paid when the allowance doesn't reach. */
+    private void affordable(NarrationPlan plan, List<ScriptFile> files) {
+        long characters = 0;
+        BigDecimal price = BigDecimal.ZERO;
+        String currency = "";
+        for (ScriptFile file : files) {
+            for (ScriptCue cue : file.script().cues()) {
+                Voice voice = plan.voiceOf(cue.role());
+                if (!voice.terms().free()) {
+                    int length = SpokenText.of(cue.text(), plan.readings().said(cue.text(), voice.language())).text().length();
+                    characters += length;
+                    price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(length)));
+                    currency = voice.terms().currency();
+                }
+            }
+        }
+        if (characters == 0) {
+            return;
+        }
+        long left = options.hired().allowance().left();
+        if (characters > left) {
+            throw new InputUnusable("These scripts have %,d characters for hired voices, and %,d are left this month. Cast fewer roles with hired voices, or wait for the next month.".formatted(characters, left));
+        }
+        spec.commandLine().getErr().printf("Hired voices: %,d characters at most, %s %s; %,d are left this month before it.%n", characters, price.toPlainString(), currency, left);
+        spec.commandLine().getErr().flush();
     }
 
     /** One folder a script, named after it; scripts of the same name get a number. */

@@ -1,7 +1,9 @@
 package org.logophon.cli.narrate;
 
+import java.util.LinkedHashSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.finish.FinishSettings;
@@ -18,6 +20,13 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
 
     Voice voiceOf(String role) {
         return cast.getOrDefault(role.toLowerCase(Locale.ROOT), voice);
+    }
+
+    /** Every voice that is cast. */
+    Set<Voice> voices() {
+        Set<Voice> voices = new LinkedHashSet<>(cast.values());
+        voices.add(voice);
+        return voices;
     }
 
     Effective effective() {

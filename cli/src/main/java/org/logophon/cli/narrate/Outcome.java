@@ -1,18 +1,44 @@
 package org.logophon.cli.narrate;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.logophon.delivery.CueSheet;
 import org.logophon.finish.Clip;
+import org.logophon.speech.hired.Charges;
+import org.logophon.voice.Voice;
 
 /** What was made and what went wrong, for the report. */
-final class Outcome {
+final class Outcome implements Charges {
 
     private final List<Map<String, Object>> clips = new ArrayList<>();
     private final List<String> warnings = new ArrayList<>();
+    private final Map<String, Charge> charges = new ConcurrentHashMap<>();
     private int failed;
+
+    private record Charge(int characters, BigDecimal price, String currency) {
+    }
+
+    @Override
+    public void asked(String key, Voice voice, int characters) {
+        // what is asked for and never answered is told as a failed cue
+    }
+
+    @Override
+    public void charged(String key, Voice voice, int characters) {
+        charges.put(key, new Charge(characters, voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(characters)), voice.terms().currency()));
+    }
+
+    private Map<String, Object> charged() {
+        Map<String, Object> fields = new LinkedHashMap<>();
+        fields.put("characters", charges.values().stream().mapToInt(Charge::characters).sum());
+        fields.put("price", charges.values().stream().map(Charge::price).reduce(BigDecimal.ZERO, BigDecimal::add));
+        fields.put("currency", charges.values().stream().map(Charge::currency).findFirst().orElse(""));
+        return fields;
+    }
 
     void clip(CueSheet.Row row, String voiceId, Clip clip) {
         Map<String, Object> fields = new LinkedHashMap<>();
@@ -54,6 +80,9 @@ final class Outcome {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("clips", clips);
         fields.put("warnings", warnings);
+        if (!charges.isEmpty()) {
+            fields.put("charged", charged());
+        }
         return fields;
     }
 

@@ -1,19 +1,32 @@
 package org.logophon.speech;
 
+import java.util.HashMap;
 import java.util.Map;
+import org.logophon.render.PiecewiseEngine;
 import org.logophon.render.SpeechEngine;
 import org.logophon.render.SpeechFailed;
 import org.logophon.render.SpeechRequest;
 import org.logophon.render.Utterance;
+import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredService;
 import org.logophon.voice.Voice;
 
 /** Every engine under one roof: a request goes to the one that has the voice. */
-public final class NativeEngines implements SpeechEngine {
+public final class Engines implements SpeechEngine {
 
     private final Map<String, SpeechEngine> byName;
 
-    public NativeEngines(WorkerPool pool) {
-        this.byName = Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool));
+    public Engines(WorkerPool pool) {
+        this(pool, null);
+    }
+
+    /** @param hired an outside service's voices; null for none */
+    public Engines(WorkerPool pool, HiredEngine hired) {
+        Map<String, SpeechEngine> engines = new HashMap<>(Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool)));
+        if (hired != null) {
+            engines.put(HiredService.ENGINE, new PiecewiseEngine(hired));
+        }
+        this.byName = Map.copyOf(engines);
     }
 
     @Override

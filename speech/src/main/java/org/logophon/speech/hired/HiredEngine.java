@@ -1,0 +1,100 @@
+package org.logophon.speech.hired;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import org.logophon.render.SpeechEngine;
+import org.logophon.render.SpeechFailed;
+import org.logophon.render.SpeechRequest;
+import org.logophon.render.Utterance;
+import org.logophon.render.Utterance.PhonemeStart;
+import org.logophon.render.Utterance.WordStart;
+import org.logophon.sound.Sound;
+import org.logophon.voice.Voice;
+import tools.jackson.databind.JsonNode;
+
+/** A hired voice as an engine. It is asked for its plain voice only; what else is wanted is made in the signal. */
+public final class HiredEngine implements SpeechEngine {
+
+    private final HiredService service;
+    private final Charges charges;
+
+    public HiredEngine(HiredService service, Charges charges) {
+        this.service = service;
+        this.charges = charges;
+    }
+
+    @Override
+    public String version(Voice voice) {
+        return "hired " + voice.engineVoice();
+    }
+
+    @Override
+    public Utterance speak(SpeechRequest request) {
+        Voice voice = request.voice();
+        String text = request.text().text();
+        int characters = text.codePointCount(0, text.length());
+        String key = key(voice, text);
+        charges.asked(key, voice, characters);
+        JsonNode answer = service.speech(key, voice.engineVoice().replaceFirst("@.*$", ""), text, "");
+        charges.charged(key, voice, answer.path("characters").asInt(characters));
+        Sound sound = sound(answer.path("audio").asString(""));
+        List<WordStart> words = new ArrayList<>();
+        List<PhonemeStart> silences = new ArrayList<>();
+        for (JsonNode word : answer.path("words")) {
+            words.add(new WordStart(word.path("at").asInt(0), sample(word.path("from").asDouble(0), sound)));
+            silences.add(new PhonemeStart(sample(word.path("from").asDouble(0), sound), false));
+            silences.add(new PhonemeStart(sample(word.path("to").asDouble(0), sound), true));
+        }
+        return new Utterance(sound, words, silences);
+    }
+
+    private static int sample(double seconds, Sound sound) {
+        return Math.max(0, Math.min(sound.samples().length, (int) Math.round(seconds * sound.rate())));
+    }
+
+    /** The same voice and words have the same key, also after a crash: the service charges them once. */
+    private static String key(Voice voice, String text) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest((voice.engineVoice() + '\0' + text).getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256.", e);
+        }
+    }
+
+    /** 16-bit mono PCM in a RIFF file, as the contract says. */
+    private static Sound sound(String base64) {
+        ByteBuffer wav;
+        try {
+            wav = ByteBuffer.wrap(Base64.getDecoder().decode(base64)).order(ByteOrder.LITTLE_ENDIAN);
+        } catch (IllegalArgumentException notBase64) {
+            throw new SpeechFailed("The service of the hired voices gave no sound for this text.", notBase64);
+        }
+        int rate = 0;
+        for (int at = 12; at + 8 <= wav.limit(); ) {
+            int id = wav.getInt(at);
+            int length = wav.getInt(at + 4);
+            if (length < 0 || at + 8L + length > wav.limit()) {
+                break;
+            }
+            if (id == 0x20746d66 && length >= 16) {
+                if (wav.getShort(at + 8) != 1 || wav.getShort(at + 10) != 1 || wav.getShort(at + 22) != 16) {
+                    throw new SpeechFailed("The service of the hired voices gave a sound of another kind than 16-bit mono PCM.");
+                }
+                rate = wav.getInt(at + 12);
+            } else if (id == 0x61746164 && rate > 0) {
+                short[] samples = new short[length / 2];
+                wav.slice(at + 8, length).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(samples);
+                return Sound.ofPcm16(samples, rate);
+            }
+            at += 8 + length + (length & 1);
+        }
+        throw new SpeechFailed("The service of the hired voices gave no sound for this text.");
+    }
+}

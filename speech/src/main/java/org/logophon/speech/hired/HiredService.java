@@ -1,0 +1,162 @@
+package org.logophon.speech.hired;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.logophon.render.SpeechFailed;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Age;
+import org.logophon.voice.Gender;
+import org.logophon.voice.Terms;
+import org.logophon.voice.Voice;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Asks the service. A request that fails on the way is sent again with the same key, which is charged once. */
+public final class HiredService {
+
+    public static final String ENGINE = "hired";
+    static final String PREFIX = "hired-";
+    private static final int MOST_TRIES = 8;
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final long MOST_WAIT_MILLIS = 10_000;
+    private static final int TOO_MANY = 429;
+
+    private final URI address;
+    private final String key;
+    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final JsonMapper json = JsonMapper.builder().build();
+
+    /** @throws IllegalArgumentException with a sentence when the address is none */
+    public HiredService(String address, String key) {
+        this.address = URI.create(address.endsWith("/") ? address : address + "/");
+        if (!"http".equals(this.address.getScheme()) && !"https".equals(this.address.getScheme())) {
+            throw new IllegalArgumentException("The address of hired voices starts with http:// or https://.");
+        }
+        this.key = key;
+    }
+
+    /** What may still be spent. */
+    public record Allowance(long characters, long used, String until) {
+
+        public long left() {
+            return Math.max(0, characters - used);
+        }
+    }
+
+    /** @throws SpeechFailed with a sentence when the service can't be asked */
+    public List<Voice> voices() {
+        List<Voice> voices = new ArrayList<>();
+        for (JsonNode offered : ask(request("v1/voices").GET().build()).path("voices")) {
+            voices.add(voice(offered));
+        }
+        return voices;
+    }
+
+    public Allowance allowance() {
+        JsonNode answer = ask(request("v1/allowance").GET().build());
+        return new Allowance(answer.path("characters").asLong(0), answer.path("used").asLong(0), answer.path("until").asString(""));
+    }
+
+    JsonNode speech(String once, String voice, String text, String style) {
+        String body = json.writeValueAsString(json.createObjectNode().put("voice", voice).put("text", text).put("style", style));
+        return ask(request("v1/speech").header("Idempotency-Key", once).header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)).build());
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(address.resolve(path)).timeout(PATIENCE).header("Authorization", "Bearer " + key);
+    }
+
+    private JsonNode ask(HttpRequest request) {
+        String last = "it did not answer";
+        for (int i = 0; i < MOST_TRIES; i++) {
+            long wait = Math.min(MOST_WAIT_MILLIS, 250L << i);
+            try {
+                HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+                int status = response.statusCode();
+                if (status == 200) {
+                    return json.readTree(response.body());
+                }
+                if (status != TOO_MANY && status < 500) {
+                    throw new SpeechFailed(refused(status, response.body()));
+                }
+                last = status == TOO_MANY ? "it has too many requests" : "it answers with status " + status;
+                wait = response.headers().firstValueAsLong("Retry-After").isPresent()
+                        ? Math.min(MOST_WAIT_MILLIS, response.headers().firstValueAsLong("Retry-After").getAsLong() * 1_000) : wait;
+            } catch (IOException gone) {
+                last = "it did not answer";
+            } catch (JacksonException broken) {
+                last = "its answer was cut off";
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new SpeechFailed("The render was interrupted.", e);
+            }
+            sleep(wait);
+        }
+        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + MOST_TRIES + " times. Try again later; nothing is charged twice.");
+    }
+
+    private String refused(int status, String body) {
+        String sentence = "";
+        try {
+            sentence = json.readTree(body).path("sentence").asString("");
+        } catch (JacksonException notOurs) {
+            sentence = "";
+        }
+        return switch (status) {
+            case 401, 403 -> "The service of the hired voices refuses the key. Check LOGOPHON_HIRED_KEY.";
+            case 402 -> "The hired voices can't be paid. " + sentence + " Cast a voice that costs nothing, or wait for the next month.";
+            default -> "The service of the hired voices refuses this text (status " + status + "). " + sentence;
+        };
+    }
+
+    private static void sleep(long millis) {
+        try {
+            Thread.sleep(millis);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new SpeechFailed("The render was interrupted.", e);
+        }
+    }
+
+    private static Voice voice(JsonNode offered) {
+        String id = offered.path("id").asString();
+        Set<Ability> byItself = EnumSet.noneOf(Ability.class);
+        offered.path("canDo").forEach(ability -> byItself.add(Ability.named(ability.asString())));
+        // a service is asked for its plain voice, and pace and pitch are made here: changing them costs nothing
+        Set<Ability> canDo = EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE);
+        canDo.addAll(byItself);
+        byItself.removeAll(EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE));
+        return new Voice(PREFIX + id, offered.path("name").asString(id), offered.path("language").asString("en"), offered.path("languageName").asString(""), offered.path("accent").asString(""),
+                "female".equals(offered.path("gender").asString("")) ? Gender.FEMALE : Gender.MALE, age(offered.path("age").asString("grown")), texts(offered.path("character")),
+                ENGINE, id + "@" + offered.path("version").asString("1"), canDo, byItself, texts(offered.path("styles")),
+                new Terms(offered.path("mostCharacters").asInt(0), new BigDecimal(offered.path("pricePerCharacter").asString("0")), offered.path("currency").asString("")));
+    }
+
+    private static Age age(String word) {
+        for (Age age : Age.values()) {
+            if (age.name().equals(word.toUpperCase(Locale.ROOT))) {
+                return age;
+            }
+        }
+        return Age.GROWN;
+    }
+
+    private static List<String> texts(JsonNode list) {
+        List<String> texts = new ArrayList<>();
+        list.forEach(text -> texts.add(text.asString()));
+        return texts;
+    }
+}

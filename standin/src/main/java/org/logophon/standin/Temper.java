@@ -1,0 +1,20 @@
+package org.logophon.standin;
+
+/**
+ * How the stand-in behaves. Every n-th answer goes wrong; 0 for never.
+ *
+ * @param busy     429 with Retry-After
+ * @param down     503
+ * @param broken   charged, and its body cut off
+ * @param leastMillis before an answer, at least
+ * @param mostMillis  at most
+ */
+public record Temper(int busy, int down, int broken, int leastMillis, int mostMillis) {
+
+    public static final Temper USUAL = new Temper(11, 17, 23, 300, 1_500);
+    public static final Temper CALM = new Temper(0, 0, 0, 0, 0);
+
+    static boolean turn(int every, int answer) {
+        return every > 0 && answer % every == 0;
+    }
+}
