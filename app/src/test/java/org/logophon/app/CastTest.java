@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -229,5 +231,51 @@ class CastTest extends ApplicationTest {
         assertThat(found.get("candidates").get(0).get("tuning").get("pace").asInt()).isLessThan(95);
         assertThat(server.json(project + "/cast/described?words=hello+there").get("sentence").asString()).startsWith("Say who it is");
         assertThat(server.get(project + "/cast/described?words=" + "old".repeat(101)).body()).contains("at most 300 characters");
+    }
+
+    @Test
+    void rangeAndEffectHoldAtEveryLevelAndGoWithACopy() {
+        String project = server.project("Levels", SCRIPT);
+        String cue = server.cues(project).get(1).get("id").asString();
+        server.post(project + "/cast/direction", Map.of("role", "Keeper", "range", "50", "effect", "hall", "mix", "30", "version", "0"));
+        server.post(project + "/cues/" + cue + "/direction", Map.of("effect", "telephone", "version", server.version(project, cue, "cue")));
+        assertThat(server.get(project + "/direct?cue=" + cue).body()).contains("range 50 %").contains("through a telephone at 30 %");
+        assertThat(server.get(project + "/direct?cue=" + server.cues(project).get(2).get("id").asString()).body()).contains("through a hall at 30 %");
+        server.post(project + "/duplicate", Map.of());
+        Matcher copy = Pattern.compile("/projects/[0-9a-f-]{36}(?=/write\">Levels \\(copy)").matcher(server.get("/").body());
+        assertThat(copy.find()).isTrue();
+        JsonNode cues = server.cues(copy.group());
+        assertThat(server.get(copy.group() + "/direct?cue=" + cues.get(1).get("id").asString()).body()).contains("range 50 %").contains("through a telephone at 30 %");
+        // a cue that is split keeps its effect on both sides
+        server.post(project + "/script/cut", Map.of("place", Integer.toString(SCRIPT.indexOf("force")), "version", server.json(project + "/script").get("version").asString()));
+        assertThat(server.get(project + "/direct?cue=" + server.cues(project).get(2).get("id").asString()).body()).contains("through a telephone at 30 %");
+    }
+
+    @Test
+    void anEffectIsHeardInTheTake() throws Exception {
+        String project = server.project("Heard", "KEEPER: Wind north-west, force nine.");
+        JsonNode plain = server.json(project + "/cast/audition?role=Keeper&voice=hamish");
+        server.post(project + "/cast/direction", Map.of("role", "Keeper", "effect", "telephone", "mix", "100", "version", "0"));
+        JsonNode phone = server.json(project + "/cast/audition?role=Keeper&voice=hamish");
+        assertThat(phone.get("sound")).isNotEqualTo(plain.get("sound"));
+        // sox is the outside reference: the level under 150 Hz against the whole
+        assertThat(bass(server.bytes(plain.get("sound").asString()))).isGreaterThan(-35);
+        assertThat(bass(server.bytes(phone.get("sound").asString()))).isLessThan(bass(server.bytes(plain.get("sound").asString())) - 15);
+    }
+
+    private static double bass(byte[] sound) throws Exception {
+        Path wav = Files.write(Files.createTempFile("effect", ".wav"), sound);
+        double[] levels = new double[2];
+        for (int i = 0; i < 2; i++) {
+            List<String> command = new ArrayList<>(List.of("sox", wav.toString(), "-n"));
+            command.addAll(i == 0 ? List.of() : List.of("sinc", "-150"));
+            command.add("stats");
+            Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            Matcher level = Pattern.compile("RMS lev dB\\s+(-?[\\d.]+)").matcher(new String(process.getInputStream().readAllBytes()));
+            assertThat(level.find()).isTrue();
+            levels[i] = Double.parseDouble(level.group(1));
+        }
+        Files.delete(wav);
+        return levels[1] - levels[0];
     }
 }

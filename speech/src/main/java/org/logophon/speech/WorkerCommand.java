@@ -24,7 +24,7 @@ final class WorkerCommand {
         String classpath = Stream.of(WorkerMain.class, Native.class).map(WorkerCommand::place)
                 .collect(Collectors.joining(File.pathSeparator));
         return List.of("prlimit", "--data=" + DATA_LIMIT_BYTES, "--core=0", java, "-Xmx700m", "-Xss1m", "-XX:+UseSerialGC",
-                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName(), espeakHome);
+                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-XX:ErrorFile=/dev/null", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName(), espeakHome);
     }
 
     private static String place(Class<?> type) {

@@ -1,5 +1,6 @@
 package org.logophon.speech.worker;
 
+import com.sun.jna.Memory;
 import com.sun.jna.Pointer;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -8,11 +9,18 @@ import java.util.Map;
 /** Flite in this process. */
 final class Flite {
 
+    private final Memory stretchName = cString("duration_stretch");
     private final FliteLibrary library = FliteLibrary.load();
     private final Map<String, Pointer> voices = new HashMap<>();
 
     Flite() {
         library.flite_init();
+    }
+
+    private static Memory cString(String text) {
+        Memory memory = new Memory(text.length() + 1L);
+        memory.setString(0, text);
+        return memory;
     }
 
     /**
@@ -24,7 +32,7 @@ final class Flite {
      */
     Espeak.Spoken speak(String voiceName, String text, float stretch, int limitSamples) {
         Pointer voice = voices.computeIfAbsent(voiceName, FliteLibrary::register);
-        library.feat_set_float(voice.getPointer(FliteLibrary.VOICE_FEATURES), "duration_stretch", stretch);
+        library.feat_set_float(voice.getPointer(FliteLibrary.VOICE_FEATURES), stretchName, stretch);
         Pointer utterance = library.flite_synth_text(text, voice);
         if (utterance == null) {
             throw new IllegalArgumentException("The voice can't speak this text. Change its wording, or cast another voice.");

@@ -42,5 +42,6 @@ interface FliteLibrary extends Library {
 
     float ffeature_float(Pointer item, String path);
 
-    void feat_set_float(Pointer features, String name, float value);
+    /** @param name the library keeps this very pointer: it must stay where it is */
+    void feat_set_float(Pointer features, Pointer name, float value);
 }
