@@ -11,6 +11,7 @@ final class Flite {
 
     private final Memory stretchName = cString("duration_stretch");
     private final FliteLibrary library = FliteLibrary.load();
+    private final CLibrary noise = CLibrary.load();
     private final Map<String, Pointer> voices = new HashMap<>();
 
     Flite() {
@@ -33,6 +34,8 @@ final class Flite {
     Espeak.Spoken speak(String voiceName, String text, float stretch, int limitSamples) {
         Pointer voice = voices.computeIfAbsent(voiceName, FliteLibrary::register);
         library.feat_set_float(voice.getPointer(FliteLibrary.VOICE_FEATURES), stretchName, stretch);
+        // its excitation is noise of the C library's generator: seeded, the same request gives the same samples
+        noise.srand(1);
         Pointer utterance = library.flite_synth_text(text, voice);
         if (utterance == null) {
             throw new IllegalArgumentException("The voice can't speak this text. Change its wording, or cast another voice.");
