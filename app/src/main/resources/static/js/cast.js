@@ -142,7 +142,7 @@ function chooseLine() {
   own.value = line.words;
   const typed = !select.value;
   own.hidden = !typed;
-  document.getElementById('said').textContent = typed && line.words ? `“${line.words}”` : select.selectedOptions[0]?.value ? `“${select.selectedOptions[0].textContent.replace(/^cue [^:]*: /, '')}”` : '';
+  document.getElementById('said').textContent = typed && line.words ? `“${line.words}”` : select.selectedOptions[0]?.value ? `“${select.selectedOptions[0].dataset.text}”` : '';
 }
 
 /** A stage that came, with the first page or after a change. */

@@ -57,7 +57,7 @@ export function label(map, named, lettered) {
     const dot = map.querySelector(`.dot[data-voice="${voice}"]`);
     if (!dot) continue;
     const [x, y] = place(dot);
-    names.append(make('circle', { class: 'badge', cx: x, cy: y, r: 8 }), make('text', { class: 'letter', x, y: y + 3, 'text-anchor': 'middle' }, letter));
+    names.append(make('circle', { class: 'lettered', cx: x, cy: y, r: 8 }), make('text', { class: 'letter', x, y: y + 3, 'text-anchor': 'middle' }, letter));
   }
   for (const { voice, name } of named) {
     const dot = map.querySelector(`.dot[data-voice="${voice}"]`);
