@@ -1,0 +1,161 @@
+package org.logophon.standin;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.sun.net.httpserver.HttpServer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Deque;
+import java.util.EnumSet;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.logophon.render.SpeechFailed;
+import org.logophon.render.SpeechRequest;
+import org.logophon.render.SpokenText;
+import org.logophon.render.Utterance;
+import org.logophon.sound.Sound;
+import org.logophon.speech.hired.Charges;
+import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredService;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Gender;
+import org.logophon.voice.Voice;
+import org.logophon.wav.SampleFormat;
+import org.logophon.wav.WavWriter;
+
+/** A service that doesn't keep to the contract, or is having a bad day: each ends in a sound or in a sentence. */
+class OddServiceTest {
+
+    private static final Voice VOICE = new Voice("hired-x", "Xenia", "en-GB", "English", "", Gender.FEMALE, "hired", "x@1", EnumSet.of(Ability.WORD_TIMES));
+    private static final Charges NOBODY = new Charges() {
+        @Override
+        public void asked(String key, Voice voice, int characters) {
+            // counted by the server here
+        }
+
+        @Override
+        public void charged(String key, Voice voice, int characters) {
+            // counted by the server here
+        }
+    };
+
+    private record Answer(int status, String body, String retryAfter) {
+    }
+
+    private final Deque<Answer> answers = new ArrayDeque<>();
+    private final List<String> keys = new ArrayList<>();
+    private HttpServer server;
+    private HiredService service;
+
+    @BeforeEach
+    void start() throws IOException {
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        server.createContext("/", exchange -> {
+            try (exchange) {
+                String key = exchange.getRequestHeaders().getFirst("Idempotency-Key");
+                keys.add(key == null ? "" : key);
+                exchange.getRequestBody().readAllBytes();
+                Answer answer = answers.size() > 1 ? answers.poll() : answers.peek();
+                byte[] body = answer.body().getBytes(StandardCharsets.UTF_8);
+                if (answer.retryAfter() != null) {
+                    exchange.getResponseHeaders().set("Retry-After", answer.retryAfter());
+                }
+                exchange.sendResponseHeaders(answer.status(), body.length == 0 ? -1 : body.length);
+                if (body.length > 0) {
+                    exchange.getResponseBody().write(body);
+                }
+            }
+        });
+        server.start();
+        service = new HiredService("http://localhost:" + server.getAddress().getPort(), "key");
+    }
+
+    @AfterEach
+    void stop() {
+        server.stop(0);
+    }
+
+    private Utterance speak() {
+        return new HiredEngine(service, NOBODY).speak(new SpeechRequest(VOICE, SpokenText.of("A lamp."), 1, 0));
+    }
+
+    private static String answer(String audio, String words) {
+        return "{\"audio\":\"" + audio + "\",\"words\":" + words + ",\"characters\":7}";
+    }
+
+    private static String wav(SampleFormat format) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        WavWriter.write(new Sound(new float[8_000], 16_000), format, null, out);
+        return Base64.getEncoder().encodeToString(out.toByteArray());
+    }
+
+    @Test
+    void aBadDayIsWaitedForWithTheSameKey() throws IOException {
+        answers.add(new Answer(429, "{\"sentence\":\"later\"}", "0"));
+        answers.add(new Answer(503, "<html>down</html>", null));
+        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_16), "[]").substring(0, 100), null));
+        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_16), "[{\"at\":0,\"from\":0.1,\"to\":0.4}]"), null));
+        Utterance utterance = speak();
+        assertThat(utterance.sound().samples()).hasSize(8_000);
+        assertThat(utterance.words()).containsExactly(new Utterance.WordStart(0, 1_600));
+        assertThat(keys).hasSize(4).containsOnly(keys.get(0));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"{}", "{\"audio\":\"!!!\"}", "{\"audio\":\"\"}", "{\"audio\":\"UklGRg==\"}", "[]", "\"text\"", "{\"audio\":{\"a\":1},\"words\":7}"})
+    void anAnswerWithoutASoundIsASentence(String body) {
+        answers.add(new Answer(200, body, null));
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("gave no sound for this text");
+    }
+
+    @Test
+    void aSoundOfAnotherKindIsASentence() throws IOException {
+        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_24), "[]"), null));
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("another kind than 16-bit mono PCM");
+    }
+
+    @Test
+    void wordTimesOutsideTheSoundAreBroughtInside() throws IOException {
+        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_16), "[{\"at\":0,\"from\":-3,\"to\":1e9},{\"at\":2}]"), null));
+        assertThat(speak().words()).extracting(Utterance.WordStart::sample).containsExactly(0, 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"401 | refuses the key", "403 | refuses the key", "402 | can't be paid. No.", "404 | refuses this text (status 404). No.", "413 | refuses this text (status 413). No."})
+    void aRefusalIsSaidAtOnceAndNotTriedAgain(int status, String sentence) {
+        answers.add(new Answer(status, "{\"sentence\":\"No.\"}", null));
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining(sentence);
+        assertThat(keys).hasSize(1);
+    }
+
+    @Test
+    void aRefusalWithoutASentenceIsASentenceAllTheSame() {
+        answers.add(new Answer(400, "<h1>Bad</h1>", null));
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessage("The service of the hired voices refuses this text (status 400). ");
+    }
+
+    @Test
+    void voicesWithHalfTheirFieldsAreVoices() {
+        answers.add(new Answer(200, "{\"voices\":[{\"id\":\"y\"},{\"id\":\"z\",\"name\":\"Zoe\",\"gender\":\"female\",\"age\":\"ancient\",\"pricePerCharacter\":\"0.01\",\"currency\":\"EUR\"}]}", null));
+        List<Voice> voices = service.voices();
+        assertThat(voices).extracting(Voice::id).containsExactly("hired-y", "hired-z");
+        assertThat(voices.get(0).terms().free()).isTrue();
+        assertThat(voices.get(1).terms().pricePerCharacter()).isEqualByComparingTo("0.01");
+        answers.clear();
+        answers.add(new Answer(200, "{}", null));
+        assertThat(service.voices()).isEmpty();
+        assertThat(service.allowance().left()).isZero();
+    }
+}
