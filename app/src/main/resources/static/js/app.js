@@ -70,6 +70,27 @@ export const element = (name, className, text) => {
   return made;
 };
 
+/** A button that isn't part of a form's sending. @param label for screen readers, where the text says too little */
+export function button(className, text, act, label) {
+  const made = element('button', className, text);
+  made.type = 'button';
+  if (label) made.setAttribute('aria-label', label);
+  made.addEventListener('click', act);
+  return made;
+}
+
+/** Ties the number and the slider of each dial to one another. */
+export function tieDials(root) {
+  root.querySelectorAll('.dial:not(.plain)').forEach(dial => {
+    const typed = dial.querySelector('input[type=number]');
+    const range = dial.querySelector('input[type=range]');
+    const follow = () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; };
+    follow();
+    range.addEventListener('input', () => { typed.value = range.value; });
+    typed.addEventListener('input', follow);
+  });
+}
+
 export const clock = seconds => {
   const whole = Math.round(seconds);
   const two = n => String(n).padStart(2, '0');

@@ -1,6 +1,6 @@
 // Voices side by side: up to six say the same line, and a key goes from one to the other at the same word.
 
-import { ask, element, say } from './app.js';
+import { ask, button, element, say } from './app.js';
 import * as player from './player.js';
 import * as transport from './transport.js';
 
@@ -98,14 +98,6 @@ function picture(peaks) {
   line.setAttribute('visibility', 'hidden');
   svg.append(path, line);
   return svg;
-}
-
-function button(className, text, act, label) {
-  const made = element('button', className, text);
-  made.type = 'button';
-  if (label) made.setAttribute('aria-label', label);
-  made.addEventListener('click', act);
-  return made;
 }
 
 function draw() {

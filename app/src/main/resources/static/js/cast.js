@@ -1,6 +1,6 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { ask, renew, say, typing } from './app.js';
+import { ask, renew, say, tieDials, typing } from './app.js';
 import * as beside from './beside.js';
 import * as transport from './transport.js';
 import * as house from './house.js';
@@ -157,12 +157,7 @@ function enter() {
   enter.direction = direction;
   wander(document.getElementById('map'), hear);
   chooseLine();
-  now.querySelectorAll('.dial:not(.plain)').forEach(dial => {
-    const [typed, range] = [dial.querySelector('input[type=number]'), dial.querySelector('input[type=range]')];
-    range.value = typed.value === '' ? dial.dataset.neutral : typed.value;
-    range.addEventListener('input', () => { typed.value = range.value; });
-    typed.addEventListener('input', () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; });
-  });
+  tieDials(now);
   const dials = document.getElementById('roledials');
   dials.open = enter.open ?? false;
   dials.addEventListener('toggle', () => { enter.open = dials.open; });

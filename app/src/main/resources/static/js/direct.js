@@ -1,6 +1,6 @@
 // The Direct page: the score of the chosen cue, playing from any word, and the dials beside it.
 
-import { ask, renew, say, typing } from './app.js';
+import { ask, renew, say, tieDials, typing } from './app.js';
 import * as player from './player.js';
 import { drawScore } from './score.js';
 import * as transport from './transport.js';
@@ -160,13 +160,7 @@ function bindPanel(now) {
     voice.replaceChildren(document.getElementById('voice-list').content.cloneNode(true));
     voice.value = voice.dataset.voice;
   }
-  now.querySelectorAll('.dial:not(.plain)').forEach(dial => {
-    const typed = dial.querySelector('input[type=number]');
-    const range = dial.querySelector('input[type=range]');
-    range.value = typed.value === '' ? dial.dataset.neutral : typed.value;
-    range.addEventListener('input', () => { typed.value = range.value; });
-    typed.addEventListener('input', () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; });
-  });
+  tieDials(now);
   const tabs = [...now.querySelectorAll('[role=tab]')];
   const choose = name => {
     level = name;

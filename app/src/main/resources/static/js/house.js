@@ -1,6 +1,6 @@
 // House voices: a base voice, tuned, named and kept; and voices found from a plain description.
 
-import { ask, element, renew, say } from './app.js';
+import { ask, button, element, renew, say } from './app.js';
 import * as beside from './beside.js';
 
 const tuning = document.getElementById('tuning');
@@ -14,7 +14,9 @@ let asked = null;
 /** @param ask what to ask of the server for a voice to say the chosen line */
 export const begin = line => { asked = line; };
 
-const values = () => Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, field(name).value]));
+/** A tuning under the names that the server knows. */
+const named = value => Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, value(name)]));
+const values = () => named(name => field(name).value);
 
 /**
  * Opens the dialog for a voice.
@@ -85,15 +87,8 @@ async function describe() {
   said.textContent = body?.sentence ?? '';
   document.getElementById('proposals').replaceChildren(...(status === 200 ? body.candidates : []).map(candidate => {
     const item = element('li', 'candidate');
-    const tuned = Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, candidate.tuning[name]]));
+    const tuned = named(name => candidate.tuning[name]);
     const row = element('div', 'row-of-buttons');
-    const button = (className, text, act, label) => {
-      const made = element('button', className, text);
-      made.type = 'button';
-      made.setAttribute('aria-label', label);
-      made.addEventListener('click', act);
-      return made;
-    };
     row.append(button('btn btn-plain', '▶ hear it', () => hearTuned(candidate.voice, tuned), `Hear ${candidate.name} so`),
       button('btn btn-sea', 'keep…', () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }), `Keep ${candidate.name} so as a house voice`));
     item.append(element('b', 'reading', candidate.name), element('p', 'soft', candidate.reasons.join(' · ')), row);

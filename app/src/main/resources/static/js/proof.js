@@ -1,6 +1,6 @@
 // The proof panel: findings as cards beside the text, and what is done about them.
 
-import { ask, element, say } from './app.js';
+import { ask, button, element, say } from './app.js';
 import { area, change, project, script, take } from './script.js';
 import { hear } from './hear.js';
 
@@ -94,14 +94,6 @@ function stuckCard(cues) {
   box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.focus(); area.setSelectionRange(cues[0].start, cues[0].end); area.dispatchEvent(new Event('logophon:reveal')); }));
   box.append(element('p', '', cues[0].problem));
   return box;
-}
-
-function button(className, text, act, label) {
-  const made = element('button', className, text);
-  made.type = 'button';
-  if (label) made.setAttribute('aria-label', label);
-  made.addEventListener('click', act);
-  return made;
 }
 
 function card(alike) {
