@@ -1,10 +1,7 @@
 package org.logophon.render;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
+import org.logophon.digest.Sha256;
 import org.logophon.direction.Effective;
 import org.logophon.reading.Said;
 import org.logophon.voice.Ability;
@@ -87,11 +84,6 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
                 engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
                 + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical());
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(canonical.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256.", e);
-        }
+        return Sha256.hex(canonical);
     }
 }

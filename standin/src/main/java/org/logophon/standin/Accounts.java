@@ -4,12 +4,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.YearMonth;
 import java.time.ZoneOffset;
-import java.util.HexFormat;
+import org.logophon.digest.Sha256;
 
 /** What was spoken and charged, on disk: a request that comes again with its key gets its answer again and is charged once. */
 final class Accounts {
@@ -62,10 +60,6 @@ final class Accounts {
     }
 
     private static String name(String key) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8))) + ".json";
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256.", e);
-        }
+        return Sha256.hex(key) + ".json";
     }
 }

@@ -2,13 +2,10 @@ package org.logophon.speech.hired;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
+import org.logophon.digest.Sha256;
 import org.logophon.render.SpeechEngine;
 import org.logophon.render.SpeechFailed;
 import org.logophon.render.SpeechRequest;
@@ -61,11 +58,7 @@ public final class HiredEngine implements SpeechEngine {
 
     /** The same voice and words have the same key, also after a crash: the service charges them once. */
     private static String key(Voice voice, String text) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest((voice.engineVoice() + '\0' + text).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256.", e);
-        }
+        return Sha256.hex(voice.engineVoice() + '\0' + text);
     }
 
     /** 16-bit mono PCM in a RIFF file, as the contract says. */
