@@ -143,7 +143,14 @@ class OddServiceTest {
     @Test
     void aRefusalWithoutASentenceIsASentenceAllTheSame() {
         answers.add(new Answer(400, "<h1>Bad</h1>", null));
-        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessage("The service of the hired voices refuses this text (status 400). ");
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessage("The service of the hired voices refuses this text (status 400).");
+    }
+
+    @Test
+    void anAnswerWithoutAnEndIsCutOff() {
+        answers.add(new Answer(200, "x".repeat((64 << 20) + 2), null));
+        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("more than a cue can hold");
+        assertThat(keys).hasSize(1);
     }
 
     @Test

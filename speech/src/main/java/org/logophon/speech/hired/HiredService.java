@@ -1,6 +1,7 @@
 package org.logophon.speech.hired;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.math.BigDecimal;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -32,6 +33,8 @@ public final class HiredService {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
     private static final long MOST_WAIT_MILLIS = 10_000;
     private static final int TOO_MANY = 429;
+    /** Some ten minutes of sound, written in base 64. */
+    private static final int MOST_ANSWER_BYTES = 64 << 20;
 
     private final URI address;
     private final String key;
@@ -84,13 +87,14 @@ public final class HiredService {
         for (int i = 0; i < MOST_TRIES; i++) {
             long wait = Math.min(MOST_WAIT_MILLIS, 250L << i);
             try {
-                HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+                HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
                 int status = response.statusCode();
+                String body = text(response.body());
                 if (status == 200) {
-                    return json.readTree(response.body());
+                    return json.readTree(body);
                 }
                 if (status != TOO_MANY && status < 500) {
-                    throw new SpeechFailed(refused(status, response.body()));
+                    throw new SpeechFailed(refused(status, body));
                 }
                 last = status == TOO_MANY ? "it has too many requests" : "it answers with status " + status;
                 wait = response.headers().firstValueAsLong("Retry-After").isPresent()
@@ -108,17 +112,32 @@ public final class HiredService {
         throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + MOST_TRIES + " times. Try again later; nothing is charged twice.");
     }
 
-    private String refused(int status, String body) {
-        String sentence = "";
-        try {
-            sentence = json.readTree(body).path("sentence").asString("");
-        } catch (JacksonException notOurs) {
-            sentence = "";
+    /** A service that never stops answering is stopped. */
+    private static String text(InputStream body) throws IOException {
+        try (body) {
+            byte[] bytes = body.readNBytes(MOST_ANSWER_BYTES + 1);
+            if (bytes.length > MOST_ANSWER_BYTES) {
+                throw new SpeechFailed("The service of the hired voices answers with more than a cue can hold.");
+            }
+            return new String(bytes, StandardCharsets.UTF_8);
         }
+    }
+
+    private String sentence(String body) {
+        try {
+            return " " + json.readTree(body).path("sentence").asString("");
+        } catch (JacksonException notOurs) {
+            // a refusal of some machine on the way: its status is all that it says
+            return "";
+        }
+    }
+
+    private String refused(int status, String body) {
+        String sentence = sentence(body);
         return switch (status) {
             case 401, 403 -> "The service of the hired voices refuses the key. Check LOGOPHON_HIRED_KEY.";
-            case 402 -> "The hired voices can't be paid. " + sentence + " Cast a voice that costs nothing, or wait for the next month.";
-            default -> "The service of the hired voices refuses this text (status " + status + "). " + sentence;
+            case 402 -> "The hired voices can't be paid." + sentence + " Cast a voice that costs nothing, or wait for the next month.";
+            default -> "The service of the hired voices refuses this text (status " + status + ")." + sentence;
         };
     }
 
