@@ -86,6 +86,18 @@ class HiredNarrateTest {
     }
 
     @Test
+    void whatIsSaidBeforeIsWhatIsCharged() throws Exception {
+        String readings = script("readings.csv", "written,said,as\n2.3 t,two point three tonnes,words\nSkerrow,ˈskɛroʊ,ipa\n");
+        Run run = run(KEY, "narrate", script("read.txt", "On Skerrow it weighs 2.3 t 😀."), "--out", folder.resolve("read").toString(), "--voice", "hired-rosalind", "--readings", readings,
+                "--allow-charges", "--json");
+        assertThat(run.status()).as(run.err()).isZero();
+        // the words of one reading; IPA, which the voice doesn't know, as it is written
+        int sent = "On Skerrow it weighs two point three tonnes  .".length();
+        assertThat(run.json().get("charged").get("characters").asInt()).isEqualTo(sent);
+        assertThat(run.err()).contains("Hired voices: " + sent + " characters at most");
+    }
+
+    @Test
     void hiredVoicesAreListedWithTheirTermsAndAWrongKeyIsASentence() throws Exception {
         JsonNode voices = run(KEY, "voices", "--json", "--language", "fr").json();
         assertThat(voices.valueStream().filter(voice -> voice.get("id").asString().startsWith("hired-")).toList()).hasSize(2).allSatisfy(voice -> {

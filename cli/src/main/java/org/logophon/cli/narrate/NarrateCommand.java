@@ -15,7 +15,7 @@ import org.logophon.delivery.FileNames;
 import org.logophon.delivery.Slug;
 import org.logophon.direction.Direction;
 import org.logophon.finish.FinishSettings;
-import org.logophon.render.SpokenText;
+import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
 import org.logophon.speech.WorkerPool;
 import org.logophon.voice.Voice;
@@ -103,7 +103,9 @@ public final class NarrateCommand implements Callable<Integer> {
             for (ScriptCue cue : file.script().cues()) {
                 Voice voice = plan.voiceOf(cue.role());
                 if (!voice.terms().free()) {
-                    int length = SpokenText.of(cue.text(), plan.readings().said(cue.text(), voice.language())).text().length();
+                    // what will be sent, as the service counts it: readings in their words, IPA only where the voice knows it
+                    String sent = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, "", plan.effective()).spokenText().text();
+                    int length = sent.codePointCount(0, sent.length());
                     characters += length;
                     price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(length)));
                     currency = voice.terms().currency();
