@@ -27,7 +27,7 @@ public class SpeechRepository {
         return jdbc.sql("select * from speech where recipe = :recipe").param("recipe", recipe).query(SpeechRepository::speech).optional();
     }
 
-    public boolean exists(String recipe) {
+    boolean exists(String recipe) {
         return jdbc.sql("select count(*) from speech where recipe = :recipe").param("recipe", recipe).query(Integer.class).single() > 0;
     }
 

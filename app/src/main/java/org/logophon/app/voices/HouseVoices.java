@@ -7,11 +7,15 @@ import org.logophon.app.web.Refused;
 import org.logophon.render.SpeechFailed;
 import org.logophon.voice.Tuning;
 import org.logophon.voice.Voice;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /** Makes, changes and removes the house's own voices. */
 @Service
 public class HouseVoices {
+
+    private static final Logger LOG = LoggerFactory.getLogger(HouseVoices.class);
 
     private final HouseVoiceRepository table;
     private final HouseCatalogue catalogue;
@@ -52,8 +56,7 @@ public class HouseVoices {
         try {
             measuring.measure(made);
         } catch (SpeechFailed mute) {
-            // it is there all the same; the list shows that it has no figures
-            return made;
+            LOG.warn("The house voice {} could not be measured, and has no figures: {}", made.id(), mute.getMessage());
         }
         return made;
     }
