@@ -35,6 +35,29 @@ export async function ask(method, address, body) {
   }
 }
 
+const offered = new Map();
+
+/**
+ * Asks for something that may cost. The first time its price is said (status 402); the same wish again agrees to that price.
+ * @param agrees false while somebody only passes by: then nothing is ever paid
+ */
+export async function askPriced(address, fields, agrees = true) {
+  const wish = `${address}?${new URLSearchParams(fields)}`;
+  const price = agrees ? offered.get(wish) : undefined;
+  let answer;
+  if (price === undefined) {
+    answer = await ask('GET', wish);
+  } else {
+    offered.delete(wish);
+    const form = new FormData();
+    Object.entries({ ...fields, agreed: price }).forEach(([name, value]) => form.append(name, value));
+    answer = await ask('POST', address, form);
+    if (answer.status === 200) say(`Paid: ${price} characters. Hearing it again costs nothing.`);
+  }
+  if (answer.status === 402) offered.set(wish, answer.body.characters);
+  return answer;
+}
+
 const newest = new WeakMap();
 
 /**

@@ -1,6 +1,6 @@
 // Voices side by side: up to six say the same line, and a key goes from one to the other at the same word.
 
-import { ask, button, element, say } from './app.js';
+import { askPriced, button, element, say } from './app.js';
 import * as player from './player.js';
 import * as transport from './transport.js';
 
@@ -21,12 +21,17 @@ export const onChange = listener => { changed = listener; };
 export const has = voice => candidates.some(c => c.voice === voice);
 export const letters = () => candidates.map((c, i) => ({ voice: c.voice, letter: LETTERS[i] }));
 
-/** What a voice says, made or fetched. @returns null when it can't, after saying why */
-export async function audition(wanted) {
-  const { status, body } = await ask('GET', `${wanted.address}?${new URLSearchParams(wanted.fields)}`);
+/**
+ * What a voice says, made or fetched.
+ * @param agrees whether asking again for what costs agrees to its price
+ * @param quiet  whether nothing is said when it can't
+ * @returns null when it can't, after saying why; with a price and no sound when that comes first
+ */
+export async function audition(wanted, { agrees = true, quiet = false } = {}) {
+  const { status, body } = await askPriced(wanted.address, wanted.fields, agrees);
   if (status === 200) return body;
-  say(body?.sentence ?? 'This voice can’t be heard now.');
-  return null;
+  if (!quiet) say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press again to hear it.' : ''));
+  return status === 402 ? { voice: wanted.fields.voice, price: body.price, sentence: body.sentence } : null;
 }
 
 /** Plays an audition from a second on. @returns true when it ran to its end */
@@ -49,7 +54,7 @@ export async function toggle(voice, line) {
   if (has(voice)) { drop(voice); return; }
   if (candidates.length === MOST) { say('Six voices stand side by side. Take one away first.'); return; }
   const made = await audition(line(voice));
-  if (!made || has(voice)) return;
+  if (!made || made.price || has(voice)) return;
   candidates.push({ ...made, line });
   player.load(made.sound).catch(error => say(error.message));
   draw();
@@ -62,16 +67,26 @@ function drop(voice) {
 
 /** Another line, or another direction of the role: everyone says it again. */
 export async function again(line) {
-  const made = await Promise.all(candidates.map(c => audition(line(c.voice))));
-  candidates = made.filter(Boolean).map(m => ({ ...m, line }));
-  candidates.forEach(c => player.load(c.sound).catch(() => {}));
+  const made = await Promise.all(candidates.map(c => audition(line(c.voice), { agrees: false })));
+  // one that costs stays, with its price in the place of its sound
+  candidates = candidates.map((c, i) => made[i] && { name: c.name, ...made[i], line }).filter(Boolean);
+  candidates.filter(c => c.sound).forEach(c => player.load(c.sound).catch(() => {}));
   draw();
+}
+
+async function pay(candidate) {
+  const made = await audition(candidate.line(candidate.voice));
+  if (!made || made.price) return;
+  candidates = candidates.map(c => c.voice === candidate.voice ? { ...made, line: c.line } : c);
+  draw();
+  play(made);
 }
 
 /** From the candidate that plays to another one, at the word that sounds now; from the start when none plays. */
 export function switchTo(index) {
   const to = candidates[index];
   if (!to) return;
+  if (to.price) { say(to.sentence); return; }
   const now = player.position();
   let from = 0;
   if (now !== null && heard && heard.starts.length === to.starts.length) {
@@ -110,7 +125,14 @@ function draw() {
     const head = element('div', 'named');
     const letter = button('letter', LETTERS[i], () => switchTo(i), `Hear ${name}`);
     letter.setAttribute('aria-keyshortcuts', i + 1);
-    head.append(letter, element('b', 'reading', name), element('span', 'figures', `${c.seconds.toFixed(1)} s`));
+    head.append(letter, element('b', 'reading', name));
+    if (c.price) {
+      const row = element('div', 'row-of-buttons');
+      row.append(button('btn btn-amber', `hear it for ${c.price}`, () => pay(c)), button('btn-quiet', 'take away', () => drop(c.voice), `Take ${name} away`));
+      item.append(head, element('div', 'soft', c.sentence), row);
+      return item;
+    }
+    head.append(element('span', 'figures', `${c.seconds.toFixed(1)} s`));
     const figures = hide.checked ? '' : `${c.about} · ${c.wordsPerMinute} wpm${c.pitchHz ? ` · ${c.pitchHz} Hz` : ''}`;
     const row = element('div', 'row-of-buttons');
     row.append(button('btn btn-sea', 'cast', () => castIt(c.voice), `Cast ${name}`), button('btn-quiet', 'take away', () => drop(c.voice), `Take ${name} away`));

@@ -1,14 +1,14 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { ask, renew, say, tieDials, typing } from './app.js';
+import { ask, askPriced, renew, say, tieDials, typing } from './app.js';
 import * as beside from './beside.js';
+import { cast as give } from './casting.js';
 import * as transport from './transport.js';
 import * as house from './house.js';
 import { label, wander } from './voicemap.js';
 
 const stage = () => document.getElementById('stage');
 const rows = () => [...document.querySelectorAll('#voices tbody tr')];
-const casting = document.getElementById('casting');
 const noting = document.getElementById('noting');
 let current = null;
 let line = { cue: '', words: '' };
@@ -20,14 +20,17 @@ const asked = voice => ({
   fields: { role: stage().dataset.role, voice, ...(line.words ? { line: line.words } : line.cue ? { cue: line.cue } : {}) },
 });
 
-async function hear(voice) {
+/** @param agrees whether hearing it again agrees to the price that it had the first time: not while arrows pass by */
+async function hear(voice, agrees = true) {
   current = voice;
   mark();
-  const made = await beside.audition(asked(voice));
-  if (!made || current !== voice) return;
+  const made = await beside.audition(asked(voice), { agrees });
+  const price = rowOf(voice)?.querySelector('.price');
+  if (made && price) price.textContent = made.price ? `this line: ${made.price}` : '';
+  if (!made || made.price || current !== voice) return;
   const next = rows()[rows().findIndex(row => row.dataset.voice === voice) + 1];
   // the one below is likely to be next: made while this one speaks
-  if (next) beside.audition(asked(next.dataset.voice));
+  if (next) beside.audition(asked(next.dataset.voice), { agrees: false, quiet: true });
   await beside.play(made);
   mark();
 }
@@ -39,6 +42,7 @@ function mark() {
     row.querySelectorAll('button').forEach(button => { button.tabIndex = now || !current && row === rows()[0] ? 0 : -1; });
   });
   if (current && !rows().some(row => row.dataset.voice === current)) rows()[0]?.querySelectorAll('button').forEach(button => { button.tabIndex = 0; });
+  rows().filter(row => beside.has(row.dataset.voice)).forEach(row => { row.querySelector('.price').textContent = ''; });
   const map = document.getElementById('map');
   const castNow = document.querySelector('#voices .castnow');
   const named = beside.letters().map(({ voice }) => ({ voice, name: nameOf(voice) }));
@@ -57,7 +61,7 @@ function step(by) {
   if (!next || next.dataset.voice === current && at >= 0) return;
   next.querySelector('.play').focus();
   next.scrollIntoView({ block: 'nearest' });
-  hear(next.dataset.voice);
+  hear(next.dataset.voice, false);
 }
 
 async function list(voice) {
@@ -72,6 +76,12 @@ async function list(voice) {
   button.textContent = on ? '●' : '○';
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
   say(on ? `${nameOf(voice)} is on the shortlist.` : `${nameOf(voice)} is off the shortlist.`);
+}
+
+async function measure(voice) {
+  const { status, body } = await askPriced(`/voices/${voice}/measure`, {});
+  say((body?.sentence ?? 'This voice can’t be measured now.') + (status === 402 ? ' Press again to measure it.' : ''));
+  if (status === 200) renew('#stage', location.href);
 }
 
 function note(voice) {
@@ -99,27 +109,8 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
 });
 
 async function cast(voice) {
-  const role = stage().dataset.role;
-  const project = stage().dataset.project;
-  const { status, body } = await ask('GET', `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`);
-  if (status !== 200) { say(body?.sentence ?? 'This voice can’t be cast.'); return; }
-  wantedVoice = voice;
-  if (!body.changed && !body.lacks.length) { await give(); return; }
-  document.getElementById('casting-title').textContent = `Cast ${role}`;
-  document.getElementById('casting-what').textContent = body.sentence;
-  document.getElementById('casting-lacks').replaceChildren(...body.lacks.map(lack => { const item = document.createElement('li'); item.textContent = lack; return item; }));
-  casting.showModal();
-}
-
-async function give() {
   const { role, project } = stage().dataset;
-  const form = new FormData();
-  form.append('role', role);
-  form.append('voice', wantedVoice);
-  const { status, body } = await ask('POST', `/projects/${project}/cast`, form);
-  casting.close();
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
+  if (!await give(project, role, voice)) return;
   const address = new URL(location.href);
   address.searchParams.set('role', role);
   if (!address.searchParams.has('language')) document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
@@ -129,7 +120,6 @@ async function give() {
   transport.refresh();
 }
 
-document.getElementById('casting-do')?.addEventListener('click', give);
 house.begin(asked);
 beside.onCast(cast);
 beside.onChange(mark);
@@ -173,6 +163,7 @@ document.addEventListener('click', event => {
   else if (button?.classList.contains('shortlist')) list(voice);
   else if (button?.classList.contains('note')) note(voice);
   else if (button?.classList.contains('tune')) house.openRow(row);
+  else if (button?.classList.contains('measure')) measure(voice);
   else hear(voice);
 });
 

@@ -1,6 +1,7 @@
 // The Direct page: the score of the chosen cue, playing from any word, and the dials beside it.
 
-import { ask, renew, say, tieDials, typing } from './app.js';
+import { ask, askPriced, renew, say, tieDials, typing } from './app.js';
+import { cast } from './casting.js';
 import * as player from './player.js';
 import { drawScore } from './score.js';
 import * as transport from './transport.js';
@@ -153,12 +154,27 @@ function reload() {
   renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
 }
 
+async function nobody(role) {
+  const form = new FormData();
+  form.append('role', role);
+  form.append('voice', '');
+  const { status, body } = await ask('POST', `/projects/${project}/cast`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  return status === 200;
+}
+
 function bindPanel(now) {
   const voice = now.querySelector('#voice');
   if (voice) {
     // the list is long and the same for every cue: it comes once with the page
     voice.replaceChildren(document.getElementById('voice-list').content.cloneNode(true));
     voice.value = voice.dataset.voice;
+    voice.addEventListener('change', async () => {
+      const done = voice.value ? await cast(project, voice.dataset.role, voice.value) : await nobody(voice.dataset.role);
+      if (!done) { voice.value = voice.dataset.voice; return; }
+      reload();
+      renew('#head', `/projects/${project}/render?step=DIRECT`);
+    });
   }
   tieDials(now);
   const tabs = [...now.querySelectorAll('[role=tab]')];
@@ -184,6 +200,10 @@ function bindPanel(now) {
     });
   });
   choose(document.getElementById(`tab-${level}`) ? level : 'cue');
+  const price = now.querySelector('#render-paid');
+  price?.addEventListener('click', () => { askedOn = now; });
+  // what costs is agreed to on purpose: R shows the price, Enter on it pays
+  price?.focus();
   now.querySelector('#play-cue').addEventListener('click', () => player.isPlaying() ? player.stop() : playFrom(0));
   now.querySelector('#render-cue').addEventListener('click', () => { askedOn = now; });
   now.querySelectorAll('.takes .play').forEach(button => button.addEventListener('click', async () => {
@@ -195,14 +215,10 @@ function bindPanel(now) {
     if (!select.value) { say('Choose a voice first, then try it.'); return; }
     transport.halt();
     event.target.disabled = true;
-    try {
-      const whole = player.play(`/projects/${project}/try?role=${encodeURIComponent(select.dataset.role)}&voice=${encodeURIComponent(select.value)}`);
-      event.target.disabled = false;
-      await whole;
-    } catch (error) {
-      say(error.message);
-      event.target.disabled = false;
-    }
+    const { status, body } = await askPriced(`/projects/${project}/cast/audition`, { role: select.dataset.role, voice: select.value });
+    event.target.disabled = false;
+    if (status !== 200) { say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press Try again to hear it.' : '')); return; }
+    try { await player.play(body.sound); } catch (error) { say(error.message); }
   });
 }
 

@@ -58,7 +58,12 @@ function formOf(fields) {
 async function hearTuned(voice, tuned) {
   const line = asked(voice);
   const made = await beside.audition({ ...line, fields: { ...line.fields, tuned: true, ...tuned } });
-  if (made) await beside.play(made);
+  if (made?.price) {
+    // the foot of the page lies behind the dialog
+    (tuning.open ? field('flags') : document.getElementById('describe-said')).textContent = `${made.sentence} Press again to hear it.`;
+  } else if (made) {
+    await beside.play(made);
+  }
 }
 
 async function keep() {

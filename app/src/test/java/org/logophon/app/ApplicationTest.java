@@ -1,12 +1,24 @@
 package org.logophon.app;
 
 import org.junit.jupiter.api.BeforeEach;
+import org.logophon.standin.Temper;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
 
-/** Tests of the whole application on a real database, real workers and a real port; one instance serves all of them. */
+/** Tests of the whole application on a real database, real workers, a real port and a stand-in for hired voices; one instance serves all of them. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "logophon.measure-voices=false")
 abstract class ApplicationTest {
+
+    /** Cuts off every third answer after it has charged for it, and is busy now and then; it doesn't take its time. */
+    static final HiredStandIn STAND_IN = new HiredStandIn(new Temper(13, 0, 3, 0, 0));
+
+    @DynamicPropertySource
+    static void hire(DynamicPropertyRegistry properties) {
+        properties.add("logophon.hired-address", STAND_IN::address);
+        properties.add("logophon.hired-key", () -> HiredStandIn.KEY);
+    }
 
     @LocalServerPort
     private int port;

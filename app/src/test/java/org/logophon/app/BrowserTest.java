@@ -51,7 +51,7 @@ abstract class BrowserTest extends ApplicationTest {
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             // the browser reports every refusal as a failed resource: those are the answers under test
-            if (message.type().equals("error") && !message.text().matches(".*(409|404|422|ERR_FAILED).*")) {
+            if (message.type().equals("error") && !message.text().matches(".*(402|404|409|422|ERR_FAILED).*")) {
                 complaints.add(message.text());
             }
         });

@@ -65,7 +65,7 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#written")).hasValue("Skerrow");
         page.keyboard().type("skerro");
-        var heard = page.waitForResponse(response -> response.url().contains("/hear"), () -> page.getByLabel("Hear the first try").press("Enter"));
+        var heard = page.waitForResponse(response -> response.url().contains("/lines/"), () -> page.getByLabel("Hear the first try").press("Enter"));
         org.assertj.core.api.Assertions.assertThat(heard.headerValue("content-type")).isEqualTo("audio/wav");
         page.getByLabel("Said, first try").press("Enter");
         assertThat(page.locator(".readings")).hasCount(2);

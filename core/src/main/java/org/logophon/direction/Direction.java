@@ -1,6 +1,7 @@
 package org.logophon.direction;
 
 import org.logophon.effect.Effect;
+import org.logophon.style.Style;
 
 /**
  * What a project, a role or a cue says about how it is spoken. A null says nothing at this level.
@@ -12,10 +13,13 @@ import org.logophon.effect.Effect;
  * @param pauseAfterMillis 0–10,000: silence after the cue, before the next one in the programme
  * @param effect          what the voice comes through
  * @param effectPercent   0–100: how much of the effect is heard
+ * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has one
+ * @param stylePercent    0–100: its strength
  */
 public record Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis,
-                        Effect effect, Integer effectPercent) {
+                        Effect effect, Integer effectPercent, String style, Integer stylePercent) {
 
+    private static final int LONGEST_STYLE = 40;
     public static final Direction NONE = new Direction(null, null, null, null);
 
     public Direction {
@@ -25,6 +29,15 @@ public record Direction(Integer pacePercent, Double pitchSemitones, Integer rang
         check("Loudness", loudnessDb, -24, 12, "dB");
         check("The pause after a cue", pauseAfterMillis, 0, 10_000, "ms");
         check("The mix of an effect", effectPercent, 0, 100, "%");
+        check("The strength of a style", stylePercent, 0, 100, "%");
+        if (style != null && (style.length() > LONGEST_STYLE || style.chars().anyMatch(Character::isISOControl))) {
+            throw new IllegalArgumentException("A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
+        }
+    }
+
+    /** Without a style. */
+    public Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis, Effect effect, Integer effectPercent) {
+        this(pacePercent, pitchSemitones, rangePercent, loudnessDb, pauseAfterMillis, effect, effectPercent, null, null);
     }
 
     /** With the range left as it is, and no effect. */

@@ -21,9 +21,12 @@ public final class VoiceMeter {
 
     /** @throws SpeechFailed when the voice can't read it */
     public static VoiceFigures measure(Narrator narrator, Voice voice) {
-        Passage passage = Passage.in(voice.language());
-        Recipe recipe = Recipe.of(passage.text(), voice, narrator.engineVersion(voice), Effective.NEUTRAL);
-        return of(narrator.render(recipe).sound(), passage, voice.whispers());
+        return of(narrator.render(recipe(narrator, voice)).sound(), Passage.in(voice.language()), voice.whispers());
+    }
+
+    /** What a voice is given to read. */
+    public static Recipe recipe(Narrator narrator, Voice voice) {
+        return Recipe.of(Passage.in(voice.language()).text(), voice, narrator.engineVersion(voice), Effective.NEUTRAL);
     }
 
     /** @param sound the passage as it was read */

@@ -38,7 +38,7 @@ public final class Narrator {
     /** @throws SpeechFailed when the engine can't speak the text */
     public Speech render(Recipe recipe) {
         SpokenText text = recipe.spokenText();
-        Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0));
+        Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0, recipe.style()));
         SpeechSpan span = SpeechSpan.of(own.sound());
         if (span.from() == span.to()) {
             throw new SpeechFailed("The voice made no sound of this text. Try other words, or another voice.");
@@ -68,7 +68,7 @@ public final class Narrator {
         double bestMiss = Double.MAX_VALUE;
         int stuck = 0;
         for (int i = 0; i < MOST_RENDERS; i++) {
-            Utterance made = engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones));
+            Utterance made = engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones, recipe.style()));
             Reached reached = reached(own, made.sound());
             double gotSemitones = reached.semitones() == null ? wantedSemitones : reached.semitones();
             double paceMiss = Math.log(wantedPace / (reached.pacePercent() / 100));

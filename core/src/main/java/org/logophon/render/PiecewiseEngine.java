@@ -40,17 +40,34 @@ public final class PiecewiseEngine implements SpeechEngine {
 
     @Override
     public Utterance speak(SpeechRequest request) {
-        int most = request.voice().terms().mostCharacters();
-        int length = request.text().text().codePointCount(0, request.text().text().length());
-        if (most == 0 || length <= most) {
+        if (fits(request)) {
             return engine.speak(request);
         }
-        List<Piece> pieces = RequestCuts.cut(request.text(), most, request.voice().language());
+        List<Piece> pieces = pieces(request);
         List<Utterance> spoken = new ArrayList<>();
         for (Piece piece : pieces) {
-            spoken.add(engine.speak(new SpeechRequest(request.voice(), piece.text(), request.paceFactor(), request.semitones())));
+            spoken.add(engine.speak(of(request, piece)));
         }
         return joined(pieces, spoken);
+    }
+
+    /** What the engine under it is asked, in order. */
+    public static List<SpeechRequest> requests(SpeechRequest request) {
+        return fits(request) ? List.of(request) : pieces(request).stream().map(piece -> of(request, piece)).toList();
+    }
+
+    private static boolean fits(SpeechRequest request) {
+        String text = request.text().text();
+        int most = request.voice().terms().mostCharacters();
+        return most == 0 || text.codePointCount(0, text.length()) <= most;
+    }
+
+    private static List<Piece> pieces(SpeechRequest request) {
+        return RequestCuts.cut(request.text(), request.voice().terms().mostCharacters(), request.voice().language());
+    }
+
+    private static SpeechRequest of(SpeechRequest request, Piece piece) {
+        return new SpeechRequest(request.voice(), piece.text(), request.paceFactor(), request.semitones(), request.style());
     }
 
     private static Utterance joined(List<Piece> pieces, List<Utterance> spoken) {

@@ -2,7 +2,6 @@ package org.logophon.render;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.direction.Effective;
 import org.logophon.voice.Voice;
 
 /**
@@ -20,15 +19,15 @@ public record Reached(double pacePercent, Double semitones) {
     private static final double PITCH_PROMISE = 0.5;
 
     /** What was asked for and not reached, as sentences; empty when the promise holds. */
-    public List<String> misses(Effective asked, Voice voice) {
+    public List<String> misses(double paceFactor, double askedSemitones, Voice voice) {
         List<String> misses = new ArrayList<>();
-        if (Math.abs(pacePercent / 100 / asked.paceFactor() - 1) > PACE_PROMISE) {
-            misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%.".formatted(asked.paceFactor() * 100, voice.name(), pacePercent));
+        if (Math.abs(pacePercent / 100 / paceFactor - 1) > PACE_PROMISE) {
+            misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%.".formatted(paceFactor * 100, voice.name(), pacePercent));
         }
-        if (voice.whispers() && asked.semitones() != 0) {
-            misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s.".formatted(asked.semitones(), voice.name()));
-        } else if (semitones != null && Math.abs(semitones - asked.semitones()) > PITCH_PROMISE) {
-            misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f.".formatted(asked.semitones(), voice.name(), semitones));
+        if (voice.whispers() && askedSemitones != 0) {
+            misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s.".formatted(askedSemitones, voice.name()));
+        } else if (semitones != null && Math.abs(semitones - askedSemitones) > PITCH_PROMISE) {
+            misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f.".formatted(askedSemitones, voice.name(), semitones));
         }
         return misses;
     }

@@ -1,9 +1,11 @@
 package org.logophon.render;
 
 import java.util.List;
+import java.util.Optional;
 import org.logophon.digest.Sha256;
 import org.logophon.direction.Effective;
 import org.logophon.reading.Said;
+import org.logophon.style.Style;
 import org.logophon.voice.Ability;
 import org.logophon.voice.Tuning;
 import org.logophon.voice.Voice;
@@ -14,8 +16,9 @@ import org.logophon.voice.Voice;
  *
  * @param said          places of the text that readings say otherwise
  * @param engineVersion name and version of the engine
+ * @param style         one of the voice's own ways of speaking, which its engine is asked for; empty for its plain way
  */
-public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
+public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment, String style) {
 
     /** Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has stayed the same. */
     private static final int CORE_VERSION = 2;
@@ -23,6 +26,11 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
 
     public Recipe {
         said = List.copyOf(said);
+    }
+
+    /** In the voice's plain way. */
+    public Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
+        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "");
     }
 
     /** A text that is said as it is written. */
@@ -36,10 +44,16 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         List<Said> can = voice.canDo().contains(Ability.IPA) ? said : said.stream().filter(place -> !place.ipa()).toList();
         Tuning tuning = voice.tuning();
         // what a script says of an effect holds before what its voice brings along
-        Treatment treatment = new Treatment(whispers ? 1 : within(direction.rangeFactor() * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
+        boolean itsOwn = voice.styles().contains(direction.style());
+        Optional<Style> ours = itsOwn ? Optional.empty() : Style.named(direction.style());
+        int strength = direction.stylePercent();
+        double range = direction.rangeFactor() * ours.map(style -> style.rangeFactor(strength)).orElse(1.0);
+        double pace = direction.paceFactor() * ours.map(style -> style.paceFactor(strength)).orElse(1.0);
+        double semitones = direction.semitones() + ours.map(style -> style.semitones(strength)).orElse(0.0);
+        Treatment treatment = new Treatment(whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
                 direction.effect() == null ? tuning.effect() : direction.effect(), direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
-        return new Recipe(text, can, voice, engineVersion, within(direction.paceFactor() * tuning.pacePercent() / 100, 0.4, 2.5),
-                whispers ? 0 : within(direction.semitones() + tuning.semitones(), -18, 18), treatment);
+        return new Recipe(text, can, voice, engineVersion, within(pace * tuning.pacePercent() / 100, 0.4, 2.5),
+                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "");
     }
 
     private static int effectPercent(Tuning tuning) {
@@ -83,7 +97,7 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
     public String hash() {
         String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
                 engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
-                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical());
+                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical()) + (style.isEmpty() ? "" : "\u0000style " + style);
         return Sha256.hex(canonical);
     }
 }

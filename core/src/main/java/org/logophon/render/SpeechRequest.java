@@ -7,6 +7,12 @@ import org.logophon.voice.Voice;
  *
  * @param paceFactor 1 for the voice's own pace
  * @param semitones  against the voice's own pitch
+ * @param style      one of the voice's own; empty for its plain way
  */
-public record SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones) {
+public record SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones, String style) {
+
+    /** In the voice's plain way. */
+    public SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones) {
+        this(voice, text, paceFactor, semitones, "");
+    }
 }

@@ -1,5 +1,7 @@
 package org.logophon.render;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.logophon.effect.Effect;
 
 /**
@@ -13,6 +15,21 @@ import org.logophon.effect.Effect;
 public record Treatment(double rangeFactor, double timbreSemitones, Effect effect, int effectPercent) {
 
     public static final Treatment NONE = new Treatment(1, 0, null, 0);
+
+    /** As a person reads it; empty when nothing is done. */
+    public String words() {
+        List<String> words = new ArrayList<>();
+        if (Math.round(rangeFactor * 100) != 100) {
+            words.add("range %d %%".formatted(Math.round(rangeFactor * 100)));
+        }
+        if (timbreSemitones != 0) {
+            words.add("timbre %.1f st %s".formatted(Math.abs(timbreSemitones), timbreSemitones < 0 ? "deeper" : "lighter"));
+        }
+        if (effect != null) {
+            words.add("%s at %d %%".formatted(effect.word(), effectPercent));
+        }
+        return String.join(", ", words);
+    }
 
     /** For a recipe; empty when nothing is done. */
     String canonical() {

@@ -1,5 +1,8 @@
 package org.logophon.sound;
 
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+
 /**
  * Mono sound.
  *
@@ -25,6 +28,22 @@ public record Sound(float[] samples, int rate) {
             samples[i] = pcm[i] / 32768f;
         }
         return new Sound(samples, rate);
+    }
+
+    /** @param pcm 16-bit little-endian */
+    public static Sound ofPcm16(byte[] pcm, int rate) {
+        short[] samples = new short[pcm.length / 2];
+        ByteBuffer.wrap(pcm).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(samples);
+        return ofPcm16(samples, rate);
+    }
+
+    /** 16-bit little-endian PCM; what is over full scale is cut off there. */
+    public byte[] pcm16() {
+        ByteBuffer pcm = ByteBuffer.allocate(samples.length * 2).order(ByteOrder.LITTLE_ENDIAN);
+        for (float sample : samples) {
+            pcm.putShort((short) Math.max(-32768, Math.min(32767, Math.round(sample * 32768))));
+        }
+        return pcm.array();
     }
 
     /** Samples from {@code from} to {@code to}, exclusive. */

@@ -51,7 +51,7 @@ class NarratorTest {
         Reached reached = new Narrator(new LazyEngine()).render(recipe(80, 4.0)).reached();
         assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
         assertThat(reached.semitones()).isCloseTo(4, within(0.5));
-        assertThat(reached.misses(Effective.of(new Direction(80, 4.0, null, null)), VOICE)).isEmpty();
+        assertThat(reached.misses(0.8, 4.0, VOICE)).isEmpty();
     }
 
     @Test
@@ -59,7 +59,7 @@ class NarratorTest {
         LazyEngine engine = new LazyEngine();
         Reached reached = new Narrator(engine).render(recipe(null, 9.0)).reached();
         assertThat(reached.semitones()).isCloseTo(9, within(0.5));
-        assertThat(reached.misses(Effective.of(new Direction(null, 9.0, null, null)), VOICE)).isEmpty();
+        assertThat(reached.misses(1, 9.0, VOICE)).isEmpty();
     }
 
     @Test
@@ -75,7 +75,7 @@ class NarratorTest {
 
     @Test
     void whatWasNotReachedIsSaid() {
-        assertThat(new Reached(92, 5.0).misses(Effective.of(new Direction(100, 9.0, null, null)), VOICE)).containsExactly(
+        assertThat(new Reached(92, 5.0).misses(1, 9.0, VOICE)).containsExactly(
                 "Pace 100 % was asked for, and Vera reaches 92 %.", "Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
     }
 

@@ -146,7 +146,7 @@ class EspeakEngineTest {
         List<Voice> whispers = VOICES.all().stream().filter(Voice::whispers).toList();
         Speech speech = render(LINE, whispers.get(0).id(), 90, 3.0);
         assertThat(PitchMeter.track(speech.sound()).voicedShare()).isLessThan(0.1);
-        assertThat(speech.reached().misses(Effective.of(new Direction(90, 3.0, null, null)), whispers.get(0)))
+        assertThat(speech.reached().misses(0.9, 3.0, whispers.get(0)))
                 .singleElement().asString().contains("whisper has no pitch");
     }
 

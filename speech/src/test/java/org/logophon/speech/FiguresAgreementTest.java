@@ -117,7 +117,7 @@ class FiguresAgreementTest {
         Effective asked = Effective.of(new Direction(pace, pitch, null, null));
         Speech own = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), Effective.NEUTRAL));
         Speech directed = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), asked));
-        assertThat(directed.reached().misses(asked, voice)).isEmpty();
+        assertThat(directed.reached().misses(asked.paceFactor(), asked.semitones(), voice)).isEmpty();
         double semitones = interval(Praat.pitch(own.sound()), Praat.pitch(directed.sound()));
         assertThat(semitones).as("pitch by Praat").isCloseTo(pitch, within(0.5));
         assertThat(directed.words()).hasSize(Words.count(text));

@@ -2,6 +2,7 @@ package org.logophon.standin;
 
 import java.util.List;
 import java.util.Map;
+import org.logophon.voice.Ability;
 import org.logophon.voice.Tuning;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
@@ -41,6 +42,11 @@ final class OfferedVoices {
 
     Offered find(String id) {
         return ALL.stream().filter(offered -> offered.id().equals(id)).findFirst().orElse(null);
+    }
+
+    /** Abilities, by the words of the contract. */
+    List<String> canDo(Offered offered) {
+        return spoken(offered, "").canDo().contains(Ability.IPA) ? List.of("styles", "IPA", "word times") : List.of("styles", "word times");
     }
 
     /** The voice with its style, ready to speak. @throws IllegalArgumentException with a sentence when it has no such style */

@@ -70,9 +70,9 @@ public final class StandIn implements AutoCloseable {
         server.start();
     }
 
-    /** @param args port, key and folder */
+    /** The key comes by the environment, where no list of processes shows it. @param args port and folder */
     public static void main(String[] args) throws IOException {
-        StandIn standIn = new StandIn(Integer.parseInt(args[0]), args[1], Temper.USUAL, Path.of(args[2]), Clock.systemUTC());
+        StandIn standIn = new StandIn(Integer.parseInt(args[0]), System.getenv("STANDIN_KEY"), Temper.USUAL, Path.of(args[1]), Clock.systemUTC());
         Runtime.getRuntime().addShutdownHook(new Thread(standIn::close));
     }
 
@@ -91,10 +91,12 @@ public final class StandIn implements AutoCloseable {
             } else if (!method.equals(exchange.getRequestMethod())) {
                 refuse(exchange, 405, "This address answers to " + method + ".");
             } else {
-                work.answer(exchange);
+                try {
+                    work.answer(exchange);
+                } catch (SpeechFailed | IllegalArgumentException failed) {
+                    refuse(exchange, 400, failed.getMessage());
+                }
             }
-        } catch (SpeechFailed | IllegalArgumentException failed) {
-            refuse(exchange, 400, failed.getMessage());
         }
     }
 
@@ -103,7 +105,7 @@ public final class StandIn implements AutoCloseable {
         for (Offered offered : voices.all()) {
             all.add(Map.ofEntries(Map.entry("id", offered.id()), Map.entry("name", offered.name()), Map.entry("version", "1"), Map.entry("language", offered.language()),
                     Map.entry("languageName", offered.languageName()), Map.entry("accent", offered.accent()), Map.entry("gender", offered.gender()), Map.entry("age", "grown"),
-                    Map.entry("character", offered.character()), Map.entry("canDo", List.of("styles", "word times")), Map.entry("styles", offered.styles()),
+                    Map.entry("character", offered.character()), Map.entry("canDo", voices.canDo(offered)), Map.entry("styles", offered.styles()),
                     Map.entry("mostCharacters", OfferedVoices.MOST_CHARACTERS), Map.entry("pricePerCharacter", OfferedVoices.PRICE), Map.entry("currency", OfferedVoices.CURRENCY)));
         }
         send(exchange, 200, json.writeValueAsString(Map.of("voices", all)));
@@ -151,8 +153,9 @@ public final class StandIn implements AutoCloseable {
             return null;
         }
         Offered offered = voices.find(asked.path("voice").asString(""));
-        String text = asked.path("text").asString("");
-        int characters = text.codePointCount(0, text.length());
+        AskedText wanted = AskedText.of(asked);
+        String text = wanted.text();
+        int characters = wanted.characters();
         if (offered == null) {
             refuse(exchange, 404, "There is no such voice.");
             return null;
@@ -166,7 +169,7 @@ public final class StandIn implements AutoCloseable {
             return null;
         }
         Voice voice = voices.spoken(offered, asked.path("style").asString(""));
-        Speech speech = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), Effective.NEUTRAL));
+        Speech speech = narrator.render(Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), Effective.NEUTRAL));
         String answer = json.writeValueAsString(Map.of("audio", wav(speech), "words", words(speech, text), "characters", characters));
         if (!accounts.charge(once, answer, characters)) {
             refuse(exchange, 402, "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d.".formatted(Accounts.ALLOWANCE - accounts.used(), characters));

@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -20,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.loudness.LoudnessMeter;
+import org.logophon.reading.Said;
 import org.logophon.render.Narrator;
 import org.logophon.render.PiecewiseEngine;
 import org.logophon.render.Recipe;
@@ -28,6 +33,7 @@ import org.logophon.render.SpeechFailed;
 import org.logophon.sound.Sound;
 import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredRequest;
 import org.logophon.speech.hired.HiredService;
 import org.logophon.voice.Ability;
 import org.logophon.voice.Voice;
@@ -104,6 +110,46 @@ class HiredVoicesTest {
         assertThat(book.sum()).isEqualTo(LINE.length());
         assertThat(service.allowance().used()).isEqualTo(LINE.length());
         assertThat(service.allowance().left()).isEqualTo(10_000 - LINE.length());
+    }
+
+    @Test
+    void wordsByIpaAreSentAsSsmlAndChargedByTheirSounds() throws IOException {
+        HiredService service = start(Temper.CALM);
+        Voice rosalind = service.voices().stream().filter(v -> v.id().equals("hired-rosalind")).findFirst().orElseThrow();
+        Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)));
+        String text = "At Skerrow & <Head> the lamp is lit.";
+        int at = text.indexOf("Skerrow");
+        Recipe recipe = Recipe.of(text, List.of(new Said(at, at + 7, "sˈiːmʊn", true)), rosalind, narrator.engineVersion(rosalind), Effective.NEUTRAL);
+        Speech speech = narrator.render(recipe);
+        assertThat(speech.words()).hasSize(7);
+        assertThat(speech.words().get(1).start()).isEqualTo(at);
+        assertThat(speech.words().get(2).startSample()).as("what comes after the IPA is found at its time").isGreaterThan(speech.words().get(1).startSample());
+        assertThat(book.sum()).isEqualTo(text.length()).isEqualTo(HiredRequest.of(recipe).stream().mapToInt(HiredRequest::characters).sum());
+        Speech asWritten = render(service, "rosalind", text, Direction.NONE);
+        assertThat(java.util.Arrays.equals(speech.sound().samples(), asWritten.sound().samples())).as("other sounds are spoken").isFalse();
+    }
+
+    @Test
+    void ssmlThatCannotBeReadIsRefusedAndCostsNothing() throws Exception {
+        HiredService service = start(Temper.CALM);
+        HttpClient http = HttpClient.newHttpClient();
+        for (String ssml : List.of("<speak>no end", "<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak>&a;</speak>", "<speak><phoneme alphabet='ipa'/></speak>", "<speak/>")) {
+            String body = new tools.jackson.databind.json.JsonMapper().writeValueAsString(Map.of("voice", "rosalind", "ssml", ssml));
+            HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(standIn.address() + "/v1/speech")).header("Authorization", "Bearer " + KEY)
+                    .header("Idempotency-Key", ssml).POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+            assertThat(answer.statusCode()).as(ssml).isEqualTo(400);
+            assertThat(answer.body()).contains("sentence");
+        }
+        assertThat(service.allowance().used()).isZero();
+    }
+
+    @Test
+    void aStyleOfTheVoiceIsHeard() throws IOException {
+        HiredService service = start(Temper.CALM);
+        Speech plain = render(service, "thaddeus", LINE, Direction.NONE);
+        Speech urgent = render(service, "thaddeus", LINE, new Direction(null, null, null, null, null, null, null, "urgent", null));
+        assertThat(urgent.sound().seconds()).isLessThan(plain.sound().seconds() * 0.93);
+        assertThat(book.charged).as("two requests").hasSize(2);
     }
 
     @Test

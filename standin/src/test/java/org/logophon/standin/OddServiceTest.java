@@ -39,15 +39,21 @@ import org.logophon.wav.WavWriter;
 class OddServiceTest {
 
     private static final Voice VOICE = new Voice("hired-x", "Xenia", "en-GB", "English", "", Gender.FEMALE, "hired", "x@1", EnumSet.of(Ability.WORD_TIMES));
-    private static final Charges NOBODY = new Charges() {
+    private final List<String> told = new ArrayList<>();
+    private final Charges charges = new Charges() {
         @Override
         public void asked(String key, Voice voice, int characters) {
-            // counted by the server here
+            told.add("asked " + characters);
         }
 
         @Override
         public void charged(String key, Voice voice, int characters) {
-            // counted by the server here
+            told.add("charged " + characters);
+        }
+
+        @Override
+        public void refused(String key) {
+            told.add("refused");
         }
     };
 
@@ -88,7 +94,7 @@ class OddServiceTest {
     }
 
     private Utterance speak() {
-        return new HiredEngine(service, NOBODY).speak(new SpeechRequest(VOICE, SpokenText.of("A lamp."), 1, 0));
+        return new HiredEngine(service, charges).speak(new SpeechRequest(VOICE, SpokenText.of("A lamp."), 1, 0));
     }
 
     private static String answer(String audio, String words) {
@@ -111,6 +117,7 @@ class OddServiceTest {
         assertThat(utterance.sound().samples()).hasSize(8_000);
         assertThat(utterance.words()).containsExactly(new Utterance.WordStart(0, 1_600));
         assertThat(keys).hasSize(4).containsOnly(keys.get(0));
+        assertThat(told).containsExactly("asked 7", "charged 7");
     }
 
     @ParameterizedTest
@@ -138,6 +145,7 @@ class OddServiceTest {
         answers.add(new Answer(status, "{\"sentence\":\"No.\"}", null));
         assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining(sentence);
         assertThat(keys).hasSize(1);
+        assertThat(told).as("nothing is left open in the ledger").containsExactly("asked 7", "refused");
     }
 
     @Test

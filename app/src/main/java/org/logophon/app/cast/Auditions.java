@@ -8,14 +8,10 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
-import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.Lines;
 import org.logophon.app.rendering.StoredSpeech;
-import org.logophon.app.rendering.TakeSound;
-import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.direction.Effective;
-import org.logophon.finish.FinishSettings;
-import org.logophon.finish.Finishing;
 import org.logophon.pitch.PitchTrack;
 import org.logophon.reading.Said;
 import org.logophon.render.Narrator;
@@ -34,17 +30,13 @@ class Auditions {
     private final Projects projects;
     private final ReadingRepository readings;
     private final Narrator narrator;
-    private final SpeechRepository speeches;
-    private final Finishing finishing;
-    private final TakeSound sound;
+    private final Lines lines;
 
-    Auditions(Projects projects, ReadingRepository readings, Narrator narrator, SpeechRepository speeches, Finishing finishing, TakeSound sound) {
+    Auditions(Projects projects, ReadingRepository readings, Narrator narrator, Lines lines) {
         this.projects = projects;
         this.readings = readings;
         this.narrator = narrator;
-        this.speeches = speeches;
-        this.finishing = finishing;
-        this.sound = sound;
+        this.lines = lines;
     }
 
     /**
@@ -65,16 +57,14 @@ class Auditions {
     /**
      * @param cue  whose words are said; null for the typed line
      * @param line typed, or empty for the role's first cue
+     * @param agreed characters that may be paid for it
      * @throws Refused with a sentence when there is nothing to say
+     * @throws org.logophon.app.web.PriceFirst when it costs more than was agreed to
      */
-    Audition audition(UUID project, Role role, Voice voice, UUID cue, String line) {
+    Audition audition(UUID project, Role role, Voice voice, UUID cue, String line, int agreed) {
         ProjectView view = projects.view(project);
         Recipe recipe = recipe(view, role, voice, cue, line.strip().replaceAll("\\s+", " "));
-        StoredSpeech speech = speeches.find(recipe.hash()).orElseGet(() -> {
-            StoredSpeech made = StoredSpeech.of(narrator.render(recipe), recipe);
-            speeches.save(recipe, made);
-            return made;
-        });
+        StoredSpeech speech = lines.say(project, recipe, agreed);
         List<Double> starts = new ArrayList<>();
         for (int i = 0; i < speech.words().length; i += 4) {
             starts.add(speech.words()[i + 2] / (double) speech.rate());
@@ -84,7 +74,7 @@ class Auditions {
             hertz[i] = speech.pitch()[i];
         }
         double median = voice.whispers() ? 0 : new PitchTrack(hertz).medianHz();
-        return new Audition(voice.id(), voice.name(), voice.speaks(), "/projects/" + project + "/cast/audition/" + recipe.hash() + ".wav", speech.seconds(), starts,
+        return new Audition(voice.id(), voice.name(), voice.speaks(), Lines.address(project, recipe), speech.seconds(), starts,
                 picture(speech.peaks()), Math.round(Words.count(recipe.text()) / speech.seconds() * 60), median == 0 ? null : Math.round(median));
     }
 
@@ -106,14 +96,6 @@ class Auditions {
             said = readings.of(view.id()).list().said(text, voice.language());
         }
         return Recipe.of(text, said, voice, narrator.engineVersion(voice), Effective.of(view.project().direction(), role.direction()));
-    }
-
-    /** WAV, at one loudness for all voices so that the louder one doesn't win. */
-    byte[] wav(UUID project, String recipe) {
-        StoredSpeech speech = speeches.find(recipe).orElseThrow(() -> new NotFound("This line isn't kept any more. Play it again."));
-        Double target = projects.require(project).targetLufs();
-        FinishSettings settings = FinishSettings.to(target == null ? FinishSettings.DEFAULT_TARGET_LUFS : target).atRate(speech.rate());
-        return sound.wav(finishing.finish(speech.speech(), settings, 0));
     }
 
     /** As many strokes as a small picture has room for. */

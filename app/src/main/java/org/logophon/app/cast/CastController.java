@@ -1,17 +1,16 @@
 package org.logophon.app.cast;
 
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
+import org.logophon.app.page.StyleChoice;
 import org.logophon.app.project.Casting;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
 import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
@@ -19,9 +18,6 @@ import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
-import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,10 +40,10 @@ class CastController {
     private final Auditions auditions;
     private final VoiceCatalogue voices;
     private final VoiceMeasuring measuring;
-    private final ReadingRepository readings;
+    private final CastPreviews previews;
 
     CastController(Projects projects, ProjectPage page, Casting casting, Catalogue catalogue, Auditions auditions, VoiceCatalogue voices, VoiceMeasuring measuring,
-                   ReadingRepository readings) {
+                   CastPreviews previews) {
         this.projects = projects;
         this.page = page;
         this.casting = casting;
@@ -55,7 +51,7 @@ class CastController {
         this.auditions = auditions;
         this.voices = voices;
         this.measuring = measuring;
-        this.readings = readings;
+        this.previews = previews;
     }
 
     /** A role as the page lists it. */
@@ -74,14 +70,20 @@ class CastController {
     @ResponseBody
     Auditions.Audition audition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
                                 @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "false") boolean tuned, TuningForm form) {
-        Voice found = require(voice);
-        Voice heard = tuned ? require(found.baseId()).tuned(found.id(), found.name(), "", form.tuning()) : found;
-        return auditions.audition(id, casting.require(id, role), heard, cue, line);
+        return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, 0);
     }
 
-    @GetMapping("/cast/audition/{recipe}.wav")
-    ResponseEntity<byte[]> sound(@PathVariable UUID id, @PathVariable String recipe) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.maxAge(Duration.ofMinutes(30)).cachePrivate()).body(auditions.wav(id, recipe));
+    /** The same, once its price was agreed to. @param agreed characters */
+    @PostMapping("/cast/audition")
+    @ResponseBody
+    Auditions.Audition paidAudition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
+                                    @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "false") boolean tuned, TuningForm form, @RequestParam int agreed) {
+        return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, agreed);
+    }
+
+    private Voice heard(String voice, boolean tuned, TuningForm form) {
+        Voice found = require(voice);
+        return tuned ? require(found.baseId()).tuned(found.id(), found.name(), "", form.tuning()) : found;
     }
 
     @GetMapping("/cast/measured")
@@ -93,8 +95,8 @@ class CastController {
     @GetMapping("/cast/preview")
     @ResponseBody
     Map<String, Object> preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
-        CastPreview preview = CastPreview.of(projects.view(id), casting.require(id, role), require(voice), readings.of(id));
-        return Map.of("sentence", preview.sentence(), "lacks", preview.lacks(), "changed", preview.changed());
+        CastPreview preview = previews.of(projects.view(id), casting.require(id, role), require(voice));
+        return Map.of("sentence", preview.sentence(), "lacks", preview.lacks(), "changed", preview.changed(), "cost", preview.cost());
     }
 
     private Voice require(String voice) {
@@ -130,11 +132,13 @@ class CastController {
         Catalogue.Found found = catalogue.find(narrowed);
         model.addAttribute("roles", roles);
         model.addAttribute("role", role);
+        model.addAttribute("styles", StyleChoice.of(role == null ? null : voices.find(role.role().voiceId()).orElse(null)));
         model.addAttribute("filter", narrowed);
         model.addAttribute("found", found);
         model.addAttribute("map", VoiceMap.of(found.all(), found.rows()));
         model.addAttribute("lines", role == null ? List.of() : Auditions.lines(view, role.role().name()));
         model.addAttribute("measuring", measuring.progress());
+        model.addAttribute("hiring", found.all().stream().anyMatch(row -> !row.voice().terms().free()));
     }
 
     private static RoleLine line(ProjectView view, Role role) {

@@ -1,5 +1,6 @@
 package org.logophon.app.cast;
 
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -17,6 +18,11 @@ import org.logophon.voice.Voice;
  * @param used      roles that it speaks, as "Narrator of First Firing"
  */
 record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used, String base) {
+
+    /** True when measuring it has a price, and nobody has agreed to it yet. */
+    public boolean unmeasured() {
+        return figures == null && !voice.terms().free();
+    }
 
     public String pitch() {
         return figures == null ? "…" : figures.medianPitchHz() == null ? "–" : Math.round(figures.medianPitchHz()) + " Hz";
@@ -37,8 +43,12 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     }
 
     public String canDo() {
-        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::word).collect(Collectors.joining(" "))
-                + (voice.terms().limited() ? " · %,d characters a request".formatted(voice.terms().mostCharacters()) : "");
+        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::word).collect(Collectors.joining(" "));
+    }
+
+    /** What the cost is for, and how much is spoken at once; empty for a voice that costs nothing. */
+    public String terms() {
+        return voice.terms().free() ? "" : "per 1,000 characters" + (voice.terms().limited() ? ", %,d at once".formatted(voice.terms().mostCharacters()) : "");
     }
 
     /** Pace, pitch, range, timbre, effect and mix of a house voice, with spaces between. */
@@ -49,6 +59,6 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     }
 
     public String cost() {
-        return voice.terms().free() ? "free" : voice.terms().pricePerCharacter().toPlainString() + " " + voice.terms().currency() + " a character";
+        return voice.terms().free() ? "free" : voice.terms().pricePerCharacter().movePointRight(3).setScale(2, RoundingMode.HALF_UP).toPlainString() + " " + voice.terms().currency();
     }
 }

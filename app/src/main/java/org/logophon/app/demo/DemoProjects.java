@@ -57,7 +57,7 @@ class DemoProjects {
         if (!directedRole.isEmpty()) {
             roles.direct(project, directedRole, role, 1);
         }
-        rendering.renderChanged(project);
+        rendering.renderChanged(project, 0);
     }
 
     private static String text(String script) throws IOException {

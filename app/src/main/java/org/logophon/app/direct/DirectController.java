@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
+import org.logophon.app.page.StyleChoice;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.Casting;
 import org.logophon.app.project.ProjectView;
@@ -16,12 +17,11 @@ import org.logophon.app.rendering.Rendering;
 import org.logophon.app.rendering.SpeechRepository;
 import org.logophon.app.rendering.Take;
 import org.logophon.app.web.NotFound;
+import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
-import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,10 +44,9 @@ class DirectController {
     private final Casting casting;
     private final Rendering rendering;
     private final SpeechRepository speeches;
-    private final VoiceTrial trial;
     private final VoiceCatalogue voices;
 
-    DirectController(Projects projects, ProjectPage page, Directing directing, Casting casting, Rendering rendering, SpeechRepository speeches, VoiceTrial trial,
+    DirectController(Projects projects, ProjectPage page, Directing directing, Casting casting, Rendering rendering, SpeechRepository speeches,
                      VoiceCatalogue voices) {
         this.projects = projects;
         this.page = page;
@@ -55,7 +54,6 @@ class DirectController {
         this.casting = casting;
         this.rendering = rendering;
         this.speeches = speeches;
-        this.trial = trial;
         this.voices = voices;
     }
 
@@ -91,15 +89,10 @@ class DirectController {
         return answer(id, cue, model, () -> directing.directProject(id, form.direction(), version));
     }
 
-    @PostMapping("/cues/{cue}/role/voice")
-    String cast(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, @RequestParam(defaultValue = "") String voice, Model model) {
-        return answer(id, cue, model, () -> casting.cast(id, role, voice));
-    }
-
     @PostMapping("/cues/{cue}/render")
-    String render(@PathVariable UUID id, @PathVariable UUID cue, Model model) {
+    String render(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "0") int agreed, Model model) {
         return answer(id, cue, model, () -> {
-            if (rendering.renderCue(id, cue) == 0 && projects.cue(id, cue).state() == CueState.READY) {
+            if (rendering.renderCue(id, cue, agreed) == 0 && projects.cue(id, cue).state() == CueState.READY) {
                 model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
             }
         });
@@ -140,16 +133,12 @@ class DirectController {
         return ScoreData.of(speeches.find(found.recipe()).orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")), found.text());
     }
 
-    @GetMapping("/try")
-    ResponseEntity<byte[]> tryVoice(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.noStore())
-                .body(trial.wav(id, casting.require(id, role), voice));
-    }
-
     /** Does a change, and answers with the stage and, when it could not be done, why. */
     private String answer(UUID id, UUID cue, Model model, Runnable change) {
         try {
             change.run();
+        } catch (PriceFirst price) {
+            model.addAttribute("price", price);
         } catch (Refused | Stale | IllegalArgumentException e) {
             model.addAttribute("problem", e.getMessage());
         }
@@ -160,7 +149,9 @@ class DirectController {
     private void fill(UUID id, UUID cue, Model model) {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.DIRECT);
-        model.addAttribute("stage", directing.stage(view, cue));
+        Stage stage = directing.stage(view, cue);
+        model.addAttribute("stage", stage);
+        model.addAttribute("styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("voices", voicesByLanguage());
     }
 }

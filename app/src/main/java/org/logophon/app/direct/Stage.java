@@ -8,7 +8,6 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.rendering.Take;
-import org.logophon.direction.Effective;
 
 /**
  * The chosen cue as the Direct page shows it.
@@ -45,12 +44,13 @@ record Stage(CueView cue, Take kept, List<TakeLine> takes, List<AskedLine> asked
         if (cue.voice() == null) {
             return List.of();
         }
-        return speech.reached().misses(new Effective(take.paceFactor(), take.semitones(), 0, 0), cue.voice());
+        return speech.reached().misses(take.paceFactor(), take.semitones(), cue.voice());
     }
 
     static TakeLine line(Take take, CueView cue, String voice) {
         String about = voice + (Math.abs(take.paceFactor() - 1) < 1e-6 ? "" : ", pace %.0f %%".formatted(take.paceFactor() * 100))
                 + (Math.abs(take.semitones()) < 1e-6 ? "" : ", pitch " + signed(take.semitones(), "st"))
+                + (take.treatment().isEmpty() ? "" : ", " + take.treatment())
                 + (take.text().equals(cue.cue().text()) ? "" : ", other words");
         return new TakeLine(take.id(), take.name(), about, Durations.brief(take.seconds()), take.id().equals(cue.cue().keptTake()),
                 cue.recipe() != null && take.recipe().equals(cue.recipe().hash()));

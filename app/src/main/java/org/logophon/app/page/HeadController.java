@@ -3,6 +3,8 @@ package org.logophon.app.page;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.Rendering;
+import org.logophon.app.web.PriceFirst;
+import org.logophon.app.web.Refused;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,9 +28,25 @@ class HeadController {
         this.rendering = rendering;
     }
 
+    /** What costs is rendered when its price was agreed to; until then the head shows it. */
     @PostMapping
-    String renderChanged(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
-        rendering.renderChanged(id);
+    String renderChanged(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, @RequestParam(defaultValue = "0") int agreed, Model model) {
+        try {
+            rendering.renderChanged(id, agreed);
+        } catch (PriceFirst price) {
+            model.addAttribute("price", price);
+            model.addAttribute("priced", price.getMessage());
+            model.addAttribute("withoutPrice", rendering.countFree(id));
+        } catch (Refused over) {
+            model.addAttribute("priced", over.getMessage());
+            model.addAttribute("withoutPrice", rendering.countFree(id));
+        }
+        return head(id, step, model);
+    }
+
+    @PostMapping("/free")
+    String renderFree(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        rendering.renderFree(id);
         return head(id, step, model);
     }
 

@@ -64,7 +64,7 @@ public class CueRepository {
         batches.batchUpdate("""
                 insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
                                  %s)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""".formatted(DirectionColumns.NAMES), cues, 500, (statement, placed) -> {
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, %s)""".formatted(DirectionColumns.NAMES, DirectionColumns.MARKS), cues, 500, (statement, placed) -> {
             statement.setObject(1, placed.id());
             statement.setObject(2, project);
             statement.setInt(3, placed.position());
@@ -77,14 +77,7 @@ public class CueRepository {
             statement.setDouble(10, placed.referenceSeconds());
             statement.setObject(11, placed.slot() == null ? null : placed.slot().inMillis());
             statement.setObject(12, placed.slot() == null ? null : placed.slot().outMillis());
-            Direction direction = placed.direction();
-            statement.setObject(13, direction.pacePercent());
-            statement.setObject(14, direction.pitchSemitones());
-            statement.setObject(15, direction.rangePercent());
-            statement.setObject(16, direction.loudnessDb());
-            statement.setObject(17, direction.pauseAfterMillis());
-            statement.setString(18, direction.effect() == null ? null : direction.effect().word());
-            statement.setObject(19, direction.effectPercent());
+            DirectionColumns.set(statement, 13, placed.direction());
         });
     }
 

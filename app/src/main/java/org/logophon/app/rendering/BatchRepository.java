@@ -26,15 +26,21 @@ class BatchRepository {
         this.clock = clock;
     }
 
-    UUID create(UUID project, List<UUID> cues) {
+    /** @param agreement under which it may pay; null for none */
+    UUID create(UUID project, List<UUID> cues, UUID agreement) {
         UUID id = UUID.randomUUID();
-        jdbc.sql("insert into batch (id, project_id, created_at) values (:id, :project, :now)")
-                .param("id", id).param("project", project).param("now", now()).update();
+        jdbc.sql("insert into batch (id, project_id, agreement_id, created_at) values (:id, :project, :agreement, :now)")
+                .param("id", id).param("project", project).param("agreement", agreement).param("now", now()).update();
         batches.batchUpdate("insert into batch_cue (batch_id, cue_id, state) values (?, ?, 'waiting')", cues, 500, (statement, cue) -> {
             statement.setObject(1, id);
             statement.setObject(2, cue);
         });
         return id;
+    }
+
+    /** Null when it may not pay. */
+    UUID agreement(UUID batch) {
+        return jdbc.sql("select agreement_id from batch where id = :batch").param("batch", batch).query((row, at) -> row.getObject(1, UUID.class)).optional().orElse(null);
     }
 
     boolean waiting(UUID batch, UUID cue) {

@@ -2,6 +2,7 @@ package org.logophon.app.rendering;
 
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.hired.Paying;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
@@ -56,7 +57,7 @@ class CueRenderer {
             if (cue.recipe() == null) {
                 problem = cue.problem();
             } else {
-                StoredSpeech made = speeches.exists(cue.recipe().hash()) ? null : make(cue.recipe());
+                StoredSpeech made = speeches.exists(cue.recipe().hash()) ? null : Paying.under(batches.agreement(job.batch()), () -> make(cue.recipe()));
                 save(job, cue, made);
                 return;
             }

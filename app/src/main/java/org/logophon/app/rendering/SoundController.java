@@ -31,12 +31,14 @@ class SoundController {
     private final TakeRepository takes;
     private final SpeechRepository speeches;
     private final TakeSound sound;
+    private final Lines lines;
 
-    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound) {
+    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound, Lines lines) {
         this.projects = projects;
         this.takes = takes;
         this.speeches = speeches;
         this.sound = sound;
+        this.lines = lines;
     }
 
     /**
@@ -72,6 +74,13 @@ class SoundController {
     private static String address(ProjectView view, CueView cue) {
         return cue.cue().keptTake() == null ? null : "/projects/" + view.id() + "/takes/" + cue.cue().keptTake() + "/sound/"
                 + TakeSound.stamp(cue.cue().takeRecipe(), view.project(), cue) + ".wav";
+    }
+
+    /** A line that was asked for by ear. */
+    @GetMapping("/lines/{recipe}.wav")
+    ResponseEntity<byte[]> line(@PathVariable UUID id, @PathVariable String recipe) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.maxAge(Duration.ofMinutes(30)).cachePrivate())
+                .body(lines.wav(recipe, projects.require(id).targetLufs()));
     }
 
     /** The stamp in the address changes with the sound, so that a browser may keep what it has heard; under an old stamp nothing is kept. */

@@ -1,7 +1,5 @@
 package org.logophon.app.rendering;
 
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.estimate.ReferenceTime;
@@ -28,11 +26,6 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
     public static StoredSpeech of(Speech rendered, Recipe recipe) {
         Speech speech = rendered.trimmed();
         String said = recipe.saidText();
-        float[] samples = speech.sound().samples();
-        ByteBuffer pcm = ByteBuffer.allocate(samples.length * 2).order(ByteOrder.LITTLE_ENDIAN);
-        for (float sample : samples) {
-            pcm.putShort((short) Math.max(-32768, Math.min(32767, Math.round(sample * 32768))));
-        }
         Integer[] words = speech.words().stream()
                 .flatMap(w -> java.util.stream.Stream.of(w.start(), w.end(), w.startSample(), w.endSample())).toArray(Integer[]::new);
         float[] hertz = PitchMeter.track(speech.sound()).hertz();
@@ -40,17 +33,15 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
         for (int i = 0; i < hertz.length; i++) {
             pitch[i] = hertz[i];
         }
-        return new StoredSpeech(speech.sound().rate(), pcm.array(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
+        return new StoredSpeech(speech.sound().rate(), speech.sound().pcm16(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
                 Syllables.of(said, recipe.voice().language()), ReferenceTime.seconds(said, recipe.voice().language()), LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
     }
 
     public Speech speech() {
-        short[] samples = new short[pcm.length / 2];
-        ByteBuffer.wrap(pcm).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(samples);
         List<WordTime> times = new ArrayList<>(words.length / 4);
         for (int i = 0; i < words.length; i += 4) {
             times.add(new WordTime(words[i], words[i + 1], words[i + 2], words[i + 3]));
         }
-        return new Speech(Sound.ofPcm16(samples, rate), times, reached);
+        return new Speech(Sound.ofPcm16(pcm, rate), times, reached);
     }
 }

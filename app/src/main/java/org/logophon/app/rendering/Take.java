@@ -9,9 +9,10 @@ import java.util.UUID;
  * @param ordinal 1 for T1
  * @param recipe  hash of the recipe
  * @param text    the words as they were then
+ * @param treatment what was done to it beside pace and pitch, in words; empty for nothing
  */
 public record Take(UUID id, UUID cueId, int ordinal, String recipe, String text, String voiceId, double paceFactor,
-                   double semitones, double seconds, Instant createdAt) {
+                   double semitones, String treatment, double seconds, Instant createdAt) {
 
     public String name() {
         return "T" + ordinal;

@@ -8,6 +8,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.logophon.render.Recipe;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -43,13 +45,14 @@ public class TakeRepository {
     UUID takeOf(UUID cue, Recipe recipe) {
         jdbc.sql("select id from cue where id = :cue for update").param("cue", cue).query(UUID.class).single();
         jdbc.sql("""
-                insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, created_at)
-                select :id, :cue, coalesce(max(ordinal), 0) + 1, :recipe, :text, :voice, :engine, :pace, :semitones, :now
+                insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, treatment, created_at)
+                select :id, :cue, coalesce(max(ordinal), 0) + 1, :recipe, :text, :voice, :engine, :pace, :semitones, :treatment, :now
                 from take where cue_id = :cue
                 on conflict (cue_id, recipe) do update set deleted_at = null""")
                 .param("id", UUID.randomUUID()).param("cue", cue).param("recipe", recipe.hash()).param("text", recipe.text())
                 .param("voice", recipe.voice().id()).param("engine", recipe.engineVersion()).param("pace", recipe.paceFactor())
-                .param("semitones", recipe.semitones()).param("now", now()).update();
+                .param("semitones", recipe.semitones())
+                .param("treatment", Stream.of(recipe.style(), recipe.treatment().words()).filter(words -> !words.isEmpty()).collect(Collectors.joining(", "))).param("now", now()).update();
         return jdbc.sql("select id from take where cue_id = :cue and recipe = :recipe").param("cue", cue)
                 .param("recipe", recipe.hash()).query(UUID.class).single();
     }
@@ -65,6 +68,6 @@ public class TakeRepository {
     private static Take take(ResultSet row, int at) throws SQLException {
         return new Take(row.getObject("id", UUID.class), row.getObject("cue_id", UUID.class), row.getInt("ordinal"),
                 row.getString("recipe"), row.getString("text"), row.getString("voice_id"), row.getDouble("pace_factor"),
-                row.getDouble("semitones"), row.getDouble("seconds"), row.getObject("created_at", OffsetDateTime.class).toInstant());
+                row.getDouble("semitones"), row.getString("treatment"), row.getDouble("seconds"), row.getObject("created_at", OffsetDateTime.class).toInstant());
     }
 }

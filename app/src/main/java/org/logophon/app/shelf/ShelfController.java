@@ -1,6 +1,7 @@
 package org.logophon.app.shelf;
 
 import java.util.UUID;
+import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.page.TargetTime;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectCopy;
@@ -21,18 +22,21 @@ class ShelfController {
     private final ProjectRepository table;
     private final Projects projects;
     private final ProjectCopy copies;
+    private final HiredAccess hired;
 
-    ShelfController(Shelf shelf, ProjectRepository table, Projects projects, ProjectCopy copies) {
+    ShelfController(Shelf shelf, ProjectRepository table, Projects projects, ProjectCopy copies, HiredAccess hired) {
         this.shelf = shelf;
         this.table = table;
         this.projects = projects;
         this.copies = copies;
+        this.hired = hired;
     }
 
     @GetMapping("/")
     String page(@RequestParam(required = false) UUID deleted, Model model) {
         model.addAttribute("lines", shelf.lines());
         model.addAttribute("deleted", deleted);
+        model.addAttribute("hiring", hired.service().isPresent());
         return "shelf";
     }
 

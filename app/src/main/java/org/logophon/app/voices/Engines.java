@@ -1,15 +1,18 @@
 package org.logophon.app.voices;
 
 import java.time.Clock;
+import org.logophon.app.hired.HiredAccess;
+import org.logophon.app.hired.Ledger;
 import org.logophon.finish.Finishing;
 import org.logophon.render.Narrator;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.hired.HiredEngine;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The speech side of the application: workers, engine, voices. */
+/** The speech side of the application: workers and engines. */
 @Configuration
 class Engines {
 
@@ -20,8 +23,8 @@ class Engines {
     }
 
     @Bean
-    Narrator narrator(WorkerPool pool) {
-        return new Narrator(new org.logophon.speech.Engines(pool));
+    Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
+        return new Narrator(new org.logophon.speech.Engines(pool, hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null)));
     }
 
     @Bean

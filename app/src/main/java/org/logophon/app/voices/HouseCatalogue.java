@@ -6,13 +6,14 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.logophon.app.hired.HiredVoiceList;
 import org.logophon.speech.NativeVoices;
 import org.logophon.voice.FixedVoices;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
 
-/** The engines' voices and those of the house. What another node changed is seen within a few seconds. */
+/** The engines' voices, those of the house and the hired ones. What another node changed is seen within a few seconds. */
 @Component
 class HouseCatalogue implements VoiceCatalogue {
 
@@ -20,15 +21,17 @@ class HouseCatalogue implements VoiceCatalogue {
 
     private final VoiceCatalogue natives = NativeVoices.catalogue();
     private final HouseVoiceRepository house;
+    private final HiredVoiceList hired;
     private final Clock clock;
     private volatile Snapshot snapshot;
 
-    HouseCatalogue(HouseVoiceRepository house, Clock clock) {
+    HouseCatalogue(HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
         this.house = house;
+        this.hired = hired;
         this.clock = clock;
     }
 
-    private record Snapshot(VoiceCatalogue voices, Instant at) {
+    private record Snapshot(VoiceCatalogue voices, int hired, Instant at) {
     }
 
     @Override
@@ -38,7 +41,8 @@ class HouseCatalogue implements VoiceCatalogue {
 
     @Override
     public Optional<Voice> find(String id) {
-        return id != null && id.startsWith(HouseVoice.PREFIX) ? now().find(id) : natives.find(id);
+        Optional<Voice> found = natives.find(id);
+        return found.isPresent() || id == null ? found : now().find(id);
     }
 
     /** Reads the house's voices anew at the next look. */
@@ -48,12 +52,15 @@ class HouseCatalogue implements VoiceCatalogue {
 
     private VoiceCatalogue now() {
         Snapshot known = snapshot;
-        if (known == null || known.at().plus(FRESH).isBefore(clock.instant())) {
+        int hiredChanges = hired.changes();
+        if (known == null || known.hired() != hiredChanges || known.at().plus(FRESH).isBefore(clock.instant())) {
             List<Voice> all = new ArrayList<>(natives.all());
+            all.addAll(hired.all());
+            VoiceCatalogue engines = new FixedVoices(all);
             for (HouseVoice voice : house.all()) {
-                natives.find(voice.base()).ifPresent(base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
+                engines.find(voice.base()).ifPresent(base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
             }
-            known = new Snapshot(new FixedVoices(all), clock.instant());
+            known = new Snapshot(new FixedVoices(all), hiredChanges, clock.instant());
             snapshot = known;
         }
         return known.voices();

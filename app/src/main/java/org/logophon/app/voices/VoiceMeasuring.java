@@ -2,6 +2,9 @@ package org.logophon.app.voices;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.UUID;
+import org.logophon.app.hired.Paying;
+import org.logophon.app.hired.Prices;
 import org.logophon.figures.VoiceMeter;
 import org.logophon.render.Narrator;
 import org.logophon.render.SpeechFailed;
@@ -18,7 +21,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Measures in the background every voice that has no figures yet, one after another, English first. What was measured
- * stays; a stop in between costs one voice.
+ * stays; a stop in between costs one voice. A hired voice is measured when somebody has agreed to what it costs.
  */
 @Component
 public class VoiceMeasuring implements DisposableBean {
@@ -28,14 +31,16 @@ public class VoiceMeasuring implements DisposableBean {
     private final VoiceCatalogue voices;
     private final VoiceFiguresRepository figures;
     private final Narrator narrator;
+    private final Prices prices;
     private final boolean wanted;
     private volatile boolean stopped;
     private volatile Progress progress = new Progress(0, 0);
 
-    VoiceMeasuring(VoiceCatalogue voices, VoiceFiguresRepository figures, Narrator narrator, @Value("${logophon.measure-voices}") boolean wanted) {
+    VoiceMeasuring(VoiceCatalogue voices, VoiceFiguresRepository figures, Narrator narrator, Prices prices, @Value("${logophon.measure-voices}") boolean wanted) {
         this.voices = voices;
         this.figures = figures;
         this.narrator = narrator;
+        this.prices = prices;
         this.wanted = wanted;
     }
 
@@ -69,12 +74,23 @@ public class VoiceMeasuring implements DisposableBean {
                 return;
             }
             try {
-                measure(voice);
+                if (prices.quote(List.of(VoiceMeter.recipe(narrator, voice))).free()) {
+                    measure(voice);
+                }
             } catch (SpeechFailed | DataAccessException e) {
                 LOG.warn("The voice {} could not be measured: {}", voice.id(), e.getMessage());
             }
             progress = new Progress(progress.done() + 1, all.size());
         }
+    }
+
+    /** Measures a voice that has to be paid. @param agreed characters @throws org.logophon.app.web.PriceFirst when that is too few */
+    public void measurePaid(Voice voice, int agreed) {
+        UUID agreement = prices.agree(null, List.of(VoiceMeter.recipe(narrator, voice)), agreed);
+        Paying.under(agreement, () -> {
+            measure(voice);
+            return null;
+        });
     }
 
     /** Measures a voice unless that version of it has been. */

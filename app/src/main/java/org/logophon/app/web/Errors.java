@@ -42,6 +42,13 @@ class Errors {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
+    /** The sentence comes with the number to agree to. */
+    @ExceptionHandler(PriceFirst.class)
+    Object price(PriceFirst price) {
+        return ResponseEntity.status(HttpStatus.PAYMENT_REQUIRED).contentType(MediaType.APPLICATION_JSON)
+                .body(Map.of("sentence", price.getMessage(), "characters", price.characters(), "price", price.money()));
+    }
+
     @ExceptionHandler(Stale.class)
     Object stale(Stale error, HttpServletRequest request) {
         return answer(HttpStatus.CONFLICT, error.getMessage(), request);

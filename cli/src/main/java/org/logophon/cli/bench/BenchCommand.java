@@ -36,7 +36,8 @@ public final class BenchCommand implements Callable<Integer> {
             rows.add(new MeterBench(folder).run());
             rows.add(new ScriptBench().run());
             if (server != null) {
-                rows.add(new EditBench(server).run());
+                rows.add(new EditBench(new BenchServer(server)).run());
+                rows.add(new AuditionBench(new BenchServer(server)).run());
             }
         } finally {
             remove(folder);

@@ -61,8 +61,8 @@ final class ClipMaker {
         this.progress = progress;
     }
 
-    /** A finished clip without its samples: they are on disk. */
-    private record Made(Clip clip, int samples, Reached reached) {
+    /** A finished clip without its samples: they are on disk. @param semitones that were asked for */
+    private record Made(Clip clip, int samples, Reached reached, double paceFactor, double semitones) {
     }
 
     void make(ScriptFile file, Path folder) throws IOException {
@@ -104,7 +104,8 @@ final class ClipMaker {
             WavWriter.write(clip.sound(), SampleFormat.PCM_24, bext, out);
         }
         Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.reached());
+        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.reached(), recipe.paceFactor(),
+                voice.whispers() ? direction.semitones() : recipe.semitones());
     }
 
     private List<CueSheet.Row> collect(ScriptFile file, List<ScriptCue> cues, List<String> fileNames, List<Future<Made>> work) {
@@ -146,7 +147,7 @@ final class ClipMaker {
     }
 
     private void warnings(ScriptFile file, String number, Voice voice, Made made) {
-        made.reached().misses(plan.effective(), voice)
+        made.reached().misses(made.paceFactor(), made.semitones(), voice)
                 .forEach(miss -> outcome.warning(file.name() + ", cue " + number + ": " + miss));
         if (!made.clip().loudness().gated()) {
             outcome.warning(file.name() + ", cue " + number + ": under 0.4 s of speech, so its loudness is the plain mean.");

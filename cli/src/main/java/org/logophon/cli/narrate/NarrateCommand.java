@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
@@ -18,6 +20,8 @@ import org.logophon.finish.FinishSettings;
 import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
 import org.logophon.speech.WorkerPool;
+import org.logophon.speech.hired.HiredRequest;
+import org.logophon.style.Style;
 import org.logophon.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -45,6 +49,10 @@ public final class NarrateCommand implements Callable<Integer> {
     private Integer pace;
     @Option(names = "--pitch", paramLabel = "SEMITONES", description = "-12 to 12.")
     private Double pitch;
+    @Option(names = "--range", paramLabel = "PERCENT", description = "0 (monotone) to 200; 100 is the voice's own.")
+    private Integer range;
+    @Option(names = "--style", paramLabel = "WORD", description = "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or one of the voice's own.")
+    private String style;
     @Option(names = "--loudness", paramLabel = "DB", description = "-24 to 12, against the target.")
     private Double loudness;
     @Option(names = "--gap", paramLabel = "SECONDS", description = "Pause between cues in the cue sheet, 0 to 10 (0.4).")
@@ -96,22 +104,25 @@ public final class NarrateCommand implements Callable<Integer> {
 
     /** Says what the hired voices will cost, and refuses before anything is paid when the allowance doesn't reach. */
     private void affordable(NarrationPlan plan, List<ScriptFile> files) {
-        long characters = 0;
+        Map<String, Integer> requests = new HashMap<>();
         BigDecimal price = BigDecimal.ZERO;
         String currency = "";
         for (ScriptFile file : files) {
             for (ScriptCue cue : file.script().cues()) {
                 Voice voice = plan.voiceOf(cue.role());
-                if (!voice.terms().free()) {
-                    // what will be sent, as the service counts it: readings in their words, IPA only where the voice knows it
-                    String sent = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, "", plan.effective()).spokenText().text();
-                    int length = sent.codePointCount(0, sent.length());
-                    characters += length;
-                    price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(length)));
-                    currency = voice.terms().currency();
+                if (voice.terms().free()) {
+                    continue;
+                }
+                currency = voice.terms().currency();
+                for (HiredRequest request : HiredRequest.of(Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, "", plan.effective()))) {
+                    // the same words are asked for, and paid, once
+                    if (requests.put(request.key(), request.characters()) == null) {
+                        price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(request.characters())));
+                    }
                 }
             }
         }
+        long characters = requests.values().stream().mapToLong(Integer::longValue).sum();
         if (characters == 0) {
             return;
         }
@@ -132,11 +143,19 @@ public final class NarrateCommand implements Callable<Integer> {
 
     private NarrationPlan plan(ReadingList readings) {
         try {
-            Direction direction = new Direction(pace, pitch, loudness, gap == null ? null : (int) Math.round(gap * 1000));
+            Direction direction = new Direction(pace, pitch, range, loudness, gap == null ? null : (int) Math.round(gap * 1000), null, null, style, null);
+            refuseUnknownStyle();
             new FileNames(name);
             return new NarrationPlan(options.voice(), options.cast(), direction, readings, name, FinishSettings.to(targetLufs()));
         } catch (IllegalArgumentException e) {
             throw usage(e.getMessage());
+        }
+    }
+
+    private void refuseUnknownStyle() {
+        List<String> own = options.cast().values().stream().flatMap(voice -> voice.styles().stream()).toList();
+        if (style != null && Style.named(style).isEmpty() && !own.contains(style) && !options.voice().styles().contains(style)) {
+            throw usage("There is no style “" + style + "”. Choose one of " + Style.words() + ".");
         }
     }
 

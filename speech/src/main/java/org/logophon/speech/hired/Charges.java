@@ -1,13 +1,31 @@
 package org.logophon.speech.hired;
 
+import java.util.Optional;
+import org.logophon.render.Utterance;
 import org.logophon.voice.Voice;
 
-/** Hears of what is charged. Implementations are safe for use by several threads. */
+/**
+ * Hears of what is charged, and may keep what was paid for. Implementations are safe for use by several threads. A key
+ * stands for a request: the same words of the same voice have the same one.
+ */
 public interface Charges {
 
-    /** Before a request that will be charged, unless it was before. @param key of the request: the same request has the same one */
+    /** Before a request that will be charged, unless it was before. @throws org.logophon.render.SpeechFailed with a sentence when it may not be paid */
     void asked(String key, Voice voice, int characters);
 
     /** @param characters that the service has charged for this key, once however often it was asked */
     void charged(String key, Voice voice, int characters);
+
+    /** The service has refused it: nothing is charged. */
+    default void refused(String key) {
+    }
+
+    /** What was paid for before, where it is kept. */
+    default Optional<Utterance> paid(String key) {
+        return Optional.empty();
+    }
+
+    /** Keeps what was paid for, so that another pace or pitch of it is known to cost nothing. */
+    default void keep(String key, Voice voice, Utterance answer) {
+    }
 }

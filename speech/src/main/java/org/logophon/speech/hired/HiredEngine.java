@@ -5,7 +5,6 @@ import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
-import org.logophon.digest.Sha256;
 import org.logophon.render.SpeechEngine;
 import org.logophon.render.SpeechFailed;
 import org.logophon.render.SpeechRequest;
@@ -16,7 +15,7 @@ import org.logophon.sound.Sound;
 import org.logophon.voice.Voice;
 import tools.jackson.databind.JsonNode;
 
-/** A hired voice as an engine. It is asked for its plain voice only; what else is wanted is made in the signal. */
+/** A hired voice as an engine. It is asked for its plain voice, or one of its styles; pace, pitch and range are made in the signal. */
 public final class HiredEngine implements SpeechEngine {
 
     private final HiredService service;
@@ -34,18 +33,33 @@ public final class HiredEngine implements SpeechEngine {
 
     @Override
     public Utterance speak(SpeechRequest request) {
+        HiredRequest paid = HiredRequest.of(request);
+        return charges.paid(paid.key()).orElseGet(() -> pay(request, paid));
+    }
+
+    private Utterance pay(SpeechRequest request, HiredRequest asked) {
         Voice voice = request.voice();
-        String text = request.text().text();
-        int characters = text.codePointCount(0, text.length());
-        String key = key(voice, text);
-        charges.asked(key, voice, characters);
-        JsonNode answer = service.speech(key, voice.engineVoice().replaceFirst("@.*$", ""), text, "");
-        charges.charged(key, voice, answer.path("characters").asInt(characters));
+        SentText sent = SentText.of(request.text(), voice.language());
+        charges.asked(asked.key(), voice, asked.characters());
+        JsonNode answer;
+        try {
+            answer = service.speech(asked.key(), voice.engineVoice().replaceFirst("@.*$", ""), sent, request.style());
+        } catch (ServiceRefused refused) {
+            charges.refused(asked.key());
+            throw refused;
+        }
+        charges.charged(asked.key(), voice, answer.path("characters").asInt(asked.characters()));
+        Utterance utterance = utterance(answer, sent);
+        charges.keep(asked.key(), voice, utterance);
+        return utterance;
+    }
+
+    private static Utterance utterance(JsonNode answer, SentText sent) {
         Sound sound = sound(answer.path("audio").asString(""));
         List<WordStart> words = new ArrayList<>();
         List<PhonemeStart> silences = new ArrayList<>();
         for (JsonNode word : answer.path("words")) {
-            words.add(new WordStart(word.path("at").asInt(0), sample(word.path("from").asDouble(0), sound)));
+            words.add(new WordStart(sent.spoken(word.path("at").asInt(0)), sample(word.path("from").asDouble(0), sound)));
             silences.add(new PhonemeStart(sample(word.path("from").asDouble(0), sound), false));
             silences.add(new PhonemeStart(sample(word.path("to").asDouble(0), sound), true));
         }
@@ -54,11 +68,6 @@ public final class HiredEngine implements SpeechEngine {
 
     private static int sample(double seconds, Sound sound) {
         return Math.max(0, Math.min(sound.samples().length, (int) Math.round(seconds * sound.rate())));
-    }
-
-    /** The same voice and words have the same key, also after a crash: the service charges them once. */
-    private static String key(Voice voice, String text) {
-        return Sha256.hex(voice.engineVoice() + '\0' + text);
     }
 
     /** 16-bit mono PCM in a RIFF file, as the contract says. */

@@ -29,8 +29,11 @@ public final class HiredService {
 
     public static final String ENGINE = "hired";
     static final String PREFIX = "hired-";
+    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST_TRIES = 8;
     private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final Duration ALLOWANCE_PATIENCE = Duration.ofSeconds(3);
+    private static final int ALLOWANCE_TRIES = 2;
     private static final long MOST_WAIT_MILLIS = 10_000;
     private static final int TOO_MANY = 429;
     /** Some ten minutes of sound, written in base 64. */
@@ -39,7 +42,6 @@ public final class HiredService {
     private final URI address;
     private final String key;
     private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
-    private final JsonMapper json = JsonMapper.builder().build();
 
     /** @throws IllegalArgumentException with a sentence when the address is none */
     public HiredService(String address, String key) {
@@ -60,20 +62,32 @@ public final class HiredService {
 
     /** @throws SpeechFailed with a sentence when the service can't be asked */
     public List<Voice> voices() {
+        return voices(list());
+    }
+
+    /** What it offers, as it says it: to be kept, and read by {@link #voices(String)}. @throws SpeechFailed with a sentence when the service can't be asked */
+    public String list() {
+        return ask(request("v1/voices").GET().build()).toString();
+    }
+
+    /** @param list as {@link #list()} gave it */
+    public static List<Voice> voices(String list) {
         List<Voice> voices = new ArrayList<>();
-        for (JsonNode offered : ask(request("v1/voices").GET().build()).path("voices")) {
+        for (JsonNode offered : JSON.readTree(list).path("voices")) {
             voices.add(voice(offered));
         }
         return voices;
     }
 
+    /** Asked while somebody waits: it is told within seconds that the service doesn't answer. */
     public Allowance allowance() {
-        JsonNode answer = ask(request("v1/allowance").GET().build());
+        JsonNode answer = ask(request("v1/allowance").timeout(ALLOWANCE_PATIENCE).GET().build(), ALLOWANCE_TRIES);
         return new Allowance(answer.path("characters").asLong(0), answer.path("used").asLong(0), answer.path("until").asString(""));
     }
 
-    JsonNode speech(String once, String voice, String text, String style) {
-        String body = json.writeValueAsString(json.createObjectNode().put("voice", voice).put("text", text).put("style", style));
+    /** @throws ServiceRefused when it says no, and nothing is charged */
+    JsonNode speech(String once, String voice, SentText sent, String style) {
+        String body = JSON.writeValueAsString(JSON.createObjectNode().put("voice", voice).put(sent.ssml() ? "ssml" : "text", sent.body()).put("style", style));
         return ask(request("v1/speech").header("Idempotency-Key", once).header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)).build());
     }
@@ -83,18 +97,22 @@ public final class HiredService {
     }
 
     private JsonNode ask(HttpRequest request) {
+        return ask(request, MOST_TRIES);
+    }
+
+    private JsonNode ask(HttpRequest request, int tries) {
         String last = "it did not answer";
-        for (int i = 0; i < MOST_TRIES; i++) {
+        for (int i = 0; i < tries; i++) {
             long wait = Math.min(MOST_WAIT_MILLIS, 250L << i);
             try {
                 HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
                 int status = response.statusCode();
                 String body = text(response.body());
                 if (status == 200) {
-                    return json.readTree(body);
+                    return JSON.readTree(body);
                 }
                 if (status != TOO_MANY && status < 500) {
-                    throw new SpeechFailed(refused(status, body));
+                    throw new ServiceRefused(refused(status, body));
                 }
                 last = status == TOO_MANY ? "it has too many requests" : "it answers with status " + status;
                 wait = response.headers().firstValueAsLong("Retry-After").isPresent()
@@ -107,9 +125,11 @@ public final class HiredService {
                 Thread.currentThread().interrupt();
                 throw new SpeechFailed("The render was interrupted.", e);
             }
-            sleep(wait);
+            if (i + 1 < tries) {
+                sleep(wait);
+            }
         }
-        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + MOST_TRIES + " times. Try again later; nothing is charged twice.");
+        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + tries + " times. Try again later; nothing is charged twice.");
     }
 
     /** A service that never stops answering is stopped. */
@@ -125,7 +145,7 @@ public final class HiredService {
 
     private String sentence(String body) {
         try {
-            return " " + json.readTree(body).path("sentence").asString("");
+            return " " + JSON.readTree(body).path("sentence").asString("");
         } catch (JacksonException notOurs) {
             // a refusal of some machine on the way: its status is all that it says
             return "";

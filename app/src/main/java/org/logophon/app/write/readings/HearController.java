@@ -1,35 +1,32 @@
 package org.logophon.app.write.readings;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.Role;
-import org.logophon.app.rendering.TakeSound;
+import org.logophon.app.rendering.Lines;
 import org.logophon.app.web.Refused;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
-import org.logophon.finish.Finishing;
 import org.logophon.reading.As;
 import org.logophon.reading.Reading;
 import org.logophon.reading.Said;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
 import org.logophon.speech.NativeVoices;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
-import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A few words by ear: as they would be said, or as a reading would have them. Nothing is stored. */
+/** A few words by ear: as they would be said, or as a reading would have them. Answers with where the sound is. */
 @RestController
 @RequestMapping("/projects/{id}/hear")
 class HearController {
@@ -39,32 +36,41 @@ class HearController {
     private final Projects projects;
     private final VoiceCatalogue voices;
     private final Narrator narrator;
-    private final Finishing finishing;
-    private final TakeSound sound;
+    private final Lines lines;
 
-    HearController(Projects projects, VoiceCatalogue voices, Narrator narrator, Finishing finishing, TakeSound sound) {
+    HearController(Projects projects, VoiceCatalogue voices, Narrator narrator, Lines lines) {
         this.projects = projects;
         this.voices = voices;
         this.narrator = narrator;
-        this.finishing = finishing;
-        this.sound = sound;
+        this.lines = lines;
     }
 
     /** @param cue whose voice speaks; none for the first role's. @param as how {@code said} is meant; empty to say what is written as it is */
     @GetMapping
-    ResponseEntity<byte[]> hear(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said,
-                                @RequestParam(defaultValue = "") String as, @RequestParam(required = false) UUID cue) {
+    Map<String, String> hear(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said,
+                             @RequestParam(defaultValue = "") String as, @RequestParam(required = false) UUID cue) {
+        return heard(id, written, said, as, cue, 0);
+    }
+
+    /** The same, once its price was agreed to. @param agreed characters */
+    @PostMapping
+    Map<String, String> hearPaid(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said,
+                                 @RequestParam(defaultValue = "") String as, @RequestParam(required = false) UUID cue, @RequestParam int agreed) {
+        return heard(id, written, said, as, cue, agreed);
+    }
+
+    private Map<String, String> heard(UUID id, String written, String said, String as, UUID cue, int agreed) {
         if (written.isBlank() || written.length() > LONGEST) {
             throw new Refused("There are 1 to " + LONGEST + " characters to hear at once.");
         }
         ProjectView view = projects.view(id);
         Role role = cue == null ? view.roles().stream().findFirst().orElse(null) : view.cue(cue).map(CueView::role).orElse(null);
-        Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId()).orElseThrow();
+        Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId()).or(() -> voices.find(NativeVoices.DEFAULT_ID)).orElseThrow();
         List<Said> readings = as.isBlank() ? List.of() : List.of(said(new Reading(written, said, As.of(as), null, true), voice));
         Effective direction = Effective.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
-        Speech speech = narrator.render(Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(voice), direction));
-        byte[] wav = sound.wav(finishing.finish(speech, view.project().finish().atRate(speech.sound().rate()), direction.loudnessDb()));
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("audio/wav")).cacheControl(CacheControl.noStore()).body(wav);
+        Recipe recipe = Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(voice), direction);
+        lines.say(id, recipe, agreed);
+        return Map.of("sound", Lines.address(id, recipe));
     }
 
     private static Said said(Reading reading, Voice voice) {

@@ -1,0 +1,73 @@
+package org.logophon.app.cast;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.app.hired.Prices;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectReadings;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.Role;
+import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.script.ScriptCue;
+import org.logophon.style.Style;
+import org.logophon.voice.Ability;
+import org.logophon.voice.Voice;
+import org.springframework.stereotype.Component;
+
+/** Looks ahead at what casting a voice would do. */
+@Component
+class CastPreviews {
+
+    private final ReadingRepository readings;
+    private final Narrator narrator;
+    private final Prices prices;
+
+    CastPreviews(ReadingRepository readings, Narrator narrator, Prices prices) {
+        this.readings = readings;
+        this.narrator = narrator;
+        this.prices = prices;
+    }
+
+    CastPreview of(ProjectView view, Role role, Voice voice) {
+        ProjectReadings said = readings.of(view.id());
+        List<CueView> cues = view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role.name())).toList();
+        boolean other = !voice.id().equals(role.voiceId());
+        int changed = !other ? 0 : (int) cues.stream().filter(cue -> cue.cue().keptTake() != null).count();
+        List<Recipe> recipes = cues.stream().filter(cue -> ScriptCue.problem(cue.cue().text()) == null)
+                .map(cue -> Recipe.of(cue.cue().text(), said.said(cue.id(), cue.cue().text(), voice.language()), voice, narrator.engineVersion(voice), cue.effective())).toList();
+        return new CastPreview(role.name(), voice.name(), changed, cues.size(), lacks(view, cues, role, voice, said), prices.quote(recipes));
+    }
+
+    private static List<String> lacks(ProjectView view, List<CueView> cues, Role role, Voice voice, ProjectReadings readings) {
+        List<String> lacks = new ArrayList<>();
+        Effective asked = Effective.of(view.project().direction(), role.direction());
+        boolean pitch = asked.semitones() != 0 || cues.stream().map(cue -> cue.cue().direction()).map(Direction::pitchSemitones).anyMatch(st -> st != null && st != 0);
+        if (pitch && !voice.canDo().contains(Ability.PITCH)) {
+            lacks.add("A whisper has no pitch: the change of pitch that is asked for does nothing.");
+        }
+        if (asked.rangeFactor() != 1 && !voice.canDo().contains(Ability.RANGE)) {
+            lacks.add("A whisper has no melody: the range that is asked for does nothing.");
+        }
+        cues.stream().map(cue -> cue.effective().style()).filter(style -> !style.isEmpty() && !voice.styles().contains(style)).distinct().forEach(style ->
+                lacks.add(Style.named(style).isPresent() ? "It has no way of its own to be " + style + ": that is made of pace, pitch and range."
+                        : "It doesn’t know the style “" + style + "”: those words are said in its plain way."));
+        if (!voice.canDo().contains(Ability.IPA)) {
+            long places = cues.stream().filter(cue -> readings.said(cue.id(), cue.cue().text(), voice.language()).stream().anyMatch(said -> said.ipa())).count();
+            if (places > 0) {
+                lacks.add("It knows no IPA: words read by IPA in %s are said as they are written. Give them a reading in other words.".formatted(places == 1 ? "1 cue" : places + " cues"));
+            }
+        }
+        String spoken = voice.language().split("-")[0];
+        if (!view.project().language().startsWith(spoken)) {
+            lacks.add("It speaks " + voice.languageName() + ", and the script is in another language.");
+        }
+        if (voice.terms().limited() && cues.stream().anyMatch(cue -> cue.cue().text().length() > voice.terms().mostCharacters())) {
+            lacks.add("Cues over %,d characters are made in pieces and joined.".formatted(voice.terms().mostCharacters()));
+        }
+        return lacks;
+    }
+}

@@ -1,0 +1,44 @@
+package org.logophon.app.cast;
+
+import java.util.Map;
+import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.app.web.NotFound;
+import org.logophon.voice.Voice;
+import org.logophon.voice.VoiceCatalogue;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Measuring a hired voice, which costs the characters of the passage that it reads. */
+@RestController
+@RequestMapping("/voices/{voice}/measure")
+class MeasureController {
+
+    private final VoiceMeasuring measuring;
+    private final VoiceCatalogue voices;
+
+    MeasureController(VoiceMeasuring measuring, VoiceCatalogue voices) {
+        this.measuring = measuring;
+        this.voices = voices;
+    }
+
+    @GetMapping
+    Map<String, String> free(@PathVariable String voice) {
+        return measured(voice, 0);
+    }
+
+    /** Once its price was agreed to. @param agreed characters */
+    @PostMapping
+    Map<String, String> paid(@PathVariable String voice, @RequestParam int agreed) {
+        return measured(voice, agreed);
+    }
+
+    private Map<String, String> measured(String id, int agreed) {
+        Voice voice = voices.find(id).orElseThrow(() -> new NotFound("There is no voice " + id + "."));
+        measuring.measurePaid(voice, agreed);
+        return Map.of("sentence", voice.name() + " is measured.");
+    }
+}

@@ -1,0 +1,60 @@
+package org.logophon.app.hired;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.math.BigDecimal;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.logophon.app.hired.Ledger.Line;
+import org.logophon.speech.hired.HiredService.Allowance;
+import org.logophon.table.SafeCell;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** What hired voices have cost: by month, project and voice. */
+@Controller
+class LedgerController {
+
+    private static final String[] HEADER = {"month", "project", "voice", "characters", "price", "currency", "unsettled_characters"};
+
+    private final Ledger ledger;
+    private final Prices prices;
+    private final HiredAccess access;
+
+    LedgerController(Ledger ledger, Prices prices, HiredAccess access) {
+        this.ledger = ledger;
+        this.prices = prices;
+        this.access = access;
+    }
+
+    @GetMapping("/ledger")
+    String page(Model model) {
+        List<Line> lines = ledger.lines();
+        Allowance allowance = prices.allowance();
+        model.addAttribute("lines", lines);
+        model.addAttribute("characters", lines.stream().mapToLong(Line::characters).sum());
+        model.addAttribute("price", lines.stream().map(Line::price).reduce(BigDecimal.ZERO, BigDecimal::add));
+        model.addAttribute("currency", lines.isEmpty() ? "" : lines.get(0).currency());
+        model.addAttribute("unsettled", lines.stream().mapToLong(Line::unsettled).sum());
+        model.addAttribute("allowance", allowance);
+        model.addAttribute("hiring", access.service().isPresent());
+        return "ledger";
+    }
+
+    @GetMapping("/ledger.csv")
+    ResponseEntity<String> csv() throws IOException {
+        StringWriter out = new StringWriter();
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
+        for (Line line : ledger.lines()) {
+            csv.printRecord(line.month(), SafeCell.of(line.project()), SafeCell.of(line.voice()), line.characters(), line.price().toPlainString(), line.currency(), line.unsettled());
+        }
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("ledger.csv").build().toString()).body(out.toString());
+    }
+}

@@ -1,0 +1,66 @@
+package org.logophon.app.hired;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.logophon.render.Utterance;
+import org.logophon.render.Utterance.PhonemeStart;
+import org.logophon.render.Utterance.WordStart;
+import org.logophon.sound.Sound;
+import org.logophon.voice.Voice;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code paid_speech}: the answers of the service, by request. */
+@Repository
+class PaidSpeech {
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    PaidSpeech(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    Optional<Utterance> find(String key) {
+        return jdbc.sql("select * from paid_speech where key = :key").param("key", key).query(PaidSpeech::utterance).optional();
+    }
+
+    /** Those of the keys whose speech is here. */
+    Set<String> among(Collection<String> keys) {
+        return keys.isEmpty() ? Set.of() : new HashSet<>(jdbc.sql("select key from paid_speech where key = any(:keys)").param("keys", keys.toArray(String[]::new)).query(String.class).list());
+    }
+
+    /** Does nothing when the same was saved before: it is the same sound. */
+    void save(String key, Voice voice, Utterance answer) {
+        List<Integer> words = new ArrayList<>();
+        answer.words().forEach(word -> words.addAll(List.of(word.codePoint(), word.sample())));
+        List<Integer> phonemes = new ArrayList<>();
+        answer.phonemes().forEach(phoneme -> phonemes.addAll(List.of(phoneme.sample(), phoneme.silent() ? 1 : 0)));
+        jdbc.sql("insert into paid_speech (key, voice_id, sample_rate, pcm, words, phonemes, at) values (:key, :voice, :rate, :pcm, :words, :phonemes, :now) on conflict do nothing")
+                .param("key", key).param("voice", voice.id()).param("rate", answer.sound().rate()).param("pcm", answer.sound().pcm16())
+                .param("words", words.toArray(Integer[]::new)).param("phonemes", phonemes.toArray(Integer[]::new)).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+    }
+
+    private static Utterance utterance(ResultSet row, int at) throws SQLException {
+        Integer[] placed = (Integer[]) row.getArray("words").getArray();
+        Integer[] parts = (Integer[]) row.getArray("phonemes").getArray();
+        List<WordStart> words = new ArrayList<>();
+        for (int i = 0; i < placed.length; i += 2) {
+            words.add(new WordStart(placed[i], placed[i + 1]));
+        }
+        List<PhonemeStart> phonemes = new ArrayList<>();
+        for (int i = 0; i < parts.length; i += 2) {
+            phonemes.add(new PhonemeStart(parts[i], parts[i + 1] == 1));
+        }
+        return new Utterance(Sound.ofPcm16(row.getBytes("pcm"), row.getInt("sample_rate")), words, phonemes);
+    }
+}

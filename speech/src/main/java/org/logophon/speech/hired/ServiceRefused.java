@@ -1,0 +1,11 @@
+package org.logophon.speech.hired;
+
+import org.logophon.render.SpeechFailed;
+
+/** A service has said no to a text, and charges nothing for it. */
+public final class ServiceRefused extends SpeechFailed {
+
+    ServiceRefused(String sentence) {
+        super(sentence);
+    }
+}
