@@ -1,6 +1,5 @@
 package org.logophon.figures;
 
-import java.util.Arrays;
 import org.logophon.direction.Effective;
 import org.logophon.estimate.Syllables;
 import org.logophon.pitch.PitchMeter;
@@ -35,20 +34,8 @@ public final class VoiceMeter {
         double minutes = (span.to() - span.from()) / (double) sound.rate() / 60;
         PitchTrack track = whispers ? null : PitchMeter.track(sound);
         boolean pitched = track != null && track.medianHz() > 0;
-        return new VoiceFigures(pitched ? track.medianHz() : null, pitched ? range(track) : null,
+        return new VoiceFigures(pitched ? track.medianHz() : null, pitched ? track.spreadSemitones() : null,
                 passage.words() ? Words.count(passage.text()) / minutes : null,
                 passage.words() ? Syllables.of(passage.text(), passage.language()) / minutes : null, Brightness.hertz(sound));
-    }
-
-    private static double range(PitchTrack track) {
-        float[] voiced = new float[track.hertz().length];
-        int count = 0;
-        for (float hertz : track.hertz()) {
-            if (hertz > 0) {
-                voiced[count++] = hertz;
-            }
-        }
-        Arrays.sort(voiced, 0, count);
-        return PitchTrack.semitones(voiced[count / 10], voiced[count - 1 - count / 10]);
     }
 }

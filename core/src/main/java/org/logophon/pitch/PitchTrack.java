@@ -29,6 +29,22 @@ public record PitchTrack(float[] hertz) {
         return count % 2 == 1 ? sorted[count / 2] : (sorted[count / 2 - 1] + sorted[count / 2]) / 2.0;
     }
 
+    /** How far the pitch strays: from the 10th to the 90th percentile of the voiced values, in semitones; 0 when nothing is voiced. */
+    public double spreadSemitones() {
+        float[] voiced = new float[hertz.length];
+        int count = 0;
+        for (float value : hertz) {
+            if (value > 0) {
+                voiced[count++] = value;
+            }
+        }
+        if (count == 0) {
+            return 0;
+        }
+        Arrays.sort(voiced, 0, count);
+        return semitones(voiced[count / 10], voiced[count - 1 - count / 10]);
+    }
+
     /** Share of the hops that are voiced, 0–1. */
     public double voicedShare() {
         int voiced = 0;

@@ -15,22 +15,19 @@ public final class Reshaping {
 
     private static final double HALF_PI = Math.PI / 2;
 
+    private final Sound sound;
     private final float[] x;
     private final int rate;
     private final PitchMarks marks;
     private final double median;
-    private final Shape shape;
-    private final double formants;
-    private final float[] out;
 
-    private Reshaping(Sound sound, PitchTrack track, Shape shape) {
+    /** Finds the periods of a sound, once for as many shapes as are tried. @param track the sound's own pitch, measured before */
+    public Reshaping(Sound sound, PitchTrack track) {
+        this.sound = sound;
         this.x = sound.samples();
         this.rate = sound.rate();
         this.marks = PitchMarks.of(sound, track);
         this.median = track.medianHz();
-        this.shape = shape;
-        this.formants = Math.pow(2, shape.timbreSemitones() / 12);
-        this.out = new float[(int) Math.round(x.length / shape.paceFactor())];
     }
 
     public static Sound reshape(Sound sound, Shape shape) {
@@ -39,31 +36,40 @@ public final class Reshaping {
 
     /** @param track the sound's own pitch, measured before */
     public static Sound reshape(Sound sound, PitchTrack track, Shape shape) {
-        if (shape.changesNothing() || sound.samples().length == 0) {
-            return sound;
-        }
-        Reshaping work = new Reshaping(sound, track, shape);
-        work.run();
-        return new Sound(work.out, sound.rate());
+        return shape.changesNothing() || sound.samples().length == 0 ? sound : new Reshaping(sound, track).to(Contour.of(shape, sound.samples().length, sound.rate()));
     }
 
-    private void run() {
+    /** @param contour of the sound's own length */
+    public Sound to(Contour contour) {
+        if (contour.length() != x.length) {
+            throw new IllegalArgumentException("A contour is as long as its sound.");
+        }
+        if (contour.changesNothing() || x.length == 0) {
+            return sound;
+        }
+        float[] out = new float[contour.laidLength()];
         double place = 0;
         int mark = 0;
         int used = -1;
         int times = 0;
         while (place < out.length + rate * 0.01) {
-            double source = place * shape.paceFactor();
+            double source = contour.source(place);
             while (mark + 1 < marks.count() && Math.abs(marks.at()[mark + 1] - source) <= Math.abs(marks.at()[mark] - source)) {
                 mark++;
             }
             times = mark == used ? times + 1 : 0;
             used = mark;
             boolean voiced = marks.hertz()[mark] > 0;
+            Shape shape = contour.at(marks.at()[mark]);
+            double formants = Math.pow(2, shape.timbreSemitones() / 12);
             // an unvoiced grain used again is laid down backwards: the same noise twice would ring
-            lay(mark, place, !voiced && times % 2 == 1);
-            place += Math.max(1, voiced ? spacing(mark) * marks.hertz()[mark] / pitch(marks.hertz()[mark]) : spacing(mark));
+            lay(out, mark, place, formants, !voiced && times % 2 == 1);
+            double spacing = spacing(mark);
+            // toward a monotone the periods themselves are evened out; away from it the line of the pitch is followed, or their jitter would grow with it
+            double hertz = shape.rangeFactor() < 1 ? rate / spacing : marks.hertz()[mark];
+            place += Math.max(1, voiced ? spacing * hertz / contour.pitch(marks.at()[mark], hertz, median) : spacing);
         }
+        return new Sound(out, rate);
     }
 
     /** A mark's way to the next: a period, or the step that keeps the texture of noise. */
@@ -71,13 +77,8 @@ public final class Reshaping {
         return mark + 1 < marks.count() ? marks.at()[mark + 1] - marks.at()[mark] : rate * 0.005;
     }
 
-    private double pitch(double hertz) {
-        double ranged = median * Math.pow(hertz / median, shape.rangeFactor());
-        return ranged * Math.pow(2, shape.semitones() / 12);
-    }
-
     /** Adds a grain: half a raised cosine from the mark before, half to the mark after, so that grains at their own places add up to the sound. */
-    private void lay(int mark, double place, boolean backwards) {
+    private void lay(float[] out, int mark, double place, double formants, boolean backwards) {
         int centre = marks.at()[mark];
         double left = mark > 0 ? centre - marks.at()[mark - 1] : 1;
         double right = mark + 1 < marks.count() ? marks.at()[mark + 1] - centre : 1;

@@ -88,7 +88,7 @@ public final class Narrator {
         return best;
     }
 
-    /** Closes in the signal what the engine left open, then liveliness, timbre and effect. */
+    /** Closes in the signal what the engine left open, then range and timbre, the marks, and the effect. */
     private static Speech treated(Recipe recipe, Own own, Speech speech) {
         Treatment treatment = recipe.treatment();
         double paceLeft = recipe.paceFactor() / (speech.reached().pacePercent() / 100);
@@ -109,8 +109,9 @@ public final class Narrator {
                 shaped = miss(recipe, again.reached()) < miss(recipe, shaped.reached()) ? again : shaped;
             }
         }
-        return treatment.effect() == null ? shaped
-                : new Speech(Effects.apply(shaped.sound(), treatment.effect(), treatment.effectPercent()), shaped.words(), shaped.reached());
+        Speech scored = Scored.of(shaped, recipe.text(), recipe.voice().language(), recipe.score());
+        return treatment.effect() == null ? scored
+                : new Speech(Effects.apply(scored.sound(), treatment.effect(), treatment.effectPercent()), scored.words(), scored.reached());
     }
 
     private static double miss(Recipe recipe, Reached reached) {

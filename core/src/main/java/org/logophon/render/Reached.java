@@ -9,8 +9,13 @@ import org.logophon.voice.Voice;
  *
  * @param pacePercent 100 when nothing was asked
  * @param semitones   interval of the median F0; null when there is no pitch to measure (a whisper)
+ * @param marks       for each mark of the score what was reached, in the mark's own unit; null where there is nothing to measure
  */
-public record Reached(double pacePercent, Double semitones) {
+public record Reached(double pacePercent, Double semitones, List<Double> marks) {
+
+    public Reached(double pacePercent, Double semitones) {
+        this(pacePercent, semitones, List.of());
+    }
 
     public static final Reached NEUTRAL = new Reached(100, 0.0);
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.logophon.digest.Sha256;
 import org.logophon.direction.Effective;
+import org.logophon.mark.Score;
 import org.logophon.reading.Said;
 import org.logophon.style.Style;
 import org.logophon.voice.Ability;
@@ -17,20 +18,28 @@ import org.logophon.voice.Voice;
  * @param said          places of the text that readings say otherwise
  * @param engineVersion name and version of the engine
  * @param style         one of the voice's own ways of speaking, which its engine is asked for; empty for its plain way
+ * @param score         what is done to single words
  */
-public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment, String style) {
+public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment, String style,
+                     Score score) {
 
     /** Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has stayed the same. */
     private static final int CORE_VERSION = 2;
     private static final int PLAIN_VERSION = 1;
+    private static final int SCORE_VERSION = 1;
 
     public Recipe {
         said = List.copyOf(said);
     }
 
-    /** In the voice's plain way. */
+    /** In the voice's plain way, without marks. */
     public Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
-        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "");
+        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE);
+    }
+
+    /** The same with marks. */
+    public Recipe with(Score other) {
+        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, other);
     }
 
     /** A text that is said as it is written. */
@@ -53,7 +62,7 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         Treatment treatment = new Treatment(whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
                 direction.effect() == null ? tuning.effect() : direction.effect(), direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
         return new Recipe(text, can, voice, engineVersion, within(pace * tuning.pacePercent() / 100, 0.4, 2.5),
-                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "");
+                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "", Score.NONE);
     }
 
     private static int effectPercent(Tuning tuning) {
@@ -97,7 +106,8 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
     public String hash() {
         String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
                 engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
-                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical()) + (style.isEmpty() ? "" : "\u0000style " + style);
+                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical()) + (style.isEmpty() ? "" : "\u0000style " + style)
+                + (score.empty() ? "" : "\u0000score " + SCORE_VERSION + " " + score.canonical());
         return Sha256.hex(canonical);
     }
 }

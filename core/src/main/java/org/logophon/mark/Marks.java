@@ -1,0 +1,120 @@
+package org.logophon.mark;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.logophon.script.TextDiff;
+import org.logophon.script.Word;
+import org.logophon.script.Words;
+
+/** The marks of one cue. A place has one mark of each kind: a new one takes the place of those that it covers. */
+public record Marks(List<Mark> all) {
+
+    private static final Comparator<Mark> ORDER = Comparator.comparingInt(Mark::start).thenComparing(Mark::end, Comparator.reverseOrder()).thenComparing(mark -> mark.ask().word());
+    public static final Marks NONE = new Marks(List.of());
+    /** A cue with more is not made by hand. */
+    public static final int MOST = 2_000;
+
+    public Marks {
+        all = all.stream().sorted(ORDER).toList();
+        if (all.size() > MOST) {
+            throw new IllegalArgumentException("A cue has at most %,d marks.".formatted(MOST));
+        }
+    }
+
+    /** Those that are heard, in order. */
+    public List<Mark> heard() {
+        return all.stream().filter(Mark::heard).toList();
+    }
+
+    /**
+     * With one more. What is of its kind at the same words goes; a run of its kind that it cuts through keeps the words
+     * outside; a run that holds it whole stays, and the two add up.
+     */
+    public Marks with(Mark mark, String text) {
+        List<Mark> kept = new ArrayList<>();
+        for (Mark other : all) {
+            boolean same = other.ask().word().equals(mark.ask().word());
+            boolean covers = mark.start() <= other.start() && mark.end() >= other.end();
+            boolean apart = mark.end() <= other.start() || mark.start() >= other.end();
+            boolean holds = other.start() <= mark.start() && other.end() >= mark.end();
+            if (!same || apart || holds && !covers) {
+                kept.add(other);
+            } else if (!covers) {
+                Mark rest = other.start() < mark.start() ? trimmed(other, other.start(), mark.start(), text) : trimmed(other, mark.end(), other.end(), text);
+                if (rest != null) {
+                    kept.add(rest);
+                }
+            }
+        }
+        kept.add(mark);
+        return new Marks(kept);
+    }
+
+    public Marks without(Mark mark) {
+        List<Mark> kept = new ArrayList<>(all);
+        kept.remove(mark);
+        return new Marks(kept);
+    }
+
+    /** @return null when no word is left */
+    private static Mark trimmed(Mark mark, int from, int to, String text) {
+        List<Word> words = Words.of(text).stream().filter(word -> word.start() >= from && word.end() <= to).toList();
+        return words.isEmpty() ? null : mark.at(words.get(0).start(), words.get(words.size() - 1).end());
+    }
+
+    /** What an edit has made of marks. @param lost those whose words are gone */
+    public record Moved(Marks marks, List<Mark> lost) {
+    }
+
+    /**
+     * With their words, after an edit: a run shrinks by words that went and takes in what was written into it; a gap stays
+     * with the word before it.
+     */
+    public Moved moved(String before, String after) {
+        if (all.isEmpty() || before.equals(after)) {
+            return new Moved(this, List.of());
+        }
+        TextDiff edit = TextDiff.of(before, after);
+        List<Word> old = Words.of(before);
+        List<Word> now = Words.of(after);
+        List<Mark> kept = new ArrayList<>();
+        List<Mark> lost = new ArrayList<>();
+        for (Mark mark : all) {
+            Mark moved = moved(mark, edit, old, now);
+            if (moved == null) {
+                lost.add(mark);
+            } else {
+                kept.add(moved);
+            }
+        }
+        return new Moved(new Marks(kept), lost);
+    }
+
+    private static Mark moved(Mark mark, TextDiff edit, List<Word> old, List<Word> now) {
+        int first = Integer.MAX_VALUE;
+        int last = -1;
+        for (Word word : old) {
+            if (word.start() < mark.start() || word.end() > mark.end()) {
+                continue;
+            }
+            int start = edit.moved(word.start());
+            if (start < 0) {
+                continue;
+            }
+            for (Word there : now) {
+                if (there.start() <= start && there.end() > start) {
+                    first = Math.min(first, there.start());
+                    last = Math.max(last, there.end());
+                }
+            }
+        }
+        return last < 0 ? null : mark.at(first, last);
+    }
+
+    /** Those that stand on words of the text: the others were made for another one. */
+    public Marks on(String text) {
+        List<Word> words = Words.of(text);
+        return new Marks(all.stream().filter(mark -> words.stream().anyMatch(word -> word.start() == mark.start()) && words.stream().anyMatch(word -> word.end() == mark.end())).toList());
+    }
+}

@@ -1,0 +1,88 @@
+package org.logophon.render;
+
+import java.util.List;
+import java.util.Random;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Score;
+
+/**
+ * All that is done to one word, when every mark on it is taken together: rates multiply, semitones and decibels add, and
+ * the innermost stress wins.
+ *
+ * @param pace      over 1 is faster
+ * @param semitones of the runs that it stands in: without its stress, and without chance
+ * @param stress    semitones that its stress adds
+ * @param chance    semitones that liveliness adds
+ */
+record Deed(double pace, double semitones, double stress, double chance, double range, double decibels, boolean whispered) {
+
+    /** Strong stress: over the promise of +2 semitones, +10 % length and +2 dB, so that it holds on a short word too. */
+    private static final double STRONG_SEMITONES = 2.8;
+    private static final double STRONG_LENGTH = 1.16;
+    private static final double STRONG_DB = 2.6;
+    private static final double REDUCED_LENGTH = 1 / 1.16;
+    /** At full liveliness, at most. Ours. */
+    static final double CHANCE_SEMITONES = 0.5;
+    static final double CHANCE_LENGTH = 0.06;
+    static final double CHANCE_REST = 0.2;
+
+    /** Nothing is done. */
+    static final Deed NONE = new Deed(1, 0, 0, 0, 1, 0, false);
+
+    static Deed of(int start, int end, Score score, Random random) {
+        double pace = 1;
+        double semitones = 0;
+        double range = 1;
+        double decibels = 0;
+        boolean whispered = false;
+        Ask.Level level = Ask.Level.NONE;
+        int innermost = Integer.MAX_VALUE;
+        for (Mark mark : on(start, end, score.marks())) {
+            if (mark.ask() instanceof Ask.Pace ask) {
+                pace *= ask.percent() / 100.0;
+            } else if (mark.ask() instanceof Ask.Pitch ask) {
+                semitones += ask.semitones();
+            } else if (mark.ask() instanceof Ask.Range ask) {
+                range *= ask.percent() / 100.0;
+            } else if (mark.ask() instanceof Ask.Loudness ask) {
+                decibels += ask.decibels();
+            } else if (mark.ask() instanceof Ask.Whisper) {
+                whispered = true;
+            } else if (mark.ask() instanceof Ask.Styled ask) {
+                pace *= ask.style().paceFactor(ask.percent());
+                semitones += ask.style().semitones(ask.percent());
+                range *= ask.style().rangeFactor(ask.percent());
+                decibels += ask.style().loudnessDb(ask.percent());
+            } else if (mark.ask() instanceof Ask.Stress ask && mark.end() - mark.start() <= innermost) {
+                level = ask.level();
+                innermost = mark.end() - mark.start();
+            }
+        }
+        double strength = switch (level) {
+            case STRONG -> 1;
+            case MODERATE -> 0.55;
+            case NONE -> 0;
+            case REDUCED -> -1;
+        };
+        double length = strength >= 0 ? 1 + (STRONG_LENGTH - 1) * strength : REDUCED_LENGTH;
+        double lively = score.livelyPercent() / 100.0;
+        double longer = lively == 0 ? 1 : 1 + CHANCE_LENGTH * lively * (2 * random.nextDouble() - 1);
+        double higher = lively == 0 ? 0 : CHANCE_SEMITONES * lively * (2 * random.nextDouble() - 1);
+        return new Deed(within(pace, 0.3, 3.2) / length / longer, within(semitones, -24, 24), STRONG_SEMITONES * strength, higher, within(range, 0, 3),
+                within(decibels + STRONG_DB * strength, -40, 24), whispered);
+    }
+
+    private static List<Mark> on(int start, int end, List<Mark> marks) {
+        return marks.stream().filter(mark -> !mark.ask().onGap() && mark.start() < end && mark.end() > start).toList();
+    }
+
+    private static double within(double value, double least, double most) {
+        return Math.max(least, Math.min(most, value));
+    }
+
+    /** True when words beside one another move together. */
+    boolean alike(Deed other) {
+        return semitones == other.semitones && range == other.range && whispered == other.whispered;
+    }
+}
