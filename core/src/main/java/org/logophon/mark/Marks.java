@@ -98,7 +98,7 @@ public record Marks(List<Mark> all) {
             if (word.start() < mark.start() || word.end() > mark.end()) {
                 continue;
             }
-            int start = edit.moved(word.start());
+            int start = edit.movedWord(word.start());
             if (start < 0) {
                 continue;
             }

@@ -86,7 +86,12 @@ public final class TextDiff {
 
     /** Where a place of the old text is now: at the same word, or at the word that replaced it; −1 when the text around it is gone. */
     public int moved(int place) {
-        if (place <= head) {
+        return place == head ? place : movedWord(place);
+    }
+
+    /** The same for the start of a word, which goes along when something is written before it. */
+    public int movedWord(int place) {
+        if (place < head) {
             return place;
         }
         if (place >= before.length() - tail) {

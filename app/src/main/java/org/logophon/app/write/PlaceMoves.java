@@ -51,7 +51,7 @@ class PlaceMoves {
             if (text.equals(cue.text())) {
                 return;
             }
-            int start = TextDiff.of(cue.text(), text).moved(place.start());
+            int start = TextDiff.of(cue.text(), text).movedWord(place.start());
             if (start >= 0 && place.at(now.id(), start).stands(text)) {
                 readings.removePlace(place.cue(), place.start());
                 readings.put(place.at(now.id(), start));
