@@ -9,7 +9,8 @@ const WAVE = 44;
 const PITCH = 64;
 const WORDS = 32;
 const LEADS = 36;
-const SYSTEM = RULER + WAVE + PITCH + WORDS + LEADS;
+const LANE = 19;
+const BODY = RULER + WAVE + PITCH + WORDS + LEADS;
 const SHORTEST_REST = 0.06;
 
 const make = (name, attributes, text) => {
@@ -27,30 +28,100 @@ function textWidth(text, size) {
 }
 
 /**
- * @param data what the server gives of a take: seconds, peaks, pitch, words
- * @returns {{words: SVGElement[], place(seconds: number|null): void}}
+ * @param data  what the server gives of a take: seconds, peaks, pitch, words
+ * @param marks lines of marks on those words; {from, to, kind, label, origin, reached…}
  */
-export function drawScore(box, data) {
+export function drawScore(box, data, marks = []) {
   const width = Math.max(320, box.clientWidth);
   const systems = systemsOf(data, (width - LEFT - RIGHT) / PX_PER_SECOND);
-  const height = systems.length * SYSTEM + 4;
-  const svg = make('svg', { viewBox: `0 0 ${width} ${height}`, height, role: 'presentation' });
+  const lanes = lanesOf(marks, data, systems);
+  let y = 0;
+  systems.forEach(system => { system.y = y; y += BODY + system.lanes * LANE + (system.lanes ? 8 : 0); });
+  const svg = make('svg', { viewBox: `0 0 ${width} ${y + 4}`, height: y + 4, role: 'presentation' });
   const scale = pitchScale(data.pitch);
-  systems.forEach((span, s) => svg.append(system(data, s, span, scale)));
-  const words = data.words.map((word, i) => wordGroup(svg, data, word, i, systems));
+  systems.forEach(span => svg.append(system(data, span, scale)));
+  const words = data.words.map((word, i) => wordGroup(svg, data, word, i, systems, marks));
+  lanes.forEach(lane => svg.append(laneBar(lane, data, systems)));
+  const chosen = make('g', { class: 'chosen', 'aria-hidden': 'true' });
+  svg.append(chosen);
   const playhead = make('g', { visibility: 'hidden' });
-  playhead.append(make('line', { class: 'head-line', y1: 8, y2: SYSTEM - LEADS + 8 }), make('path', { class: 'head-cap', d: 'M-5 4h10l-5 7z' }));
+  playhead.append(make('line', { class: 'head-line', y1: 8, y2: BODY - LEADS + 8 }), make('path', { class: 'head-cap', d: 'M-5 4h10l-5 7z' }));
   svg.append(playhead);
   box.replaceChildren(svg);
   return {
+    svg,
     words,
+    scale,
+    pixelsPerSecond: PX_PER_SECOND,
+    /** How many pixels a semitone is high, for dragging. */
+    pixelsPerSemitone: scale ? (PITCH - 10) / (12 * Math.log2(scale.high / scale.low)) : 6,
     place(seconds) {
       if (seconds === null || seconds > data.seconds + 0.05) { playhead.setAttribute('visibility', 'hidden'); return; }
-      const [x, y] = position(Math.min(seconds, data.seconds), systems);
-      playhead.setAttribute('transform', `translate(${x} ${y})`);
+      const [x, top] = position(Math.min(seconds, data.seconds), systems);
+      playhead.setAttribute('transform', `translate(${x} ${top})`);
       playhead.setAttribute('visibility', 'visible');
     },
+    /** Shows what is chosen: words from one to another, or the gap after a word. */
+    choose(from, to, gap) {
+      chosen.replaceChildren();
+      words.forEach((group, i) => group.classList.toggle('picked', !gap && i >= from && i <= to));
+      svg.querySelectorAll('.rest').forEach(rest => rest.classList.toggle('picked', gap && Number(rest.dataset.gap) === from));
+      if (gap) {
+        const [x, top] = position(data.words[from].to, systems);
+        chosen.append(make('line', { class: 'gapline', x1: x, x2: x, y1: top + RULER, y2: top + BODY - LEADS }));
+        return;
+      }
+      systems.forEach(system => {
+        const here = data.words.map((word, i) => ({ word, i })).filter(({ word, i }) => i >= from && i <= to && word.from >= system.from && word.from < system.to);
+        if (!here.length) return;
+        const x = LEFT + (here[0].word.from - system.from) * PX_PER_SECOND;
+        const end = LEFT + (here.at(-1).word.to - system.from) * PX_PER_SECOND;
+        chosen.append(make('rect', { class: 'grip-pitch', x, width: Math.max(4, end - x), y: system.y + RULER + WAVE, height: PITCH, rx: 3 }),
+          make('rect', { class: 'grip-pace', x: end - 4, width: 8, y: system.y + RULER + WAVE + PITCH, height: WORDS, rx: 3 }));
+      });
+    },
   };
+}
+
+/** Runs of marks get lanes under the words of each system that they reach into, one under the other where they overlap. */
+function lanesOf(marks, data, systems) {
+  systems.forEach(system => { system.lanes = 0; system.taken = []; });
+  const lanes = [];
+  for (const mark of marks) {
+    if (mark.kind === 'pause' || mark.kind === 'breath' && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
+    for (const system of systems) {
+      const inside = data.words.map((word, i) => i).filter(i => i >= mark.from && i <= mark.to && data.words[i].from >= system.from && data.words[i].from < system.to);
+      if (!inside.length) continue;
+      const from = data.words[inside[0]].from;
+      const to = data.words[inside.at(-1)].to;
+      let lane = system.taken.findIndex(end => end <= from + 0.001);
+      if (lane < 0) lane = system.taken.push(0) - 1;
+      // room for the label as well
+      system.taken[lane] = Math.max(to, from + (textWidth(label(mark), 11.5) + 12) / PX_PER_SECOND);
+      system.lanes = Math.max(system.lanes, lane + 1);
+      lanes.push({ mark, system, lane, from, to });
+    }
+  }
+  return lanes;
+}
+
+const label = mark => `${mark.origin === 'suggested' ? '? ' : ''}${mark.label}${reachedOf(mark)}`;
+
+/** What was reached, where it is another figure than was asked for. */
+export function reachedOf(mark) {
+  if (mark.reached === null || mark.reached === undefined) return '';
+  const asked = Number(mark.value);
+  const off = { pace: 0.5, pitch: 0.05, loudness: 0.05, range: 1, pause: 5 }[mark.kind];
+  if (off === undefined || Number.isNaN(asked) || Math.abs(mark.reached - asked) < off) return mark.kind in { pace: 1, pitch: 1, loudness: 1, range: 1, pause: 1 } ? ' ✓' : '';
+  return mark.kind === 'pause' ? ` → ${(mark.reached / 1000).toFixed(2)}` : ` → ${mark.reached.toFixed(mark.kind === 'pitch' || mark.kind === 'loudness' ? 1 : 0).replace('-', '−')}`;
+}
+
+function laneBar({ mark, system, lane, from, to }) {
+  const x = LEFT + (from - system.from) * PX_PER_SECOND;
+  const y = system.y + BODY - 4 + lane * LANE;
+  const group = make('g', { class: `lane lane-${mark.kind}${mark.origin === 'suggested' ? ' ghost' : ''}`, 'aria-hidden': 'true', 'data-from': mark.from, 'data-to': mark.to });
+  group.append(make('line', { x1: x, x2: Math.max(x + 5, LEFT + (to - system.from) * PX_PER_SECOND - 3), y1: y + 2, y2: y + 2 }), make('text', { x: x + 1, y: y + 14 }, label(mark)));
+  return group;
 }
 
 /** Like lines of sheet music, systems break between words: {from, to} in seconds. */
@@ -72,7 +143,7 @@ function systemsOf(data, longest) {
 const position = (seconds, systems) => {
   let s = systems.length - 1;
   while (s > 0 && seconds < systems[s].from) s--;
-  return [LEFT + (seconds - systems[s].from) * PX_PER_SECOND, s * SYSTEM];
+  return [LEFT + (seconds - systems[s].from) * PX_PER_SECOND, systems[s].y];
 };
 
 /** Hz to height, logarithmic over the voice's own range: equal intervals look equal. */
@@ -85,13 +156,13 @@ function pitchScale(pitch) {
   return { low, high, y: hz => RULER + WAVE + PITCH - 4 - Math.max(-0.04, Math.min(1.04, Math.log2(hz / low) / span)) * (PITCH - 10) };
 }
 
-function system(data, s, { from, to }, scale) {
-  const group = make('g', { transform: `translate(0 ${s * SYSTEM})` });
+function system(data, { from, to, y: top }, scale) {
+  const group = make('g', { transform: `translate(0 ${top})` });
   const end = LEFT + (to - from) * PX_PER_SECOND;
   const marks = make('g', { class: 'ruler' });
   for (let t = Math.ceil(from); t <= to; t++) {
     const x = LEFT + (t - from) * PX_PER_SECOND;
-    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: SYSTEM - LEADS }), make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
+    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: BODY - LEADS }), make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
   }
   group.append(marks, wave(data, from, to, end));
   if (scale) group.append(pitchLines(data, from, to, scale, end));
@@ -138,13 +209,17 @@ function pitchLines(data, from, to, scale, end) {
   return group;
 }
 
-function wordGroup(svg, data, word, i, systems) {
+function wordGroup(svg, data, word, i, systems, marks) {
   const [x, y] = position(word.from, systems);
   const boxWidth = Math.max(3, (word.to - word.from) * PX_PER_SECOND - 1.5);
   const top = y + RULER + WAVE + PITCH;
   const size = [15, 14, 13, 12].find(px => textWidth(word.text, px) + 5 <= boxWidth);
-  const group = make('g', { class: size ? 'word' : 'word small', tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
-    'aria-label': `${word.text}, at ${word.from.toFixed(2)} seconds: play from here` });
+  const own = marks.filter(mark => mark.from <= i && mark.to >= i && mark.origin !== 'suggested');
+  const stress = own.filter(mark => mark.kind === 'stress').at(-1)?.value;
+  const state = `${size ? '' : ' small'}${stress ? ` stress-${stress}` : ''}${own.some(mark => mark.kind === 'whisper') ? ' whispered' : ''}`;
+  const said = own.filter(mark => mark.kind !== 'pause' && mark.kind !== 'breath' || mark.to === i).map(mark => mark.kind === 'pause' ? `then a pause of ${mark.label}` : mark.label);
+  const group = make('g', { class: `word${state}`, tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
+    'aria-label': `${word.text}, at ${word.from.toFixed(2)} seconds${said.length ? `, ${said.join(', ')}` : ''}: play from here` });
   group.append(make('rect', { x, y: top, width: boxWidth, height: WORDS, rx: 3 }));
   if (size) {
     group.append(make('text', { x: x + boxWidth / 2, y: top + 21, 'font-size': size }, word.text));
@@ -154,8 +229,10 @@ function wordGroup(svg, data, word, i, systems) {
     const baseline = top + WORDS + (line === 0 ? 14 : 30);
     group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline, 'font-size': 13 }, word.text));
   }
+  if (stress) group.append(make('line', { class: 'stressline', x1: x + 1, x2: x + boxWidth - 1, y1: top + WORDS - 2.5, y2: top + WORDS - 2.5 }));
   const next = data.words[i + 1];
-  if (next && next.from - word.to >= SHORTEST_REST) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT));
+  const after = marks.filter(mark => mark.to === i && (mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested');
+  if (next && (next.from - word.to >= SHORTEST_REST || after.length)) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after));
   svg.append(group);
   return group;
 }
@@ -173,10 +250,16 @@ function leadLine(svg, x, y, width) {
   return 1;
 }
 
-function rest(x, from, to, top, edge) {
-  const width = Math.min((to - from) * PX_PER_SECOND - 1.5, edge - x);
-  const group = make('g', { class: 'rest', 'aria-hidden': 'true' });
-  group.append(make('rect', { x, y: top, width: Math.max(2, width), height: WORDS, rx: 2 }));
-  if (width > 32) group.append(make('text', { x: x + width / 2, y: top + 20 }, (to - from).toFixed(2)));
+function rest(x, from, to, top, edge, gap, marks) {
+  const width = Math.max(4, Math.min((to - from) * PX_PER_SECOND - 1.5, edge - x));
+  const pause = marks.find(mark => mark.kind === 'pause');
+  const breath = marks.find(mark => mark.kind === 'breath');
+  const group = make('g', { class: `rest${pause ? ' asked' : ''}`, 'aria-hidden': 'true', 'data-gap': gap });
+  group.append(make('rect', { x, y: top, width, height: WORDS, rx: 2 }));
+  const words = pause ? `${(Number(pause.value) / 1000).toFixed(2)}` : (to - from).toFixed(2);
+  if (width > 32) group.append(make('text', { x: x + width / 2, y: top + (breath ? 14 : 20) }, words));
+  if (breath && width > 32) group.append(make('text', { class: 'breath', x: x + width / 2, y: top + 27 }, 'breath'));
+  else if (breath) group.append(make('circle', { class: 'breath', cx: x + width / 2, cy: top + WORDS / 2, r: 2.5 }));
+  group.append(make('rect', { class: 'grip-rest', x: x + width - 5, y: top, width: 9, height: WORDS }));
   return group;
 }

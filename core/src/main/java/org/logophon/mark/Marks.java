@@ -51,6 +51,13 @@ public record Marks(List<Mark> all) {
         return new Marks(kept);
     }
 
+    /** With all of another one's, which stand elsewhere. */
+    public Marks plus(Marks others) {
+        List<Mark> both = new ArrayList<>(all);
+        both.addAll(others.all());
+        return new Marks(both);
+    }
+
     public Marks without(Mark mark) {
         List<Mark> kept = new ArrayList<>(all);
         kept.remove(mark);

@@ -10,6 +10,7 @@ import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
+import org.logophon.mark.Score;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
@@ -38,7 +39,8 @@ class CastPreviews {
         boolean other = !voice.id().equals(role.voiceId());
         int changed = !other ? 0 : (int) cues.stream().filter(cue -> cue.cue().keptTake() != null).count();
         List<Recipe> recipes = cues.stream().filter(cue -> ScriptCue.problem(cue.cue().text()) == null)
-                .map(cue -> Recipe.of(cue.cue().text(), said.said(cue.id(), cue.cue().text(), voice.language()), voice, narrator.engineVersion(voice), cue.effective())).toList();
+                .map(cue -> Recipe.of(cue.cue().text(), said.said(cue.id(), cue.cue().text(), voice.language()), voice, narrator.engineVersion(voice), cue.effective())
+                        .with(cue.recipe() == null ? Score.NONE : cue.recipe().score())).toList();
         return new CastPreview(role.name(), voice.name(), changed, cues.size(), lacks(view, cues, role, voice, said), prices.quote(recipes));
     }
 

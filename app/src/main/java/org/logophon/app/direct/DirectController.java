@@ -1,5 +1,6 @@
 package org.logophon.app.direct;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -20,6 +21,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.style.Style;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
 import org.springframework.http.ResponseEntity;
@@ -151,6 +153,7 @@ class DirectController {
         page.fill(model, view, Step.DIRECT);
         Stage stage = directing.stage(view, cue);
         model.addAttribute("stage", stage);
+        model.addAttribute("ownStyles", Arrays.stream(Style.values()).map(Style::word).toList());
         model.addAttribute("styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("voices", voicesByLanguage());
     }

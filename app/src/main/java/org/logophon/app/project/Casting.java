@@ -5,6 +5,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.direction.Direction;
+import org.logophon.mark.Habits;
 import org.logophon.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +42,19 @@ public class Casting {
     public void direct(UUID project, String role, Direction direction, int version) {
         require(project, role);
         if (!roles.direct(project, role, direction, version)) {
+            throw new Stale(Stale.DIRECTION);
+        }
+        table.touch(project);
+    }
+
+    /** How a role rests of itself. @throws Stale when somebody else directed the role meanwhile */
+    @Transactional
+    public void rest(UUID project, String role, Habits habits, int livelyPercent, int version) {
+        require(project, role);
+        if (livelyPercent < 0 || livelyPercent > 100) {
+            throw new Refused("Liveliness goes from 0 to 100 %, and " + livelyPercent + " is outside.");
+        }
+        if (!roles.rest(project, role, habits, livelyPercent, version)) {
             throw new Stale(Stale.DIRECTION);
         }
         table.touch(project);

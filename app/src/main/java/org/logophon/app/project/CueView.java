@@ -2,6 +2,7 @@ package org.logophon.app.project;
 
 import java.util.UUID;
 import org.logophon.direction.Effective;
+import org.logophon.mark.Marks;
 import org.logophon.render.Recipe;
 import org.logophon.voice.Voice;
 
@@ -9,12 +10,13 @@ import org.logophon.voice.Voice;
  * A cue with all that follows from its project and role.
  *
  * @param voice   null when its role has none
+ * @param marks   on its words
  * @param recipe  null when it has no voice
  * @param problem why it can't be rendered or failed to be, as a sentence; null when nothing is wrong
  * @param seconds of its kept take, or estimated
  * @param measured true when {@code seconds} is measured on a take
  */
-public record CueView(Cue cue, Role role, Voice voice, Effective effective, Recipe recipe, CueState state, String problem,
+public record CueView(Cue cue, Role role, Voice voice, Effective effective, Marks marks, Recipe recipe, CueState state, String problem,
                       double seconds, boolean measured) {
 
     public UUID id() {

@@ -36,9 +36,17 @@ public class ProjectCopy {
                 with cues as (
                   select gen_random_uuid() as copy, gen_random_uuid() as take_copy, c.* from cue c where c.project_id = :from and c.removed_at is null),
                 takes as (
-                  insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, created_at)
-                  select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.created_at
-                  from cues c join take t on t.id = c.kept_take)
+                  insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, treatment, created_at)
+                  select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.treatment, t.created_at
+                  from cues c join take t on t.id = c.kept_take),
+                marks as (
+                  insert into mark (cue_id, start_index, end_index, kind, value, origin, reason)
+                  select c.copy, m.start_index, m.end_index, m.kind, m.value, m.origin, m.reason from cues c join mark m on m.cue_id = c.id),
+                chances as (
+                  insert into cue_chance (cue_id, seed) select c.copy, s.seed from cues c join cue_chance s on s.cue_id = c.id),
+                places as (
+                  insert into place_reading (cue_id, start_index, written, said, said_as)
+                  select c.copy, p.start_index, p.written, p.said, p.said_as from cues c join place_reading p on p.cue_id = c.id)
                 insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
                                  %1$s, kept_take, kept_recipe)
                 select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,

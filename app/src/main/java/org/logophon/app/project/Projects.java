@@ -10,6 +10,9 @@ import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.estimate.Estimate;
 import org.logophon.estimate.ReferenceTime;
+import org.logophon.mark.Habits;
+import org.logophon.mark.Marks;
+import org.logophon.mark.Score;
 import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
@@ -29,9 +32,10 @@ public class Projects {
     private final VoiceCatalogue voices;
     private final Narrator narrator;
     private final ReadingRepository readings;
+    private final MarkRepository marks;
 
     Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueWork work, SpeakingRates rates,
-             VoiceCatalogue voices, Narrator narrator, ReadingRepository readings) {
+             VoiceCatalogue voices, Narrator narrator, ReadingRepository readings, MarkRepository marks) {
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -40,6 +44,7 @@ public class Projects {
         this.voices = voices;
         this.narrator = narrator;
         this.readings = readings;
+        this.marks = marks;
     }
 
     /** @throws NotFound with a sentence when there is none */
@@ -69,19 +74,27 @@ public class Projects {
         cast.forEach(role -> byName.put(key(role.name()), role));
         Map<UUID, CueWork.Work> underWay = work.of(project.id());
         ProjectReadings said = readings.of(project.id());
-        List<CueView> seen = found.stream().map(cue -> view(project, cue, byName.get(key(cue.role())), underWay.get(cue.id()), said)).toList();
+        Map<UUID, Marks> marked = marks.of(project.id());
+        Map<UUID, Long> seeds = cast.stream().anyMatch(role -> role.livelyPercent() > 0) ? marks.seeds(project.id()) : Map.of();
+        List<CueView> seen = found.stream().map(cue -> {
+            Role role = byName.get(key(cue.role()));
+            Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).on(cue.text()) : Marks.NONE;
+            Score score = own == Marks.NONE && role != null && role.habits().equals(Habits.NONE) && role.livelyPercent() == 0 ? Score.NONE
+                    : new Score(own.heard(), role == null ? Habits.NONE : role.habits(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
+            return view(project, cue, role, underWay.get(cue.id()), said, own, score);
+        }).toList();
         return new ProjectView(project, cast, seen);
     }
 
-    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings) {
+    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings, Marks marks, Score score) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
         Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
-        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(voice), effective);
+        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(voice), effective).with(score);
         String problem = problem(cue, voice, underWay);
         CueState state = state(cue, recipe, problem, underWay);
         boolean measured = cue.keptSeconds() != null && state == CueState.READY;
         double seconds = measured ? cue.keptSeconds() : estimate(project, cue, recipe, voice, effective);
-        return new CueView(cue, role, voice, effective, recipe, state, problem, seconds, measured);
+        return new CueView(cue, role, voice, effective, marks, recipe, state, problem, seconds, measured);
     }
 
     private static String problem(Cue cue, Voice voice, CueWork.Work underWay) {

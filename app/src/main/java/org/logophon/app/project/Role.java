@@ -1,14 +1,17 @@
 package org.logophon.app.project;
 
 import org.logophon.direction.Direction;
+import org.logophon.mark.Habits;
 
 /**
  * Who speaks.
  *
  * @param position order of first appearance; gives the role its colour
  * @param voiceId  null when nobody is cast
+ * @param habits   how it rests of itself
+ * @param livelyPercent how much its takes differ by chance
  */
-public record Role(String name, int position, String voiceId, Direction direction, int version) {
+public record Role(String name, int position, String voiceId, Direction direction, Habits habits, int livelyPercent, int version) {
 
     /** Colours of the style sheet's role palette. */
     private static final int COLOURS = 7;

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.direction.Direction;
+import org.logophon.mark.Habits;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -40,14 +41,25 @@ public class RoleRepository {
                 .param("version", version).update() == 1;
     }
 
+    /** @return false when the role is no longer at that version */
+    public boolean rest(UUID project, String name, Habits habits, int livelyPercent, int version) {
+        return jdbc.sql("""
+                update role set comma_millis = :comma, stop_millis = :stop, least_gap_millis = :least, lively_percent = :lively, version = version + 1
+                where project_id = :project and name = :name and version = :version""")
+                .param("comma", habits.commaMillis()).param("stop", habits.stopMillis()).param("least", habits.leastMillis()).param("lively", livelyPercent)
+                .param("project", project).param("name", name).param("version", version).update() == 1;
+    }
+
     public void copy(UUID from, UUID to) {
         jdbc.sql("""
-                insert into role (project_id, name, position, voice_id, %1$s)
-                select :to, name, position, voice_id, %1$s
+                insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s)
+                select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s
                 from role where project_id = :from""".formatted(DirectionColumns.NAMES)).param("to", to).param("from", from).update();
     }
 
     private static Role role(ResultSet row, int at) throws SQLException {
-        return new Role(row.getString("name"), row.getInt("position"), row.getString("voice_id"), DirectionColumns.read(row), row.getInt("version"));
+        return new Role(row.getString("name"), row.getInt("position"), row.getString("voice_id"), DirectionColumns.read(row),
+                new Habits(row.getObject("comma_millis", Integer.class), row.getObject("stop_millis", Integer.class), row.getObject("least_gap_millis", Integer.class)),
+                row.getInt("lively_percent"), row.getInt("version"));
     }
 }

@@ -5,6 +5,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.Optional;
 import org.logophon.render.Reached;
 import org.logophon.render.Recipe;
@@ -35,18 +36,18 @@ public class SpeechRepository {
     public void save(Recipe recipe, StoredSpeech speech) {
         jdbc.sql("""
                 insert into speech (recipe, voice_id, sample_rate, pcm, words, peaks, pitch, seconds, syllables, reference_seconds, lufs,
-                                    pace_reached, semitones_reached, created_at)
-                values (:recipe, :voice, :rate, :pcm, :words, :peaks, :pitch, :seconds, :syllables, :reference, :lufs, :pace, :semitones, :now)
+                                    pace_reached, semitones_reached, marks_reached, created_at)
+                values (:recipe, :voice, :rate, :pcm, :words, :peaks, :pitch, :seconds, :syllables, :reference, :lufs, :pace, :semitones, :marks, :now)
                 on conflict (recipe) do nothing""")
                 .param("recipe", recipe.hash()).param("voice", recipe.voice().baseId()).param("rate", speech.rate())
                 .param("pcm", speech.pcm()).param("words", speech.words()).param("peaks", speech.peaks())
                 .param("pitch", speech.pitch()).param("seconds", speech.seconds()).param("syllables", speech.syllables()).param("reference", speech.referenceSeconds())
                 .param("lufs", speech.lufs()).param("pace", speech.reached().pacePercent())
-                .param("semitones", speech.reached().semitones()).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("semitones", speech.reached().semitones()).param("marks", speech.reached().marks().toArray(Double[]::new)).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
     }
 
     private static StoredSpeech speech(ResultSet row, int at) throws SQLException {
-        Reached reached = new Reached(row.getDouble("pace_reached"), row.getObject("semitones_reached", Double.class));
+        Reached reached = new Reached(row.getDouble("pace_reached"), row.getObject("semitones_reached", Double.class), Arrays.asList((Double[]) array(row, "marks_reached")));
         return new StoredSpeech(row.getInt("sample_rate"), row.getBytes("pcm"), (Integer[]) array(row, "words"),
                 row.getBytes("peaks"), (Float[]) array(row, "pitch"), row.getDouble("seconds"), row.getInt("syllables"), row.getDouble("reference_seconds"),
                 row.getDouble("lufs"), reached);

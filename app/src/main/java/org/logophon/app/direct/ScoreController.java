@@ -1,0 +1,154 @@
+package org.logophon.app.direct;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.Casting;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.page.TypedNumber;
+import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.web.Refused;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Habits;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Marks;
+import org.logophon.script.Words;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The marks of a cue, as the score shows and changes them. */
+@RestController
+@RequestMapping("/projects/{id}")
+class ScoreController {
+
+    private final Projects projects;
+    private final Scoring scoring;
+    private final Casting casting;
+    private final SpeechRepository speeches;
+
+    ScoreController(Projects projects, Scoring scoring, Casting casting, SpeechRepository speeches) {
+        this.projects = projects;
+        this.scoring = scoring;
+        this.casting = casting;
+        this.speeches = speeches;
+    }
+
+    /**
+     * A mark.
+     *
+     * @param from    its first word
+     * @param to      its last word
+     * @param label   as the score writes it
+     * @param reached in the mark's own unit, when the kept take has this mark; else null
+     */
+    record MarkLine(int from, int to, int start, int end, String kind, String value, String label, String origin, String reason, Double reached) {
+    }
+
+    /** @param words of the cue as it is now, with their places */
+    record CueMarks(List<int[]> words, String text, List<MarkLine> marks, String state) {
+    }
+
+    @GetMapping("/cues/{cue}/marks")
+    CueMarks marks(@PathVariable UUID id, @PathVariable UUID cue) {
+        CueView view = projects.cue(id, cue);
+        List<int[]> words = Words.of(view.cue().text()).stream().map(word -> new int[] {word.start(), word.end()}).toList();
+        List<Double> reached = reached(view);
+        List<Mark> heard = view.marks().heard();
+        List<MarkLine> lines = new ArrayList<>();
+        for (Mark mark : view.marks().all()) {
+            int at = heard.indexOf(mark);
+            lines.add(new MarkLine(word(words, mark.start(), 0), word(words, mark.end(), 1), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
+                    mark.origin().name().toLowerCase(java.util.Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null));
+        }
+        return new CueMarks(words, view.cue().text(), lines, view.state().style());
+    }
+
+    /** Only while the kept take was made with the marks that there are. */
+    private List<Double> reached(CueView cue) {
+        if (cue.recipe() == null || cue.cue().takeRecipe() == null || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
+            return List.of();
+        }
+        return speeches.find(cue.cue().takeRecipe()).map(StoredSpeech::reached).map(found -> found.marks()).orElse(List.of());
+    }
+
+    private static int word(List<int[]> words, int place, int side) {
+        for (int i = 0; i < words.size(); i++) {
+            if (words.get(i)[side] == place) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    @PostMapping("/cues/{cue}/marks")
+    CueMarks set(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
+        scoring.set(id, cue, Mark.own(start, end, Ask.of(kind, value.strip())));
+        return marks(id, cue);
+    }
+
+    @PostMapping("/cues/{cue}/marks/remove")
+    CueMarks remove(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind) {
+        scoring.remove(id, cue, start, end, kind);
+        return marks(id, cue);
+    }
+
+    /** One mark on all words of every cue of a role, or of the whole script. @param role empty for every cue */
+    @PostMapping("/marks/all")
+    Map<String, String> all(@PathVariable UUID id, @RequestParam(defaultValue = "") String role, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
+        Ask ask = Ask.of(kind, value.strip());
+        if (ask.onGap()) {
+            throw new Refused("A " + kind + " stands between two words; it can't be set on every cue at once.");
+        }
+        List<CueView> cues = projects.view(id).cues().stream().filter(cue -> role.isEmpty() || cue.cue().role().equalsIgnoreCase(role)).filter(cue -> !Words.of(cue.cue().text()).isEmpty()).toList();
+        int changed = scoring.change(id, cues, kind + " of " + (role.isEmpty() ? "every cue" : "every cue of " + role), (text, own) -> {
+            var words = Words.of(text);
+            return own.with(Mark.own(words.get(0).start(), words.get(words.size() - 1).end(), ask), text);
+        });
+        return Map.of("sentence", changed == 1 ? "1 cue changed." : changed + " cues changed.");
+    }
+
+    /** Takes every mark off a cue. */
+    @PostMapping("/cues/{cue}/marks/clear")
+    CueMarks clear(@PathVariable UUID id, @PathVariable UUID cue) {
+        scoring.change(id, List.of(projects.cue(id, cue)), "no marks", (text, own) -> Marks.NONE);
+        return marks(id, cue);
+    }
+
+    @PostMapping("/marks/undo")
+    Map<String, String> undo(@PathVariable UUID id) {
+        return Map.of("sentence", "Undone: " + scoring.undo(id) + ".");
+    }
+
+    @PostMapping("/marks/redo")
+    Map<String, String> redo(@PathVariable UUID id) {
+        return Map.of("sentence", "Done again: " + scoring.redo(id) + ".");
+    }
+
+    @PostMapping("/cues/{cue}/more")
+    Map<String, String> onceMore(@PathVariable UUID id, @PathVariable UUID cue) {
+        scoring.onceMore(id, cue);
+        return Map.of();
+    }
+
+    /** How a role rests of itself, and how lively it is; an empty field leaves it to the voice. In seconds. */
+    @PostMapping("/roles/rests")
+    Map<String, String> rests(@PathVariable UUID id, @RequestParam String role, @RequestParam(defaultValue = "") String comma, @RequestParam(defaultValue = "") String stop,
+                              @RequestParam(defaultValue = "") String least, @RequestParam(defaultValue = "") String lively, @RequestParam int version) {
+        Habits habits = new Habits(millis("The rest at a comma", comma), millis("The rest at a full stop", stop), millis("The least gap between sentences", least));
+        Double percent = TypedNumber.read("Liveliness", lively);
+        casting.rest(id, role, habits, percent == null ? 0 : (int) Math.round(percent), version);
+        return Map.of();
+    }
+
+    private static Integer millis(String what, String seconds) {
+        Double value = TypedNumber.read(what, seconds);
+        return value == null ? null : (int) Math.round(value * 100) * 10;
+    }
+}

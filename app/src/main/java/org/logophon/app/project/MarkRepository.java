@@ -1,0 +1,66 @@
+package org.logophon.app.project;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Marks;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Tables {@code mark} and {@code cue_chance}. */
+@Repository
+public class MarkRepository {
+
+    private final JdbcClient jdbc;
+    private final JdbcTemplate batches;
+
+    MarkRepository(JdbcClient jdbc, JdbcTemplate batches) {
+        this.jdbc = jdbc;
+        this.batches = batches;
+    }
+
+    /** Of all cues of a project that have any, by cue. */
+    public Map<UUID, Marks> of(UUID project) {
+        Map<UUID, List<Mark>> found = new HashMap<>();
+        jdbc.sql("select m.* from mark m join cue c on c.id = m.cue_id where c.project_id = :project").param("project", project).query(row -> {
+            found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>()).add(new Mark(row.getInt("start_index"), row.getInt("end_index"),
+                    Ask.of(row.getString("kind"), row.getString("value")), Mark.Origin.valueOf(row.getString("origin")), row.getString("reason")));
+        });
+        Map<UUID, Marks> marks = new HashMap<>();
+        found.forEach((cue, all) -> marks.put(cue, new Marks(all)));
+        return marks;
+    }
+
+    public void save(UUID cue, Marks marks) {
+        jdbc.sql("delete from mark where cue_id = :cue").param("cue", cue).update();
+        batches.batchUpdate("insert into mark (cue_id, start_index, end_index, kind, value, origin, reason) values (?, ?, ?, ?, ?, ?, ?)", marks.all(), 500, (statement, mark) -> {
+            statement.setObject(1, cue);
+            statement.setInt(2, mark.start());
+            statement.setInt(3, mark.end());
+            statement.setString(4, mark.ask().word());
+            statement.setString(5, mark.ask().value());
+            statement.setString(6, mark.origin().name());
+            statement.setString(7, mark.reason());
+        });
+    }
+
+    /** Seeds of chance, by cue; a cue that isn't there has 0. */
+    public Map<UUID, Long> seeds(UUID project) {
+        Map<UUID, Long> seeds = new HashMap<>();
+        jdbc.sql("select s.* from cue_chance s join cue c on c.id = s.cue_id where c.project_id = :project").param("project", project)
+                .query(row -> {
+                    seeds.put(row.getObject("cue_id", UUID.class), row.getLong("seed"));
+                });
+        return seeds;
+    }
+
+    /** Another chance for a cue's next render. */
+    public void reseed(UUID cue) {
+        jdbc.sql("insert into cue_chance (cue_id, seed) values (:cue, 1) on conflict (cue_id) do update set seed = cue_chance.seed + 1").param("cue", cue).update();
+    }
+}
