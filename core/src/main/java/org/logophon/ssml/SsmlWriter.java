@@ -1,0 +1,196 @@
+package org.logophon.ssml;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.logophon.direction.Direction;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
+import org.logophon.reading.Reading;
+import org.logophon.ssml.SsmlCue.PlacedReading;
+
+/**
+ * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style) stands in attributes and marks of our own,
+ * which other readers pass over. Runs that cross one another are written in pieces: elements nest.
+ */
+public final class SsmlWriter {
+
+    /** Of the attributes that SSML has no element for. */
+    public static final String OURS = "urn:logophon:score";
+
+    /** A piece that was closed and opened again where nothing stands. */
+    private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis)[^>]*></\\1>");
+
+    private SsmlWriter() {
+    }
+
+    /** A whole document, a paragraph for each cue. @param language BCP 47 tag */
+    public static String document(List<SsmlCue> cues, String language) {
+        StringBuilder out = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<speak version=\"1.1\" xmlns=\"http://www.w3.org/2001/10/synthesis\" xmlns:score=\"")
+                .append(OURS).append("\" xml:lang=\"").append(escaped(language)).append("\">\n");
+        cues.forEach(cue -> out.append(paragraph(cue)).append('\n'));
+        return out.append("</speak>\n").toString();
+    }
+
+    /** One cue: a {@code p} element, in a {@code voice} element when it has one. */
+    public static String paragraph(SsmlCue cue) {
+        String prosody = prosody(cue.direction());
+        String inner = "<p>" + (prosody.isEmpty() ? "" : "<prosody" + prosody + ">") + body(cue) + (prosody.isEmpty() ? "" : "</prosody>") + "</p>";
+        return cue.voice().isEmpty() ? inner : "<voice name=\"" + escaped(cue.voice()) + "\">" + inner + "</voice>";
+    }
+
+    private static String prosody(Direction direction) {
+        StringBuilder out = new StringBuilder();
+        if (direction.pacePercent() != null) {
+            out.append(" rate=\"").append(direction.pacePercent()).append("%\"");
+        }
+        if (direction.pitchSemitones() != null) {
+            out.append(" pitch=\"").append(signed(direction.pitchSemitones())).append("st\"");
+        }
+        if (direction.rangePercent() != null) {
+            out.append(" range=\"").append(signed(direction.rangePercent() - 100.0)).append("%\"");
+        }
+        if (direction.loudnessDb() != null) {
+            out.append(" volume=\"").append(signed(direction.loudnessDb())).append("dB\"");
+        }
+        if (direction.style() != null && !direction.style().isEmpty()) {
+            out.append(" score:style=\"").append(escaped(direction.style())).append(direction.stylePercent() == null ? "" : " " + direction.stylePercent()).append('"');
+        }
+        return out.toString();
+    }
+
+    /** An element around words. */
+    private record Around(int from, int to, String open, String close) {
+    }
+
+    private static String body(SsmlCue cue) {
+        String text = cue.text();
+        List<Around> all = new ArrayList<>();
+        for (Mark mark : cue.marks().heard()) {
+            if (!mark.ask().onGap()) {
+                String open = open(mark.ask());
+                all.add(new Around(mark.start(), mark.end(), "<" + open + ">", "</" + open.split(" ")[0] + ">"));
+            }
+        }
+        cue.readings().forEach(reading -> all.add(around(reading)));
+        all.sort(Comparator.comparingInt(Around::from).thenComparing(Around::to, Comparator.reverseOrder()));
+        StringBuilder out = new StringBuilder();
+        Deque<Around> open = new ArrayDeque<>();
+        int next = 0;
+        for (int at = 0; at <= text.length(); at++) {
+            close(at, open, out);
+            gaps(cue, at, text, out);
+            while (next < all.size() && all.get(next).from() == at) {
+                Around around = all.get(next++);
+                // one that reaches further than what it would stand in goes around it: what is open is closed and opened again inside
+                Deque<Around> again = new ArrayDeque<>();
+                while (!open.isEmpty() && open.peek().to() < around.to()) {
+                    out.append(open.peek().close());
+                    again.push(open.pop());
+                }
+                out.append(around.open());
+                open.push(around);
+                again.forEach(inner -> {
+                    out.append(inner.open());
+                    open.push(inner);
+                });
+            }
+            if (at < text.length()) {
+                out.append(escaped(text.charAt(at)));
+            }
+        }
+        return EMPTY.matcher(out).replaceAll("");
+    }
+
+    private static void close(int at, Deque<Around> open, StringBuilder out) {
+        Deque<Around> again = new ArrayDeque<>();
+        while (open.stream().anyMatch(around -> around.to() == at)) {
+            Around inner = open.pop();
+            out.append(inner.close());
+            if (inner.to() != at) {
+                again.push(inner);
+            }
+        }
+        again.forEach(around -> {
+            out.append(around.open());
+            open.push(around);
+        });
+    }
+
+    /** Breaks and breaths stand where the space between two words is. */
+    private static void gaps(SsmlCue cue, int at, String text, StringBuilder out) {
+        boolean space = at < text.length() && Character.isWhitespace(text.charAt(at)) && at > 0 && !Character.isWhitespace(text.charAt(at - 1));
+        if (!space) {
+            return;
+        }
+        for (Mark mark : cue.marks().heard()) {
+            if (mark.ask().onGap() && gapOf(mark, text) == at) {
+                out.append(mark.ask() instanceof Ask.Pause pause ? "<break time=\"" + pause.millis() + "ms\"/>" : "<mark name=\"breath-" + mark.ask().value() + "\"/>");
+            }
+        }
+    }
+
+    private static int gapOf(Mark mark, String text) {
+        int at = mark.end();
+        while (at < text.length() && !Character.isWhitespace(text.charAt(at))) {
+            at++;
+        }
+        return at;
+    }
+
+    private static String open(Ask ask) {
+        if (ask instanceof Ask.Stress stress) {
+            return "emphasis level=\"" + stress.level().word() + "\"";
+        }
+        if (ask instanceof Ask.Pace pace) {
+            return "prosody rate=\"" + pace.percent() + "%\"";
+        }
+        if (ask instanceof Ask.Pitch pitch) {
+            return "prosody pitch=\"" + signed(pitch.semitones()) + "st\"";
+        }
+        if (ask instanceof Ask.Range range) {
+            return "prosody range=\"" + signed(range.percent() - 100.0) + "%\"";
+        }
+        if (ask instanceof Ask.Loudness loudness) {
+            return "prosody volume=\"" + signed(loudness.decibels()) + "dB\"";
+        }
+        return ask instanceof Ask.Whisper ? "prosody score:whisper=\"true\"" : "prosody score:style=\"" + escaped(ask.value()) + "\"";
+    }
+
+    private static Around around(PlacedReading placed) {
+        Reading reading = placed.reading();
+        String open = switch (reading.as()) {
+            case WORDS -> "sub alias=\"" + escaped(reading.said()) + "\"";
+            case IPA -> "phoneme alphabet=\"ipa\" ph=\"" + escaped(reading.said()) + "\"";
+            case LETTERS -> "say-as interpret-as=\"characters\"";
+            case DIGITS -> "say-as interpret-as=\"characters\" format=\"digits\"";
+            default -> "say-as interpret-as=\"" + reading.as().word() + "\"";
+        };
+        return new Around(placed.start(), placed.end(), "<" + open + ">", "</" + open.split(" ")[0] + ">");
+    }
+
+    private static String signed(double value) {
+        String number = value == Math.rint(value) ? Long.toString(Math.round(value)) : String.format(Locale.ROOT, "%s", value);
+        return value < 0 ? number : "+" + number;
+    }
+
+    private static String escaped(String value) {
+        StringBuilder out = new StringBuilder();
+        value.chars().forEach(c -> out.append(escaped((char) c)));
+        return out.toString();
+    }
+
+    private static String escaped(char c) {
+        return switch (c) {
+            case '<' -> "&lt;";
+            case '>' -> "&gt;";
+            case '&' -> "&amp;";
+            case '"' -> "&quot;";
+            default -> c < ' ' && c != '\n' && c != '\t' || c == '\uFFFE' || c == '\uFFFF' ? " " : String.valueOf(c);
+        };
+    }
+}

@@ -1,0 +1,126 @@
+package org.logophon.ssml;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import javax.xml.parsers.DocumentBuilderFactory;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.logophon.direction.Direction;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Marks;
+import org.logophon.reading.As;
+import org.logophon.reading.Reading;
+import org.logophon.script.Word;
+import org.logophon.script.Words;
+import org.logophon.style.Style;
+import org.xml.sax.InputSource;
+
+/** SSML 1.1, W3C Recommendation 7 September 2010. */
+class SsmlTest {
+
+    private static final String LINE = "The crew, it is said, have one tide to lift “2.3 t” & <more> out.";
+
+    private static Mark on(String words, Ask ask) {
+        int at = LINE.indexOf(words);
+        return Mark.own(at, at + words.length(), ask);
+    }
+
+    private static SsmlCue cue(List<Mark> marks) {
+        return new SsmlCue(LINE, "", Direction.NONE, new Marks(marks), List.of());
+    }
+
+    @Test
+    void everyMarkHasItsElement() {
+        String ssml = SsmlWriter.paragraph(cue(List.of(on("crew", new Ask.Pause(700)), on("said", new Ask.Breath(Ask.Depth.DEEP)), on("one tide", new Ask.Pace(80)), on("tide", new Ask.Stress(Ask.Level.STRONG)),
+                on("lift", new Ask.Pitch(-2.5)), on("more", new Ask.Whisper()), on("out", new Ask.Styled(Style.WEARY, 60)), on("have", new Ask.Range(0)), on("is", new Ask.Loudness(3)))));
+        assertThat(ssml).isEqualTo("<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
+                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody score:whisper=\"true\">more</prosody>&gt; "
+                + "<prosody score:style=\"weary 60\">out</prosody>.</p>");
+    }
+
+    @Test
+    void runsThatCrossAreWrittenInPiecesAndReadAsWhole() {
+        List<Mark> marks = List.of(on("one tide to", new Ask.Pace(80)), on("tide to lift", new Ask.Pitch(2)));
+        String ssml = SsmlWriter.document(List.of(cue(marks)), "en-GB");
+        assertThat(SsmlReader.read(ssml).cues()).singleElement().satisfies(read -> assertThat(read.marks()).isEqualTo(new Marks(marks)));
+    }
+
+    @Property(tries = 300)
+    void outAndInGivesTheSameMarks(@ForAll Random random, @ForAll @IntRange(min = 0, max = 9) int count) throws Exception {
+        List<Word> words = Words.of(LINE);
+        Marks marks = Marks.NONE;
+        for (int i = 0; i < count; i++) {
+            int from = random.nextInt(words.size() - 1);
+            int to = Math.min(words.size() - 2, from + random.nextInt(4));
+            // no two runs alike side by side: they would be read as one, and sound as one
+            Ask ask = switch (random.nextInt(8)) {
+                case 0 -> new Ask.Pause(10 * (1 + i));
+                case 1 -> new Ask.Breath(Ask.Depth.values()[random.nextInt(3)]);
+                case 2 -> new Ask.Stress(Ask.Level.values()[random.nextInt(4)]);
+                case 3 -> new Ask.Pace(60 + i);
+                case 4 -> new Ask.Pitch(i - 4.5);
+                case 5 -> new Ask.Range(110 + i);
+                case 6 -> new Ask.Loudness(i + 0.5);
+                default -> new Ask.Styled(Style.values()[random.nextInt(8)], 10 + i);
+            };
+            int first = ask.onGap() || ask instanceof Ask.Stress ? to : from;
+            marks = marks.with(Mark.own(words.get(first).start(), words.get(to).end(), ask), LINE);
+        }
+        if (alikeBesideOneAnother(marks)) {
+            return;
+        }
+        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of())), "en-GB");
+        DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(ssml)));
+        SsmlReader.Document read = SsmlReader.read(ssml);
+        assertThat(read.remarks()).isEmpty();
+        assertThat(read.cues()).hasSize(1);
+        assertThat(read.cues().get(0).text()).isEqualTo(LINE);
+        assertThat(read.cues().get(0).voice()).isEqualTo("isla");
+        assertThat(read.cues().get(0).marks()).as(ssml).isEqualTo(marks);
+    }
+
+    private static boolean alikeBesideOneAnother(Marks marks) {
+        List<Mark> all = new ArrayList<>(marks.all());
+        return all.stream().anyMatch(a -> all.stream().anyMatch(b -> a != b && a.ask().equals(b.ask()) && !a.ask().onGap()));
+    }
+
+    @Test
+    void readingsGoOutAndIn() {
+        int at = LINE.indexOf("2.3 t");
+        SsmlCue cue = new SsmlCue(LINE, "", Direction.NONE, Marks.NONE, List.of(new SsmlCue.PlacedReading(at, new Reading("2.3 t", "two point three tonnes", As.WORDS, null, true))));
+        String ssml = SsmlWriter.document(List.of(cue), "en-GB");
+        assertThat(ssml).contains("“<sub alias=\"two point three tonnes\">2.3 t</sub>”");
+        assertThat(SsmlReader.read(ssml).cues().get(0)).isEqualTo(cue);
+    }
+
+    @Test
+    void othersSsmlIsReadAsFarAsItCanBe() {
+        SsmlReader.Document read = SsmlReader.read("""
+                <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
+                  <p><s>The <emphasis>lamp</emphasis> is <prosody rate="slow" pitch="high" contour="(0%,+20Hz)">lit</prosody>.</s>
+                  <s>Wait<break strength="strong"/> for <say-as interpret-as="ordinal">4th</say-as> and <phoneme alphabet="ipa" ph="ˈskɛroʊ">Skerrow</phoneme>.</s></p>
+                  <voice name="hamish"><p>Fog <prosody pitch="120Hz">till</prosody> noon <audio src="fog.wav"/>.</p></voice>
+                </speak>""");
+        assertThat(read.cues()).extracting(SsmlCue::text).containsExactly("The lamp is lit. Wait for 4th and Skerrow.", "Fog till noon .");
+        assertThat(read.cues()).extracting(SsmlCue::voice).containsExactly("", "hamish");
+        assertThat(read.cues().get(0).marks().all()).extracting(mark -> mark.ask().word() + " " + mark.ask().value()).containsExactlyInAnyOrder("stress moderate", "pace 80", "pitch 3", "pause 700");
+        assertThat(read.cues().get(0).readings()).extracting(placed -> placed.reading().written() + " " + placed.reading().as()).containsExactly("4th ORDINAL", "Skerrow IPA");
+        assertThat(read.remarks()).anySatisfy(remark -> assertThat(remark).contains("contour")).anySatisfy(remark -> assertThat(remark).contains("120Hz")).anySatisfy(remark -> assertThat(remark).contains("<audio>"));
+    }
+
+    @Test
+    void whatCannotBeReadIsASentence() {
+        assertThatThrownBy(() -> SsmlReader.read("<speak><p>no end")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no well-formed SSML: look at line 1");
+        assertThatThrownBy(() -> SsmlReader.read("<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak><p>&a;</p></speak>")).isInstanceOf(IllegalArgumentException.class);
+        assertThat(SsmlReader.read("<speak/>").cues()).isEmpty();
+        assertThat(SsmlReader.read("<speak><p>Loud <prosody volume=\"+99dB\">words</prosody></p></speak>").remarks()).singleElement().satisfies(remark -> assertThat(remark).contains("loudness of “99.0”"));
+    }
+}
