@@ -293,7 +293,20 @@ function bindPanel(now) {
   });
 }
 
-document.addEventListener('click', event => {
+document.addEventListener('click', async event => {
+  const suggestion = event.target.closest('[data-suggest]');
+  if (suggestion) { marks.suggest(suggestion.dataset.suggest, scope()); return; }
+  if (event.target.closest('#show-ssml')) {
+    await marks.settled();
+    const answer = await fetch(`/projects/${project}/cues/${stage().dataset.cue}/ssml`);
+    document.getElementById('ssml-text').value = answer.ok ? await answer.text() : 'This cue can’t be written as SSML now.';
+    document.getElementById('ssml').showModal();
+    return;
+  }
+  if (event.target.closest('#ssml-copy')) {
+    try { await navigator.clipboard.writeText(document.getElementById('ssml-text').value); say('Copied.'); } catch { document.getElementById('ssml-text').select(); say('Press Ctrl+C to copy.'); }
+    return;
+  }
   const box = event.target.closest('#score');
   if (!box) return;
   const dragged = box.dataset.dragged;
@@ -355,6 +368,8 @@ const walk = (event, by, extend) => {
   pick(extend ? marks.edge() + by : onWord(event) ? word + by : word, { extend });
   return true;
 };
+/** How far suggestions reach: this cue unless somebody chose more. */
+const scope = () => document.getElementById('suggest-scope')?.value ?? 'CUE';
 const KEYS = [
   { group: 'Move', keys: ['ArrowLeft'], what: 'the word before', act: event => walk(event, -1, false) },
   { group: 'Move', keys: ['ArrowRight'], what: 'the next word', act: event => walk(event, 1, false) },
@@ -377,6 +392,9 @@ const KEYS = [
   { group: 'Gaps', keys: ['.', ','], what: 'the pause after it longer, shorter by 0.05 s', act: event => { marks.nudge('pause', event.key === '.' ? 1 : -1); } },
   { group: 'Gaps', keys: ['Alt+.', 'Alt+,'], what: 'the pause, fine', act: event => { marks.nudge('pause', event.key === '.' ? 1 : -1, true); } },
   { group: 'Gaps', keys: ['B'], what: 'breath: light, normal, deep, none', act: marks.cycleBreath },
+  { group: 'Suggestions', keys: ['G'], what: 'suggest for this cue', act: () => { marks.suggest('', scope()); } },
+  { group: 'Suggestions', keys: ['T'], what: 'take them all', act: () => { marks.suggest('/take', scope()); } },
+  { group: 'Suggestions', keys: ['C'], what: 'clear what was suggested', act: () => { marks.suggest('/clear', scope()); } },
   { group: 'Marks', keys: ['X', 'Delete'], what: 'take the marks off', act: marks.clear },
   { group: 'Marks', keys: ['Ctrl+C'], what: 'copy the marks of what is chosen', act: event => onWord(event) && window.getSelection().isCollapsed ? marks.copy() : false },
   { group: 'Marks', keys: ['Ctrl+V'], what: 'put them on the words from here', act: event => { if (!onWord(event)) return false; marks.paste(); return true; } },

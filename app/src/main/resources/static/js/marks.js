@@ -139,6 +139,18 @@ export const paste = () => inTurn(async where => {
   }
 });
 
+/** Suggestions for a scope: proposed, taken ("/take") or cleared ("/clear"). @param one a single suggestion */
+export const suggest = (path, scope, one) => inTurn(async () => {
+  const form = new FormData();
+  form.append('scope', scope);
+  if (one) ['start', 'end', 'kind'].forEach(name => form.append(name, one[name]));
+  const { status, body } = await ask('POST', `${cue}/suggest${path}`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status !== 200) return;
+  await load(cue);
+  changed('marks');
+});
+
 /** @param way undo or redo */
 export const history = (way, project) => inTurn(async () => {
   const { status, body } = await ask('POST', `/projects/${project}/marks/${way}`, new FormData());
@@ -257,6 +269,7 @@ export function showList(list) {
     const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
     item.append(element('span', 'reading', mark.kind === 'pause' || mark.kind === 'breath' ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
     if (mark.reason) item.append(element('span', 'soft', mark.reason));
+    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => suggest('/take', 'CUE', mark), `Take ${what} of ${words}`));
     item.append(button('btn-quiet danger', 'remove', () => send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));
     return item;
   }));

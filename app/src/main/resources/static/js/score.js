@@ -88,7 +88,7 @@ function lanesOf(marks, data, systems) {
   systems.forEach(system => { system.lanes = 0; system.taken = []; });
   const lanes = [];
   for (const mark of marks) {
-    if (mark.kind === 'pause' || mark.kind === 'breath' && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
+    if ((mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
     for (const system of systems) {
       const inside = data.words.map((word, i) => i).filter(i => i >= mark.from && i <= mark.to && data.words[i].from >= system.from && data.words[i].from < system.to);
       if (!inside.length) continue;
@@ -105,7 +105,7 @@ function lanesOf(marks, data, systems) {
   return lanes;
 }
 
-const label = mark => `${mark.origin === 'suggested' ? '? ' : ''}${mark.label}${reachedOf(mark)}`;
+const label = mark => `${mark.origin === 'suggested' ? '? ' : ''}${mark.kind === 'pause' ? 'pause ' : ''}${mark.label}${reachedOf(mark)}`;
 
 /** What was reached, where it is another figure than was asked for. */
 export function reachedOf(mark) {

@@ -15,7 +15,7 @@ class ArchitectureTest {
     private static final String[] CORE = {"org.logophon.script..", "org.logophon.estimate..", "org.logophon.direction..", "org.logophon.voice..",
         "org.logophon.render..", "org.logophon.sound..", "org.logophon.loudness..", "org.logophon.pitch..", "org.logophon.finish..",
         "org.logophon.wav..", "org.logophon.delivery..", "org.logophon.digest..", "org.logophon.prosody..", "org.logophon.effect..", "org.logophon.figures..",
-        "org.logophon.described..", "org.logophon.dictionary..", "org.logophon.form..", "org.logophon.reading..", "org.logophon.proof..", "org.logophon.table..", "org.logophon.style..", "org.logophon.mark.."};
+        "org.logophon.described..", "org.logophon.dictionary..", "org.logophon.form..", "org.logophon.reading..", "org.logophon.proof..", "org.logophon.table..", "org.logophon.style..", "org.logophon.mark..", "org.logophon.ssml..", "org.logophon.suggest.."};
 
     @ArchTest
     static final ArchRule CORE_KNOWS_NOTHING_AROUND_IT = noClasses().that().resideInAnyPackage(CORE).should().dependOnClassesThat()

@@ -15,7 +15,8 @@ class ScorePageTest extends BrowserTest {
     private void score(String name) {
         newProject(name, LINE);
         open("Direct");
-        assertThat(page.locator("#cuestate")).hasText("not rendered");
+        // the page's scripts are there once the cues are listed
+        assertThat(page.locator("#cuelist a")).hasCount(1);
         page.locator("#render-cue").click();
         assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(16);
     }
@@ -125,5 +126,23 @@ class ScorePageTest extends BrowserTest {
         press("Control+z");
         assertThat(page.locator("#score .rest.asked")).hasCount(0);
         assertThat(list()).hasCount(2);
+    }
+
+    @Test
+    void suggestionsAreShownTakenAndClearedAndSsmlCanBeCopied() {
+        score("Suggestions");
+        press("g");
+        assertThat(page.locator("#score .lane.ghost").first()).isVisible();
+        assertThat(list().first()).containsText("a clause of 9 words ends here");
+        accessible();
+        page.getByLabel("Take pause 0.25 s of out").click();
+        assertThat(page.locator("#score .rest.asked")).hasCount(1);
+        press("c");
+        assertThat(list()).hasCount(0);
+        page.locator("#show-ssml").click();
+        assertThat(page.locator("#ssml-text")).hasValue(Pattern.compile("<p>The crew have one tide"));
+        accessible();
+        page.locator("#ssml-copy").click();
+        assertThat(page.locator(".hint")).hasText("Copied.");
     }
 }

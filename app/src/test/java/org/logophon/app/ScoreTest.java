@@ -145,4 +145,42 @@ class ScoreTest extends ApplicationTest {
         String copy = shelf.replaceAll("(?s).*?href=\"(/projects/[^/]+)/write\">Original \\(copy\\).*", "$1");
         assertThat(server.json(cue(copy, 0) + "/marks").get("marks").get(0).get("label").asString()).isEqualTo("loudness +3 dB");
     }
+
+    @Test
+    void suggestionsAreNotHeardUntilTheyAreTakenAndClearingLeavesOnesOwn() {
+        String project = rendered("Suggested", "Its lens weighs 2.3 t, not the crane, but the glass.\n\n" + LINE, 2);
+        String cue = cue(project, 0);
+        assertThat(server.post(cue + "/suggest", Map.of()).body()).contains("Suggested in 1 cue.");
+        assertThat(server.ready(project)).as("nothing is heard yet").isEqualTo(2);
+        JsonNode marks = server.json(cue + "/marks").get("marks");
+        assertThat(marks).isNotEmpty().allSatisfy(mark -> {
+            assertThat(mark.get("origin").asString()).isEqualTo("suggested");
+            assertThat(mark.get("reason").asString()).isNotBlank();
+        });
+        JsonNode one = marks.get(0);
+        server.post(cue + "/suggest/take", Map.of("start", one.get("start").asString(), "end", one.get("end").asString(), "kind", one.get("kind").asString()));
+        assertThat(server.json(cue + "/marks").get("marks")).filteredOn(mark -> mark.get("origin").asString().equals("taken")).hasSize(1);
+        assertThat(server.ready(project)).isEqualTo(1);
+        set(cue, "Its lens weighs", "Its", "stress", "reduced");
+        assertThat(server.post(cue + "/suggest", Map.of("scope", "ALL")).body()).contains("Suggested in 1 cue");
+        server.post(cue + "/suggest/take", Map.of("scope", "ALL"));
+        server.post(cue + "/suggest/clear", Map.of("scope", "ALL"));
+        assertThat(server.json(cue + "/marks").get("marks")).singleElement().satisfies(mark -> assertThat(mark.get("value").asString()).isEqualTo("reduced"));
+    }
+
+    @Test
+    void aCueAndAScriptGoOutAsSsmlThatComesBack() {
+        String project = server.project("As SSML", "# Sea & salt\n\n" + LINE + "\n\n# Land\n\nUnder UV light.");
+        set(cue(project, 0), LINE, "one tide", "pace", "80");
+        set(cue(project, 0), LINE, "crew", "pause", "300");
+        server.post(project + "/readings", Map.of("written", "UV", "said", "ultra violet", "as", "words"));
+        String ssml = server.get(cue(project, 0) + "/ssml").body();
+        assertThat(ssml).contains("<p>The crew<break time=\"300ms\"/> have <prosody rate=\"80%\">one tide</prosody> to");
+        var whole = server.get(project + "/score.ssml");
+        assertThat(whole.headers().firstValue("Content-Disposition").orElse("")).contains("as-ssml.ssml");
+        var read = org.logophon.ssml.SsmlReader.read(whole.body());
+        assertThat(read.cues()).extracting(org.logophon.ssml.SsmlCue::text).containsExactly(LINE, "Under UV light.");
+        assertThat(read.cues().get(1).readings()).singleElement().satisfies(placed -> assertThat(placed.reading().said()).isEqualTo("ultra violet"));
+        assertThat(org.logophon.ssml.SsmlReader.read(server.get(project + "/score.ssml?scene=Land").body()).cues()).hasSize(1);
+    }
 }
