@@ -101,6 +101,30 @@ class NarrateTest {
     }
 
     @Test
+    void ssmlDirectsItsWordsAndWhatCannotBeDoneIsAWarning() throws Exception {
+        String file = script("marked.ssml", """
+                <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
+                <p>The <emphasis level="strong">lamp</emphasis> is lit<break time="900ms"/> at dusk, and <prosody rate="80%" pitch="-2st">nobody sleeps</prosody>.</p>
+                <voice name="hamish"><p>Fog till <sub alias="the middle of the day">noon</sub>. <prosody contour="(0%,+20Hz)">Quiet</prosody>.</p></voice>
+                </speak>""").toString();
+        Path out = folder.resolve("marked");
+        Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
+        assertThat(run.status()).as(run.err()).isZero();
+        assertThat(run.out()).contains("<prosody contour>: left out; the words stay.").doesNotContain("emphasis").contains("\"voice\" : \"hamish\"").contains("Fog till noon. Quiet.");
+        // the rest of 0.9 s, by FFmpeg, 45 dB under the loudest sample
+        String peak = tool("ffmpeg", "-hide_banner", "-i", out.resolve("010.wav").toString(), "-af", "volumedetect", "-f", "null", "-");
+        double floor = last(peak, "max_volume: (-?[\\d.]+) dB") - 45;
+        String silences = tool("ffmpeg", "-hide_banner", "-i", out.resolve("010.wav").toString(), "-af", "silencedetect=n=" + floor + "dB:d=0.6", "-f", "null", "-");
+        assertThat(last(silences, "silence_duration: ([\\d.]+)")).isCloseTo(0.9, within(0.03));
+        // the same words without marks are shorter by that and more; said in other words they are longer
+        String plain = script("plain.txt", "The lamp is lit at dusk, and nobody sleeps.\n\nFog till noon. Quiet.").toString();
+        Run without = run("narrate", plain, "--out", folder.resolve("plain").toString(), "--name", "{number}", "--json", "--style", "urgent");
+        assertThat(without.status()).isZero();
+        assertThat(Files.size(out.resolve("010.wav"))).isGreaterThan(Files.size(folder.resolve("plain").resolve("010.wav")) + 48_000);
+        assertThat(run("narrate", plain, "--out", folder.resolve("x").toString(), "--style", "gruff").err()).contains("There is no style “gruff”. Choose one of calm");
+    }
+
+    @Test
     void aSecondRunWritesTheSameSamples() throws Exception {
         String file = script("same.txt", "The same words, the same sound.").toString();
         byte[][] audio = new byte[2][];

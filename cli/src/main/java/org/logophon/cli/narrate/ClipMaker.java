@@ -78,7 +78,7 @@ final class ClipMaker {
             List<Future<Made>> work = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
-                work.add(threadsOfWork.submit(() -> one(cues.get(at), folder.resolve(fileNames.get(at)), file.numbers().get(at))));
+                work.add(threadsOfWork.submit(() -> one(file, at, folder.resolve(fileNames.get(at)))));
             }
             writeSheet(collect(file, cues, fileNames, work), folder);
         } finally {
@@ -86,14 +86,16 @@ final class ClipMaker {
         }
     }
 
-    private Made one(ScriptCue cue, Path target, String number) throws IOException {
+    private Made one(ScriptFile file, int at, Path target) throws IOException {
+        ScriptCue cue = file.script().cues().get(at);
+        String number = file.numbers().get(at);
         String problem = ScriptCue.problem(cue.text());
         if (problem != null) {
             throw new SpeechFailed(problem);
         }
         Effective direction = plan.effective();
-        Voice voice = plan.voiceOf(cue.role());
-        Recipe recipe = Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, narrator.engineVersion(voice), direction);
+        Recipe recipe = plan.recipe(file, at, narrator::engineVersion);
+        Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
         Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
         BroadcastExtension bext = new BroadcastExtension(cue.text(), number, LocalDateTime.now(), 0,
@@ -117,7 +119,7 @@ final class ClipMaker {
             String number = file.numbers().get(i);
             try {
                 Made made = work.get(i).get();
-                Voice voice = plan.voiceOf(cue.role());
+                Voice voice = plan.voiceOf(file, i);
                 CueSheet.Row row = new CueSheet.Row(number, fileNames.get(i), cue.scene(), cue.role(), voice.name(), cue.text(),
                         at / (double) rate, made.samples() / (double) rate, made.clip().loudness().lufs(), made.clip().truePeakDbtp());
                 rows.add(row);
@@ -156,7 +158,7 @@ final class ClipMaker {
 
     private Map<String, String> values(ScriptFile file, ScriptCue cue, int position) {
         return Map.of("number", file.numbers().get(position), "slug", Slug.of(cue.text()), "role", cue.role(),
-                "voice", plan.voiceOf(cue.role()).name(), "take", "T1", "scene", cue.scene(), "project", file.name());
+                "voice", plan.voiceOf(file, position).name(), "take", "T1", "scene", cue.scene(), "project", file.name());
     }
 
     private static void writeSheet(List<CueSheet.Row> rows, Path folder) throws IOException {

@@ -17,8 +17,6 @@ import org.logophon.delivery.FileNames;
 import org.logophon.delivery.Slug;
 import org.logophon.direction.Direction;
 import org.logophon.finish.FinishSettings;
-import org.logophon.render.Recipe;
-import org.logophon.script.ScriptCue;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.hired.HiredRequest;
 import org.logophon.style.Style;
@@ -108,13 +106,13 @@ public final class NarrateCommand implements Callable<Integer> {
         BigDecimal price = BigDecimal.ZERO;
         String currency = "";
         for (ScriptFile file : files) {
-            for (ScriptCue cue : file.script().cues()) {
-                Voice voice = plan.voiceOf(cue.role());
+            for (int i = 0; i < file.script().cues().size(); i++) {
+                Voice voice = plan.voiceOf(file, i);
                 if (voice.terms().free()) {
                     continue;
                 }
                 currency = voice.terms().currency();
-                for (HiredRequest request : HiredRequest.of(Recipe.of(cue.text(), plan.readings().said(cue.text(), voice.language()), voice, "", plan.effective()))) {
+                for (HiredRequest request : HiredRequest.of(plan.recipe(file, i, any -> ""))) {
                     // the same words are asked for, and paid, once
                     if (requests.put(request.key(), request.characters()) == null) {
                         price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(request.characters())));
