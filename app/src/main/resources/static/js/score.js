@@ -162,7 +162,9 @@ function system(data, { from, to, y: top }, scale) {
   const marks = make('g', { class: 'ruler' });
   for (let t = Math.ceil(from); t <= to; t++) {
     const x = LEFT + (t - from) * PX_PER_SECOND;
-    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: BODY - LEADS }), make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
+    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: BODY - LEADS }));
+    // no room for its figures at the edge
+    if ((to - t) * PX_PER_SECOND >= 12) marks.append(make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
   }
   group.append(marks, wave(data, from, to, end));
   if (scale) group.append(pitchLines(data, from, to, scale, end));

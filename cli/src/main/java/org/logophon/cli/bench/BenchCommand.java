@@ -33,6 +33,7 @@ public final class BenchCommand implements Callable<Integer> {
         List<Row> rows = new ArrayList<>();
         try {
             rows.addAll(new RenderBench(folder).run());
+            rows.add(new MarksBench().run());
             rows.add(new MeterBench(folder).run());
             rows.add(new ScriptBench().run());
             if (server != null) {

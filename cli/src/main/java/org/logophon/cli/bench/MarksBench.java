@@ -1,0 +1,64 @@
+package org.logophon.cli.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.DoubleAdder;
+import org.logophon.direction.Effective;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Habits;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Score;
+import org.logophon.render.Narrator;
+import org.logophon.render.Recipe;
+import org.logophon.script.Word;
+import org.logophon.script.Words;
+import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
+import org.logophon.voice.Voice;
+
+/** Twenty cues, each with marks of every kind: how many seconds of speech in one second. */
+final class MarksBench {
+
+    private static final int CUES = 20;
+    private static final int ROUNDS = 3;
+    private static final double TIMES_REAL = 60;
+    private static final String TEXT = "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism is cleaned, wrapped in paper, numbered, and laid in a crate.";
+
+    Row run() throws Exception {
+        double best = Double.MAX_VALUE;
+        try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
+            Narrator narrator = new Narrator(new Engines(pool));
+            Tool.seconds(work(narrator, ROUNDS, new DoubleAdder()));
+            for (int round = 0; round < ROUNDS; round++) {
+                DoubleAdder spoken = new DoubleAdder();
+                double seconds = Tool.seconds(work(narrator, round, spoken));
+                best = Math.min(best, seconds * TIMES_REAL / spoken.sum());
+            }
+        }
+        // brought to a minute of speech, so that both columns are seconds
+        return new Row("a minute of speech with marks", "1/60 of its time", best, 1, "s", 1);
+    }
+
+    private static List<Callable<Void>> work(Narrator narrator, int round, DoubleAdder spoken) {
+        Voice voice = NativeVoices.catalogue().find(NativeVoices.DEFAULT_ID).orElseThrow();
+        List<Word> words = Words.of(TEXT);
+        List<Callable<Void>> work = new ArrayList<>();
+        for (int i = 0; i < CUES; i++) {
+            double pitch = -2 - (i + round * CUES) / 100.0;
+            work.add(() -> {
+                List<Mark> marks = List.of(mark(words, 3, 7, new Ask.Pitch(pitch)), mark(words, 3, 5, new Ask.Pace(85)), mark(words, 1, 1, new Ask.Stress(Ask.Level.STRONG)),
+                        mark(words, 8, 8, new Ask.Pause(600)), mark(words, 8, 8, new Ask.Breath(Ask.Depth.NORMAL)), mark(words, 12, 14, new Ask.Loudness(-4)));
+                Recipe recipe = Recipe.of(TEXT, voice, narrator.engineVersion(voice), Effective.NEUTRAL).with(new Score(marks, Habits.NONE, 0, 0));
+                spoken.add(narrator.render(recipe).sound().seconds());
+                return null;
+            });
+        }
+        return work;
+    }
+
+    private static Mark mark(List<Word> words, int from, int to, Ask ask) {
+        return Mark.own(words.get(from).start(), words.get(to).end(), ask);
+    }
+}
