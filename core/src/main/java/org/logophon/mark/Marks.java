@@ -10,7 +10,7 @@ import org.logophon.script.Words;
 /** The marks of one cue. A place has one mark of each kind: a new one takes the place of those that it covers. */
 public record Marks(List<Mark> all) {
 
-    private static final Comparator<Mark> ORDER = Comparator.comparingInt(Mark::start).thenComparing(Mark::end, Comparator.reverseOrder()).thenComparing(mark -> mark.ask().word());
+    private static final Comparator<Mark> ORDER = Comparator.comparingInt(Mark::start).thenComparing(Mark::end, Comparator.reverseOrder()).thenComparing(mark -> mark.ask().word()).thenComparing(mark -> mark.ask().value());
     public static final Marks NONE = new Marks(List.of());
     /** A cue with more is not made by hand. */
     public static final int MOST = 2_000;

@@ -22,8 +22,8 @@ public final class SsmlWriter {
     /** Of the attributes that SSML has no element for. */
     public static final String OURS = "urn:logophon:score";
 
-    /** A piece that was closed and opened again where nothing stands. */
-    private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis)[^>]*></\\1>");
+    /** A piece that was closed and opened again where no word stands. */
+    private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis)[^>]*>(\\s*)</\\1>");
 
     private SsmlWriter() {
     }
@@ -103,7 +103,11 @@ public final class SsmlWriter {
                 out.append(escaped(text.charAt(at)));
             }
         }
-        return EMPTY.matcher(out).replaceAll("");
+        String written = out.toString();
+        for (String less = EMPTY.matcher(written).replaceAll("$2"); !less.equals(written); less = EMPTY.matcher(written).replaceAll("$2")) {
+            written = less;
+        }
+        return written;
     }
 
     private static void close(int at, Deque<Around> open, StringBuilder out) {

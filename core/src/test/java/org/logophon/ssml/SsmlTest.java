@@ -53,7 +53,7 @@ class SsmlTest {
         assertThat(SsmlReader.read(ssml).cues()).singleElement().satisfies(read -> assertThat(read.marks()).isEqualTo(new Marks(marks)));
     }
 
-    @Property(tries = 300)
+    @Property(tries = 1500)
     void outAndInGivesTheSameMarks(@ForAll Random random, @ForAll @IntRange(min = 0, max = 9) int count) throws Exception {
         List<Word> words = Words.of(LINE);
         Marks marks = Marks.NONE;
