@@ -71,7 +71,8 @@ class HiredPageTest extends BrowserTest {
         page.locator("#casting-do").press("Enter");
         assertThat(page.locator(".role-0 .pill")).hasText("cast");
         page.getByText("Direct").first().click();
-        page.locator("#score, .cuetext").first().waitFor();
+        // the page's scripts are there once the cues are listed
+        assertThat(page.locator("#cuelist a")).hasCount(2);
         page.keyboard().press("r");
         assertThat(page.locator("#render-paid")).isFocused();
         assertThat(page.locator("#render-paid")).hasText("Render for 0.01 EUR");
