@@ -14,23 +14,23 @@ public record PitchTrack(float[] hertz) {
 
     /** Median over the voiced values, in Hz; 0 when nothing is voiced. */
     public double medianHz() {
-        float[] voiced = new float[hertz.length];
-        int count = 0;
-        for (float value : hertz) {
-            if (value > 0) {
-                voiced[count++] = value;
-            }
-        }
+        float[] sorted = voiced();
+        int count = sorted.length;
         if (count == 0) {
             return 0;
         }
-        float[] sorted = Arrays.copyOf(voiced, count);
-        Arrays.sort(sorted);
         return count % 2 == 1 ? sorted[count / 2] : (sorted[count / 2 - 1] + sorted[count / 2]) / 2.0;
     }
 
     /** How far the pitch strays: from the 10th to the 90th percentile of the voiced values, in semitones; 0 when nothing is voiced. */
     public double spreadSemitones() {
+        float[] sorted = voiced();
+        int count = sorted.length;
+        return count == 0 ? 0 : semitones(sorted[count / 10], sorted[count - 1 - count / 10]);
+    }
+
+    /** The voiced values, rising. */
+    private float[] voiced() {
         float[] voiced = new float[hertz.length];
         int count = 0;
         for (float value : hertz) {
@@ -38,11 +38,9 @@ public record PitchTrack(float[] hertz) {
                 voiced[count++] = value;
             }
         }
-        if (count == 0) {
-            return 0;
-        }
-        Arrays.sort(voiced, 0, count);
-        return semitones(voiced[count / 10], voiced[count - 1 - count / 10]);
+        float[] sorted = Arrays.copyOf(voiced, count);
+        Arrays.sort(sorted);
+        return sorted;
     }
 
     /** Share of the hops that are voiced, 0–1. */
