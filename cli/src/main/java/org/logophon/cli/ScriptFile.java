@@ -60,7 +60,14 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
 
     /** @param directed gets the cues with their marks and readings. @param skipped what is left out where only the words can be read. @return remarks */
     private static List<String> direction(byte[] bytes, Script script, List<SsmlCue> directed, List<String> skipped) {
-        SsmlReader.Document read = SsmlReader.read(new String(bytes, StandardCharsets.UTF_8));
+        SsmlReader.Document read;
+        try {
+            read = SsmlReader.read(new String(bytes, StandardCharsets.UTF_8));
+        } catch (IllegalArgumentException unreadable) {
+            List<String> remarks = new ArrayList<>(skipped);
+            remarks.add("Only the words were read, without their direction: " + unreadable.getMessage() + " Save it in UTF-8.");
+            return remarks;
+        }
         boolean same = read.cues().size() == script.cues().size() && IntStream.range(0, read.cues().size()).allMatch(i -> read.cues().get(i).text().equals(script.cues().get(i).text()));
         if (!same) {
             return skipped;

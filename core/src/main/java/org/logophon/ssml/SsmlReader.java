@@ -3,7 +3,9 @@ package org.logophon.ssml;
 import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -290,16 +292,15 @@ public final class SsmlReader {
 
     /** Pieces of a run that was written in pieces are one run again. */
     private static Marks joined(List<Mark> made, String cue) {
-        List<Mark> all = new ArrayList<>(new Marks(made).all());
-        for (int i = 0; i < all.size(); i++) {
-            for (int k = 0; k < all.size(); k++) {
-                Mark a = all.get(i);
-                Mark b = all.get(k);
-                if (i != k && !a.ask().onGap() && a.ask().equals(b.ask()) && a.end() <= b.start() && Words.of(cue.substring(a.end(), b.start())).isEmpty()) {
-                    all.set(i, a.at(a.start(), b.end()));
-                    all.remove(k);
-                    return joined(all, cue);
-                }
+        List<Mark> all = new ArrayList<>();
+        Map<Ask, Integer> last = new HashMap<>();
+        for (Mark mark : made.stream().sorted(Comparator.comparingInt(Mark::start)).toList()) {
+            Integer before = mark.ask().onGap() ? null : last.get(mark.ask());
+            if (before != null && all.get(before).end() <= mark.start() && cue.substring(all.get(before).end(), mark.start()).codePoints().noneMatch(Character::isLetterOrDigit)) {
+                all.set(before, all.get(before).at(all.get(before).start(), mark.end()));
+            } else {
+                last.put(mark.ask(), all.size());
+                all.add(mark);
             }
         }
         return new Marks(all);

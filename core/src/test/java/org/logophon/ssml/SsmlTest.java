@@ -117,6 +117,14 @@ class SsmlTest {
     }
 
     @Test
+    void aLongDocumentOfPiecesIsReadAtOnce() {
+        String words = "<emphasis>lamp</emphasis> ".repeat(1_900);
+        assertThat(SsmlReader.read("<speak><p>" + words + "</p></speak>").cues().get(0).marks().all()).as("side by side and alike: one run").hasSize(1);
+        String apart = "<emphasis>lamp</emphasis> out ".repeat(2_001);
+        assertThatThrownBy(() -> SsmlReader.read("<speak><p>" + apart + "</p></speak>")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("at most 2,000 marks");
+    }
+
+    @Test
     void whatCannotBeReadIsASentence() {
         assertThatThrownBy(() -> SsmlReader.read("<speak><p>no end")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no well-formed SSML: look at line 1");
         assertThatThrownBy(() -> SsmlReader.read("<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak><p>&a;</p></speak>")).isInstanceOf(IllegalArgumentException.class);
