@@ -70,7 +70,8 @@ public class HiredVoiceList implements DisposableBean {
                 take(Optional.of(body));
                 jdbc.sql("insert into hired_list (body, read_at) values (:body, :now) on conflict (only_one) do update set body = :body, read_at = :now")
                         .param("body", body).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
-            } catch (SpeechFailed | DataAccessException e) {
+            } catch (SpeechFailed | DataAccessException | IllegalArgumentException e) {
+                // unreachable, or a list whose prices or abilities are none: what was known stays
                 LOG.warn("The hired voices can't be listed: {}", e.getMessage());
                 wait = AGAIN_AFTER_FAILURE;
             }
