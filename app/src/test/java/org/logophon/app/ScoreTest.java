@@ -183,4 +183,16 @@ class ScoreTest extends ApplicationTest {
         assertThat(read.cues().get(1).readings()).singleElement().satisfies(placed -> assertThat(placed.reading().said()).isEqualTo("ultra violet"));
         assertThat(org.logophon.ssml.SsmlReader.read(server.get(project + "/score.ssml?scene=Land").body()).cues()).hasSize(1);
     }
+
+    @Test
+    void twoTabsLoseNothingOfOneAnother() {
+        String project = server.project("Two tabs at once", LINE);
+        String cue = cue(project, 0);
+        server.token();
+        java.util.List<String> words = java.util.List.of("crew", "have", "one", "tide", "lift", "out", "sling", "rated");
+        words.parallelStream().forEach(word -> assertThat(set(cue, LINE, word, "stress", "strong").has("marks")).isTrue());
+        assertThat(server.json(cue + "/marks").get("marks")).hasSize(words.size());
+        words.forEach(word -> server.post(project + "/marks/undo", Map.of()));
+        assertThat(server.json(cue + "/marks").get("marks")).isEmpty();
+    }
 }

@@ -119,6 +119,11 @@ public record Marks(List<Mark> all) {
         return last < 0 ? null : mark.at(first, last);
     }
 
+    /** Those that lie inside the text: what was saved with it stands on its words. */
+    public Marks within(String text) {
+        return all.stream().allMatch(mark -> mark.end() <= text.length()) ? this : new Marks(all.stream().filter(mark -> mark.end() <= text.length()).toList());
+    }
+
     /** Those that stand on words of the text: the others were made for another one. */
     public Marks on(String text) {
         List<Word> words = Words.of(text);

@@ -42,13 +42,16 @@ class Scoring {
      */
     @Transactional
     public int change(UUID project, List<CueView> cues, String what, BiFunction<String, Marks, Marks> change) {
+        edits.lock(project);
+        Map<UUID, Marks> stored = marks.of(project);
         Map<UUID, Snapshot> before = new LinkedHashMap<>();
         Map<UUID, Snapshot> after = new LinkedHashMap<>();
         for (CueView cue : cues) {
             String text = cue.cue().text();
-            Marks now = change.apply(text, cue.marks()).on(text);
-            if (!now.equals(cue.marks())) {
-                before.put(cue.id(), new Snapshot(text, cue.marks()));
+            Marks own = stored.getOrDefault(cue.id(), Marks.NONE).within(text);
+            Marks now = change.apply(text, own).on(text);
+            if (!now.equals(own)) {
+                before.put(cue.id(), new Snapshot(text, own));
                 after.put(cue.id(), new Snapshot(text, now));
                 marks.save(cue.id(), now);
             }
@@ -78,6 +81,7 @@ class Scoring {
     /** @return what was undone, in words @throws Refused when nothing is left to undo */
     @Transactional
     public String undo(UUID project) {
+        edits.lock(project);
         Edit edit = edits.toUndo(project).orElseThrow(() -> new Refused("There is nothing to undo in the scores."));
         put(project, edit.before());
         edits.setUndone(project, edit.ordinal(), true);
@@ -86,6 +90,7 @@ class Scoring {
 
     @Transactional
     public String redo(UUID project) {
+        edits.lock(project);
         Edit edit = edits.toRedo(project).orElseThrow(() -> new Refused("There is nothing to do again in the scores."));
         put(project, edit.after());
         edits.setUndone(project, edit.ordinal(), false);

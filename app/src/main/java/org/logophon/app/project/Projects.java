@@ -78,7 +78,7 @@ public class Projects {
         Map<UUID, Long> seeds = cast.stream().anyMatch(role -> role.livelyPercent() > 0) ? marks.seeds(project.id()) : Map.of();
         List<CueView> seen = found.stream().map(cue -> {
             Role role = byName.get(key(cue.role()));
-            Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).on(cue.text()) : Marks.NONE;
+            Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).within(cue.text()) : Marks.NONE;
             Score score = own == Marks.NONE && role != null && role.habits().equals(Habits.NONE) && role.livelyPercent() == 0 ? Score.NONE
                     : new Score(own.heard(), role == null ? Habits.NONE : role.habits(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
             return view(project, cue, role, underWay.get(cue.id()), said, own, score);
