@@ -1,7 +1,6 @@
 package org.logophon.cli;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -13,13 +12,13 @@ import java.util.stream.IntStream;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
 import org.logophon.documents.Opened;
+import org.logophon.mark.Marks;
 import org.logophon.script.CueNumbers;
 import org.logophon.script.FrozenNumbers;
 import org.logophon.script.HandCuts;
 import org.logophon.script.Script;
 import org.logophon.script.Splitting;
 import org.logophon.ssml.SsmlCue;
-import org.logophon.ssml.SsmlReader;
 
 /**
  * A script read from a file.
@@ -28,8 +27,9 @@ import org.logophon.ssml.SsmlReader;
  * @param numbers of its cues
  * @param remarks what was left out or assumed, as sentences
  * @param directed the cues with the direction that SSML gives them; empty for a script of another kind
+ * @param language BCP 47 tag that the script itself names; empty for none
  */
-public record ScriptFile(String name, Script script, List<String> numbers, List<String> remarks, List<SsmlCue> directed) {
+public record ScriptFile(String name, Script script, List<String> numbers, List<String> remarks, List<SsmlCue> directed, String language) {
 
     /** @throws InputUnusable with a sentence when the file is missing, no script, or holds no cue */
     public static ScriptFile read(Path path, Splitting asked, CueNumbers numbering, String language) throws IOException {
@@ -51,29 +51,22 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
         if (script.cues().isEmpty()) {
             throw new InputUnusable(path + " has nothing to speak. Write at least one line that is no heading and no note.");
         }
-        List<SsmlCue> directed = new ArrayList<>();
-        List<String> remarks = new ArrayList<>(opened.format().equals("SSML") ? direction(bytes, script, directed, opened.skipped()) : opened.skipped());
+        List<String> remarks = new ArrayList<>(opened.skipped());
         List<String> numbers = numbers(opened, script, numbering);
         script.forced().forEach(cue -> remarks.add("Cue " + numbers.get(cue) + " ends inside a sentence: the whole sentence is over the size of a cue."));
-        return new ScriptFile(opened.name(), script, numbers, remarks, directed);
+        return new ScriptFile(opened.name(), script, numbers, remarks, directed(opened, script), opened.language());
     }
 
-    /** @param directed gets the cues with their marks and readings. @param skipped what is left out where only the words can be read. @return remarks */
-    private static List<String> direction(byte[] bytes, Script script, List<SsmlCue> directed, List<String> skipped) {
-        SsmlReader.Document read;
-        try {
-            read = SsmlReader.read(new String(bytes, StandardCharsets.UTF_8));
-        } catch (IllegalArgumentException unreadable) {
-            List<String> remarks = new ArrayList<>(skipped);
-            remarks.add("Only the words were read, without their direction: " + unreadable.getMessage() + " Save it in UTF-8.");
-            return remarks;
+    /** Where a script can't hold a cue's words as they are, they go without their direction. */
+    private static List<SsmlCue> directed(Opened opened, Script script) {
+        if (opened.directed().size() != script.cues().size()) {
+            return List.of();
         }
-        boolean same = read.cues().size() == script.cues().size() && IntStream.range(0, read.cues().size()).allMatch(i -> read.cues().get(i).text().equals(script.cues().get(i).text()));
-        if (!same) {
-            return skipped;
-        }
-        directed.addAll(read.cues());
-        return read.remarks();
+        return IntStream.range(0, script.cues().size()).mapToObj(i -> {
+            SsmlCue cue = opened.directed().get(i);
+            String text = script.cues().get(i).text();
+            return cue.text().equals(text) ? cue : new SsmlCue(text, cue.voice(), cue.direction(), Marks.NONE, List.of(), Map.of());
+        }).toList();
     }
 
     private static List<String> numbers(Opened opened, Script script, CueNumbers numbering) {

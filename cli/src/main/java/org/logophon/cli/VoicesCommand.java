@@ -13,6 +13,7 @@ import org.logophon.render.SpeechFailed;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.Ability;
 import org.logophon.voice.Voice;
 import picocli.CommandLine.Command;
@@ -42,7 +43,7 @@ final class VoicesCommand implements Callable<Integer> {
         }
         if (json) {
             try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
-                Narrator narrator = new Narrator(new Engines(pool));
+                Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
                 out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter()
                         .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, voice.terms().free() ? measured(narrator, voice) : null)).toList()));
             }

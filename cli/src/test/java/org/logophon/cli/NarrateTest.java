@@ -100,6 +100,31 @@ class NarrateTest {
         assertThat(Double.parseDouble(second[6])).isCloseTo(Double.parseDouble(first[7]) + 1.5, within(0.002));
     }
 
+    /** SSML 1.1, 3.2.1 (voice) and 3.1.12 (lang): another voice and another language inside a paragraph, measured by Praat. */
+    @Test
+    void voicesAndLanguagesInsideAParagraph() throws Exception {
+        String file = script("voices.ssml", """
+                <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
+                <voice name="aldric"><p>He wrote <voice name="isla">the lamp will not be lit again tonight and nobody will sleep</voice>.</p></voice>
+                <p>She said <voice name="nobody">good night</voice> and <lang xml:lang="cy">nos da i bawb</lang> and <lang xml:lang="tlh">qapla</lang>.</p>
+                </speak>""").toString();
+        Path out = folder.resolve("voices");
+        Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
+        assertThat(run.status()).as(run.err()).isZero();
+        assertThat(run.out()).contains("nobody, who says words of this cue, has no voice yet.").contains("No voice speaks the language “tlh”").doesNotContain("“cy”");
+        Path praat = Files.writeString(folder.resolve("pitch.praat"), """
+                form Measure
+                  sentence file
+                endform
+                sound = Read from file: file$
+                pitch = To Pitch (ac): 0.01, 60, 15, "no", 0.03, 0.45, 0.01, 0.35, 0.14, 500
+                high = Get quantile: 0, 0, 0.5, "Hertz"
+                writeInfoLine: fixed$ (high, 1)
+                """);
+        double woman = Double.parseDouble(tool("praat", "--run", praat.toString(), out.resolve("010.wav").toString()).strip());
+        assertThat(woman).as("most of it is Isla's, an octave over Aldric").isGreaterThan(150);
+    }
+
     @Test
     void ssmlDirectsItsWordsAndWhatCannotBeDoneIsAWarning() throws Exception {
         String file = script("marked.ssml", """
@@ -110,7 +135,7 @@ class NarrateTest {
         Path out = folder.resolve("marked");
         Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
         assertThat(run.status()).as(run.err()).isZero();
-        assertThat(run.out()).contains("<prosody contour>: left out; the words stay.").doesNotContain("emphasis").contains("\"voice\" : \"hamish\"").contains("Fog till noon. Quiet.");
+        assertThat(run.out()).contains("a contour of “(0%,+20Hz)”: left out; the words stay.").doesNotContain("emphasis").contains("\"voice\" : \"hamish\"").contains("Fog till noon. Quiet.");
         // the rest of 0.9 s, by FFmpeg, 45 dB under the loudest sample
         String peak = tool("ffmpeg", "-hide_banner", "-i", out.resolve("010.wav").toString(), "-af", "volumedetect", "-f", "null", "-");
         double floor = last(peak, "max_volume: (-?[\\d.]+) dB") - 45;

@@ -1,5 +1,9 @@
 package org.logophon.mark;
 
+import java.util.IllformedLocaleException;
+import java.util.Locale;
+import org.logophon.reading.As;
+import org.logophon.reading.Reading;
 import org.logophon.style.Style;
 
 /** What a mark asks for. Values are checked; a value out of range is an {@link IllegalArgumentException} with a sentence. */
@@ -174,12 +178,78 @@ public sealed interface Ask {
         }
     }
 
+    /** How the words are said: in other words, as a kind, or in IPA (SSML 1.1, sub, say-as, phoneme). @param said empty where the kind says all */
+    record Read(As as, String said) implements Ask {
+
+        public Read {
+            said = new Reading("x", said, as, null, true).said();
+        }
+
+        @Override
+        public String word() {
+            return "reading";
+        }
+
+        @Override
+        public String value() {
+            return said.isEmpty() ? as.word() : as.word() + " " + said;
+        }
+    }
+
+    /** The words are in another language (SSML 1.1, lang). @param tag BCP 47 */
+    record Language(String tag) implements Ask {
+
+        public Language {
+            try {
+                tag = new Locale.Builder().setLanguageTag(tag).build().toLanguageTag();
+            } catch (IllformedLocaleException unknown) {
+                tag = "und";
+            }
+            if (tag.equals("und")) {
+                throw new IllegalArgumentException("A language is named by its tag, such as cy for Welsh or de-AT for Austrian German.");
+            }
+        }
+
+        @Override
+        public String word() {
+            return "language";
+        }
+
+        @Override
+        public String value() {
+            return tag;
+        }
+    }
+
+    /** Another role says the words. */
+    record Role(String name) implements Ask {
+
+        private static final int LONGEST = 60;
+
+        public Role {
+            name = name.strip();
+            if (name.isEmpty() || name.length() > LONGEST || name.chars().anyMatch(Character::isISOControl)) {
+                throw new IllegalArgumentException("A role has a name of 1 to " + LONGEST + " characters.");
+            }
+        }
+
+        @Override
+        public String word() {
+            return "role";
+        }
+
+        @Override
+        public String value() {
+            return name;
+        }
+    }
+
     /** How deep a breath is. */
     enum Depth {
         LIGHT, NORMAL, DEEP;
 
         public String word() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 
@@ -188,7 +258,7 @@ public sealed interface Ask {
         REDUCED, NONE, MODERATE, STRONG;
 
         public String word() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 
@@ -197,14 +267,17 @@ public sealed interface Ask {
         try {
             return switch (word) {
                 case "pause" -> new Pause((int) Math.round(number(value) / Pause.STEP_MILLIS) * Pause.STEP_MILLIS);
-                case "breath" -> new Breath(Depth.valueOf(value.toUpperCase(java.util.Locale.ROOT)));
-                case "stress" -> new Stress(Level.valueOf(value.toUpperCase(java.util.Locale.ROOT)));
+                case "breath" -> new Breath(Depth.valueOf(value.toUpperCase(Locale.ROOT)));
+                case "stress" -> new Stress(Level.valueOf(value.toUpperCase(Locale.ROOT)));
                 case "pace" -> new Pace((int) Math.round(number(value)));
                 case "pitch" -> new Pitch(Math.round(number(value) * 100) / 100.0);
                 case "range" -> new Range((int) Math.round(number(value)));
                 case "loudness" -> new Loudness(Math.round(number(value) * 100) / 100.0);
                 case "whisper" -> new Whisper();
                 case "style" -> styled(value);
+                case "reading" -> read(value);
+                case "language" -> new Language(value);
+                case "role" -> new Role(value);
                 default -> throw new IllegalArgumentException("There is no mark “" + word + "”.");
             };
         } catch (NumberFormatException notANumber) {
@@ -221,6 +294,11 @@ public sealed interface Ask {
         String[] parts = value.strip().split(" ");
         Style style = Style.named(parts[0]).orElseThrow(() -> new IllegalArgumentException("There is no style “" + parts[0] + "”. Choose one of " + Style.words() + "."));
         return new Styled(style, parts.length > 1 ? (int) Math.round(number(parts[1])) : 100);
+    }
+
+    private static Read read(String value) {
+        String[] parts = value.strip().split(" ", 2);
+        return new Read(As.of(parts[0]), parts.length > 1 ? parts[1] : "");
     }
 
     private static double number(String value) {

@@ -27,9 +27,14 @@ public record Marks(List<Mark> all) {
         return all.stream().filter(Mark::heard).toList();
     }
 
+    /** Those that are heard and aren't readings: what a {@link Score} holds; readings are told to the engine. */
+    public List<Mark> scored() {
+        return all.stream().filter(mark -> mark.heard() && !(mark.ask() instanceof Ask.Read)).toList();
+    }
+
     /**
      * With one more. What is of its kind at the same words goes; a run of its kind that it cuts through keeps the words
-     * outside; a run that holds it whole stays, and the two add up.
+     * outside; a run that holds it whole stays, and the two add up. Of readings a word has one.
      */
     public Marks with(Mark mark, String text) {
         List<Mark> kept = new ArrayList<>();
@@ -38,9 +43,10 @@ public record Marks(List<Mark> all) {
             boolean covers = mark.start() <= other.start() && mark.end() >= other.end();
             boolean apart = mark.end() <= other.start() || mark.start() >= other.end();
             boolean holds = other.start() <= mark.start() && other.end() >= mark.end();
-            if (!same || apart || holds && !covers) {
+            boolean reading = mark.ask() instanceof Ask.Read;
+            if (!same || apart || holds && !covers && !reading) {
                 kept.add(other);
-            } else if (!covers) {
+            } else if (!covers && !reading) {
                 Mark rest = other.start() < mark.start() ? trimmed(other, other.start(), mark.start(), text) : trimmed(other, mark.end(), other.end(), text);
                 if (rest != null) {
                     kept.add(rest);
@@ -88,7 +94,7 @@ public record Marks(List<Mark> all) {
         List<Mark> kept = new ArrayList<>();
         List<Mark> lost = new ArrayList<>();
         for (Mark mark : all) {
-            Mark moved = moved(mark, edit, old, now);
+            Mark moved = mark.ask() instanceof Ask.Read ? movedReading(mark, edit, before, after) : moved(mark, edit, old, now);
             if (moved == null) {
                 lost.add(mark);
             } else {
@@ -119,6 +125,12 @@ public record Marks(List<Mark> all) {
         return last < 0 ? null : mark.at(first, last);
     }
 
+    /** A reading belongs to what is written: with other words it is gone. */
+    private static Mark movedReading(Mark mark, TextDiff edit, String before, String after) {
+        int start = edit.movedWord(mark.start());
+        return start >= 0 && after.startsWith(before.substring(mark.start(), mark.end()), start) ? mark.at(start, start + mark.end() - mark.start()) : null;
+    }
+
     /** Those that lie inside the text: what was saved with it stands on its words. */
     public Marks within(String text) {
         return all.stream().allMatch(mark -> mark.end() <= text.length()) ? this : new Marks(all.stream().filter(mark -> mark.end() <= text.length()).toList());
@@ -127,6 +139,7 @@ public record Marks(List<Mark> all) {
     /** Those that stand on words of the text: the others were made for another one. */
     public Marks on(String text) {
         List<Word> words = Words.of(text);
-        return new Marks(all.stream().filter(mark -> words.stream().anyMatch(word -> word.start() == mark.start()) && words.stream().anyMatch(word -> word.end() == mark.end())).toList());
+        // a reading may say a sign that belongs to no word
+        return new Marks(all.stream().filter(mark -> mark.ask() instanceof Ask.Read && mark.end() <= text.length() || words.stream().anyMatch(word -> word.start() == mark.start()) && words.stream().anyMatch(word -> word.end() == mark.end())).toList());
     }
 }

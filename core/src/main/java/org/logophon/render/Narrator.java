@@ -1,10 +1,10 @@
 package org.logophon.render;
 
-import org.logophon.effect.Effects;
 import org.logophon.pitch.PitchMeter;
 import org.logophon.pitch.PitchTrack;
 import org.logophon.prosody.Reshaping;
 import org.logophon.prosody.Shape;
+import org.logophon.sound.Resampler;
 import org.logophon.sound.Sound;
 import org.logophon.sound.SpeechSpan;
 import org.logophon.voice.Ability;
@@ -26,9 +26,12 @@ public final class Narrator {
     private static final int MOST_STUCK = 2;
 
     private final SpeechEngine engine;
+    private final Resampler resampler;
 
-    public Narrator(SpeechEngine engine) {
+    /** @param resampler brings voices of several rates together */
+    public Narrator(SpeechEngine engine, Resampler resampler) {
         this.engine = engine;
+        this.resampler = resampler;
     }
 
     public String engineVersion(Voice voice) {
@@ -37,6 +40,13 @@ public final class Narrator {
 
     /** @throws SpeechFailed when the engine can't speak the text */
     public Speech render(Recipe recipe) {
+        Speech spoken = recipe.parted().isEmpty() ? spoken(recipe) : Ensemble.joined(recipe, recipe.parted().stream().map(piece -> spoken(piece.recipe())).toList(), resampler);
+        Speech scored = Scored.of(spoken, recipe.text(), recipe.voice().language(), recipe.score());
+        return new Speech(Ensemble.effects(recipe, scored), scored.words(), scored.reached());
+    }
+
+    /** What one voice says, without marks and effect. */
+    private Speech spoken(Recipe recipe) {
         SpokenText text = recipe.spokenText();
         Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0, recipe.style()));
         SpeechSpan span = SpeechSpan.of(own.sound());
@@ -48,7 +58,7 @@ public final class Narrator {
         if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
             speech = approach(recipe, text, measure, speech);
         }
-        return treated(recipe, measure, speech);
+        return shaped(recipe, measure, speech);
     }
 
     /** The same words at the voice's own pace and pitch. @param hertz 0 when there is no pitch, or none was needed */
@@ -88,8 +98,8 @@ public final class Narrator {
         return best;
     }
 
-    /** Closes in the signal what the engine left open, then range and timbre, the marks, and the effect. */
-    private static Speech treated(Recipe recipe, Own own, Speech speech) {
+    /** Closes in the signal what the engine left open, with range and timbre. */
+    private static Speech shaped(Recipe recipe, Own own, Speech speech) {
         Treatment treatment = recipe.treatment();
         double paceLeft = recipe.paceFactor() / (speech.reached().pacePercent() / 100);
         double pitchLeft = speech.reached().semitones() == null ? 0 : recipe.semitones() - speech.reached().semitones();
@@ -109,9 +119,7 @@ public final class Narrator {
                 shaped = miss(recipe, again.reached()) < miss(recipe, shaped.reached()) ? again : shaped;
             }
         }
-        Speech scored = Scored.of(shaped, recipe.text(), recipe.voice().language(), recipe.score());
-        return treatment.effect() == null ? scored
-                : new Speech(Effects.apply(scored.sound(), treatment.effect(), treatment.effectPercent()), scored.words(), scored.reached());
+        return shaped;
     }
 
     private static double miss(Recipe recipe, Reached reached) {

@@ -2,6 +2,7 @@ package org.logophon.render;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.logophon.digest.Sha256;
 import org.logophon.direction.Effective;
 import org.logophon.mark.Score;
@@ -19,9 +20,10 @@ import org.logophon.voice.Voice;
  * @param engineVersion name and version of the engine
  * @param style         one of the voice's own ways of speaking, which its engine is asked for; empty for its plain way
  * @param score         what is done to single words
+ * @param parted        who says which words, where several voices speak; empty for one voice
  */
 public record Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment, String style,
-                     Score score) {
+                     Score score, List<Piece> parted) {
 
     /** Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has stayed the same. */
     private static final int CORE_VERSION = 2;
@@ -30,16 +32,27 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
 
     public Recipe {
         said = List.copyOf(said);
+        parted = List.copyOf(parted);
     }
 
     /** In the voice's plain way, without marks. */
     public Recipe(String text, List<Said> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
-        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE);
+        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE, List.of());
     }
 
     /** The same with marks. */
     public Recipe with(Score other) {
-        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, other);
+        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, other, parted);
+    }
+
+    /** The same with other voices for some of its words. */
+    public Recipe parted(Pieces others) {
+        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, score, others.pieces());
+    }
+
+    /** What each voice says: itself where one voice says all. */
+    public List<Piece> pieces() {
+        return parted.isEmpty() ? List.of(new Piece(0, this, 0, true)) : parted;
     }
 
     /** A text that is said as it is written. */
@@ -62,7 +75,7 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         Treatment treatment = new Treatment(whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
                 direction.effect() == null ? tuning.effect() : direction.effect(), direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
         return new Recipe(text, can, voice, engineVersion, within(pace * tuning.pacePercent() / 100, 0.4, 2.5),
-                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "", Score.NONE);
+                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "", Score.NONE, List.of());
     }
 
     private static int effectPercent(Tuning tuning) {
@@ -107,7 +120,8 @@ public record Recipe(String text, List<Said> said, Voice voice, String engineVer
         String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
                 engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
                 + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical()) + (style.isEmpty() ? "" : "\u0000style " + style)
-                + (score.empty() ? "" : "\u0000score " + SCORE_VERSION + " " + score.canonical());
+                + (score.empty() ? "" : "\u0000score " + SCORE_VERSION + " " + score.canonical())
+                + (parted.isEmpty() ? "" : "\u0000pieces " + parted.stream().map(Piece::canonical).collect(Collectors.joining(";")));
         return Sha256.hex(canonical);
     }
 }

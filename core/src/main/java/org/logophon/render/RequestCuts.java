@@ -11,9 +11,6 @@ final class RequestCuts {
     private RequestCuts() {
     }
 
-    /** What comes before a piece. */
-    enum Joint { SENTENCE, CLAUSE, WORD }
-
     /**
      * A piece of a spoken text.
      *

@@ -36,6 +36,15 @@ public record Speech(Sound sound, List<WordTime> words, Reached reached) {
         return new Speech(sound.cut(span.from(), span.to()), moved, reached);
     }
 
+    /** The same, quieter as a whole where it would go over full scale. */
+    public Speech withinFullScale() {
+        float loudest = 0;
+        for (float sample : sound.samples()) {
+            loudest = Math.max(loudest, Math.abs(sample));
+        }
+        return loudest < 1 ? this : new Speech(sound.amplified(0.999 / loudest), words, reached);
+    }
+
     private static int within(int sample, int length) {
         return Math.max(0, Math.min(length, sample));
     }

@@ -1,7 +1,10 @@
 package org.logophon.ssml;
 
 import java.util.List;
+import java.util.Map;
 import org.logophon.direction.Direction;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
 import org.logophon.mark.Marks;
 import org.logophon.reading.Reading;
 
@@ -11,8 +14,14 @@ import org.logophon.reading.Reading;
  * @param voice     name of its voice; empty for none
  * @param direction of the whole cue
  * @param readings  of single places
+ * @param cast      names of the voices of roles that marks name
  */
-public record SsmlCue(String text, String voice, Direction direction, Marks marks, List<PlacedReading> readings) {
+public record SsmlCue(String text, String voice, Direction direction, Marks marks, List<PlacedReading> readings, Map<String, String> cast) {
+
+    /** Its marks with its readings, which are marks as well. */
+    public Marks allMarks() {
+        return marks.plus(new Marks(readings.stream().map(placed -> Mark.own(placed.start(), placed.end(), new Ask.Read(placed.reading().as(), placed.reading().said()))).toList()));
+    }
 
     /** A reading at its place. @param start UTF-16 index in the cue's text */
     public record PlacedReading(int start, Reading reading) {

@@ -10,9 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import javax.xml.XMLConstants;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -21,7 +19,6 @@ import org.logophon.direction.Direction;
 import org.logophon.mark.Ask;
 import org.logophon.mark.Mark;
 import org.logophon.mark.Marks;
-import org.logophon.reading.As;
 import org.logophon.reading.Reading;
 import org.logophon.script.Word;
 import org.logophon.script.Words;
@@ -30,31 +27,24 @@ import org.logophon.ssml.SsmlCue.PlacedReading;
 /** Reads SSML 1.1: each paragraph is a cue. What a cue can't hold is listed, the words stay. */
 public final class SsmlReader {
 
-    /** What the words of SSML come to; it leaves that to the processor. Ours. */
-    private static final Map<String, Integer> RATES = Map.of("x-slow", 60, "slow", 80, "medium", 100, "fast", 120, "x-fast", 150, "default", 100);
-    private static final Map<String, Double> PITCHES = Map.of("x-low", -6.0, "low", -3.0, "medium", 0.0, "high", 3.0, "x-high", 6.0, "default", 0.0);
-    private static final Map<String, Integer> RANGES = Map.of("x-low", 25, "low", 60, "medium", 100, "high", 140, "x-high", 180, "default", 100);
-    private static final Map<String, Double> VOLUMES = Map.of("silent", -24.0, "x-soft", -12.0, "soft", -6.0, "medium", 0.0, "loud", 4.0, "x-loud", 8.0, "default", 0.0);
-    private static final Map<String, Integer> BREAKS = Map.of("none", 0, "x-weak", 100, "weak", 200, "medium", 400, "strong", 700, "x-strong", 1_200);
-    private static final Pattern NUMBER = Pattern.compile("([+-]?[0-9]*\\.?[0-9]+)(%|st|dB|ms|s|Hz)?");
-
     private final List<SsmlCue> cues = new ArrayList<>();
-    private final Map<String, Integer> left = new TreeMap<>();
+    private final SsmlAsks asked = new SsmlAsks();
     private final Deque<Open> open = new ArrayDeque<>();
     private final StringBuilder text = new StringBuilder();
     private final List<Span> spans = new ArrayList<>();
     private final List<PlacedReading> readings = new ArrayList<>();
     private final Deque<String> voices = new ArrayDeque<>(List.of(""));
+    private String language = "";
 
-    private record Open(String element, int at, List<Ask> asks, Reading reading) {
+    private record Open(String element, int at, List<Ask> asks, Reading reading, Bend bend) {
     }
 
     /** @param to −1 for a gap after what stands before {@code from} */
     private record Span(int from, int to, Ask ask) {
     }
 
-    /** @param remarks what was left out, as sentences */
-    public record Document(List<SsmlCue> cues, List<String> remarks) {
+    /** @param language BCP 47 tag of the whole; empty when it has none @param remarks what was left out, as sentences */
+    public record Document(List<SsmlCue> cues, String language, List<String> remarks) {
     }
 
     private SsmlReader() {
@@ -85,7 +75,7 @@ public final class SsmlReader {
             throw new IllegalArgumentException("This is no well-formed SSML: look at line " + (malformed.getLocation() == null ? 1 : malformed.getLocation().getLineNumber()) + ".", malformed);
         }
         flush();
-        return new Document(List.copyOf(cues), left.entrySet().stream().map(entry -> entry.getKey() + (entry.getValue() == 1 ? "" : ", " + entry.getValue() + " times") + ": left out; the words stay.").toList());
+        return new Document(List.copyOf(cues), language, asked.remarks());
     }
 
     private void words(String characters) {
@@ -102,134 +92,57 @@ public final class SsmlReader {
         String element = xml.getLocalName();
         List<Ask> asks = new ArrayList<>();
         Reading reading = null;
+        Bend bend = null;
         switch (element) {
             case "speak", "s" -> words(" ");
             case "p" -> flush();
-            case "voice" -> {
-                if (!text.toString().isBlank() && open.stream().anyMatch(o -> o.element().equals("p"))) {
-                    leave("<voice> inside a paragraph");
-                } else {
-                    flush();
-                    voices.push(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""));
-                }
+            case "voice" -> voice(xml, asks);
+            case "break" -> gap(asked.pause(xml));
+            case "mark" -> gap(asked.breath(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("")));
+            case "emphasis" -> asked.ask(asks, "stress", Optional.ofNullable(xml.getAttributeValue(null, "level")).orElse("moderate"));
+            case "prosody" -> {
+                asked.prosody(xml, asks);
+                bend = asked.contour(xml);
             }
-            case "break" -> pause(xml);
-            case "mark" -> breath(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""));
-            case "emphasis" -> ask(asks, "stress", Optional.ofNullable(xml.getAttributeValue(null, "level")).orElse("moderate"));
-            case "prosody" -> prosody(xml, asks);
-            case "sub", "say-as", "phoneme" -> reading = reading(element, xml);
-            default -> leave("<" + element + ">");
+            case "sub", "say-as", "phoneme" -> reading = asked.reading(element, xml);
+            case "lang" -> { }
+            default -> asked.leave("<" + element + ">");
         }
-        open.push(new Open(element, text.length(), asks, reading));
+        language(xml, element, asks);
+        open.push(new Open(element, text.length(), asks, reading, bend));
     }
 
-    private void leave(String what) {
-        left.merge(what, 1, Integer::sum);
-    }
-
-    private void ask(List<Ask> asks, String kind, String value) {
-        try {
-            asks.add(Ask.of(kind, value));
-        } catch (IllegalArgumentException outside) {
-            leave("a " + kind + " of “" + value + "”");
+    /** Around paragraphs, who says them; inside one, who says a run of its words. */
+    private void voice(XMLStreamReader xml, List<Ask> asks) {
+        String role = xml.getAttributeValue(SsmlWriter.OURS, "role");
+        String name = Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("").strip();
+        if (role == null && name.isEmpty()) {
+            asked.leave("a <voice> without a name");
+        } else if (inParagraph()) {
+            asked.ask(asks, "role", role == null ? name : role);
         }
-    }
-
-    private void prosody(XMLStreamReader xml, List<Ask> asks) {
-        for (int i = 0; i < xml.getAttributeCount(); i++) {
-            String name = xml.getAttributeLocalName(i);
-            String value = xml.getAttributeValue(i).strip();
-            if (SsmlWriter.OURS.equals(xml.getAttributeNamespace(i))) {
-                ask(asks, name, value);
-                continue;
-            }
-            Matcher number = NUMBER.matcher(value);
-            boolean plain = number.matches();
-            String unit = plain && number.group(2) != null ? number.group(2) : "";
-            double amount = plain ? Double.parseDouble(number.group(1)) : Double.NaN;
-            boolean relative = plain && (value.startsWith("+") || value.startsWith("-"));
-            switch (name) {
-                case "rate" -> {
-                    if (RATES.containsKey(value)) {
-                        ask(asks, "pace", RATES.get(value).toString());
-                    } else if (plain && (unit.equals("%") || unit.isEmpty())) {
-                        double percent = unit.isEmpty() ? amount * 100 : amount;
-                        ask(asks, "pace", Double.toString(relative && unit.equals("%") ? 100 + percent : percent));
-                    } else {
-                        leave("a rate of “" + value + "”");
-                    }
-                }
-                case "pitch" -> {
-                    if (PITCHES.containsKey(value)) {
-                        ask(asks, "pitch", PITCHES.get(value).toString());
-                    } else if (unit.equals("st") && relative) {
-                        ask(asks, "pitch", Double.toString(amount));
-                    } else if (unit.equals("%") && relative && amount > -100) {
-                        ask(asks, "pitch", Double.toString(12 * Math.log(1 + amount / 100) / Math.log(2)));
-                    } else {
-                        leave("a pitch of “" + value + "”");
-                    }
-                }
-                case "range" -> {
-                    if (RANGES.containsKey(value)) {
-                        ask(asks, "range", RANGES.get(value).toString());
-                    } else if (unit.equals("%") && relative) {
-                        ask(asks, "range", Double.toString(100 + amount));
-                    } else {
-                        leave("a range of “" + value + "”");
-                    }
-                }
-                case "volume" -> {
-                    if (VOLUMES.containsKey(value)) {
-                        ask(asks, "loudness", VOLUMES.get(value).toString());
-                    } else if (unit.equals("dB")) {
-                        ask(asks, "loudness", Double.toString(amount));
-                    } else {
-                        leave("a volume of “" + value + "”");
-                    }
-                }
-                default -> leave("<prosody " + name + ">");
-            }
+        if (!inParagraph()) {
+            flush();
+            voices.push(name.isEmpty() ? voices.peek() : name);
         }
     }
 
-    private void pause(XMLStreamReader xml) {
-        String time = xml.getAttributeValue(null, "time");
-        String strength = Optional.ofNullable(xml.getAttributeValue(null, "strength")).orElse("medium");
-        Matcher number = NUMBER.matcher(time == null ? "" : time.strip());
-        double millis = number.matches() && number.group(2) != null ? Double.parseDouble(number.group(1)) * (number.group(2).equals("s") ? 1_000 : 1)
-                : time == null ? BREAKS.getOrDefault(strength.toLowerCase(Locale.ROOT), -1) : -1;
-        List<Ask> asks = new ArrayList<>();
-        ask(asks, "pause", Double.toString(millis));
-        asks.forEach(pause -> spans.add(new Span(text.length(), -1, pause)));
+    private boolean inParagraph() {
+        return open.stream().anyMatch(outer -> outer.element().equals("p"));
     }
 
-    private void breath(String name) {
-        List<Ask> asks = new ArrayList<>();
-        if (name.startsWith("breath-")) {
-            ask(asks, "breath", name.substring("breath-".length()));
-        } else {
-            leave("<mark>");
-        }
-        asks.forEach(breath -> spans.add(new Span(text.length(), -1, breath)));
+    private void gap(List<Ask> asks) {
+        asks.forEach(ask -> spans.add(new Span(text.length(), -1, ask)));
     }
 
-    private Reading reading(String element, XMLStreamReader xml) {
-        String said = Optional.ofNullable(xml.getAttributeValue(null, element.equals("sub") ? "alias" : "ph")).orElse("");
-        String kind = Optional.ofNullable(xml.getAttributeValue(null, "interpret-as")).orElse("");
-        String alphabet = Optional.ofNullable(xml.getAttributeValue(null, "alphabet")).orElse("ipa");
-        As as = switch (element) {
-            case "sub" -> As.WORDS;
-            case "phoneme" -> alphabet.equals("ipa") ? As.IPA : null;
-            default -> kind.equals("characters") || kind.equals("spell-out") ? "digits".equals(xml.getAttributeValue(null, "format")) ? As.DIGITS : As.LETTERS
-                    : List.of("cardinal", "ordinal", "date", "time", "telephone").contains(kind) ? As.of(kind) : null;
-        };
-        if (as == null || said.isBlank() && (as == As.WORDS || as == As.IPA)) {
-            leave("<" + element + (kind.isEmpty() ? "" : " interpret-as=\"" + kind + "\"") + ">");
-            return null;
+    /** {@code xml:lang} may stand on any of them; it counts where it differs from what is around it. */
+    private void language(XMLStreamReader xml, String element, List<Ask> asks) {
+        String tag = xml.getAttributeValue(XMLConstants.XML_NS_URI, "lang");
+        if (element.equals("speak")) {
+            language = tag == null ? "" : tag.strip();
+        } else if (tag != null && !tag.strip().equalsIgnoreCase(language)) {
+            asked.ask(asks, "language", tag.strip());
         }
-        // what is written is known at its end
-        return new Reading("x", said, as, null, true);
     }
 
     private void end(String element) {
@@ -242,11 +155,14 @@ public final class SsmlReader {
             Reading was = ended.reading();
             readings.add(new PlacedReading(from, new Reading(text.substring(from).strip(), was.said(), was.as(), null, true)));
         }
+        if (ended.bend() != null) {
+            bend(ended);
+        }
         ended.asks().forEach(ask -> spans.add(new Span(ended.at(), text.length(), ask)));
         switch (element) {
             case "p" -> flush();
             case "voice" -> {
-                if (voices.size() > 1) {
+                if (!inParagraph() && voices.size() > 1) {
                     flush();
                     voices.pop();
                 }
@@ -256,16 +172,38 @@ public final class SsmlReader {
         }
     }
 
+    /** A contour as far as marks can follow it: a pitch for each word. */
+    private void bend(Open ended) {
+        List<Word> words = Words.of(text.substring(ended.at()));
+        for (int i = 0; i < words.size(); i++) {
+            double semitones = ended.bend().at((i + 0.5) / words.size());
+            if (Math.abs(semitones) >= 0.05) {
+                List<Ask> asks = new ArrayList<>();
+                asked.ask(asks, "pitch", String.format(Locale.ROOT, "%.1f", semitones));
+                Word word = words.get(i);
+                asks.forEach(ask -> spans.add(new Span(ended.at() + word.start(), ended.at() + word.end(), ask)));
+            }
+        }
+    }
+
     private void flush() {
         String words = text.toString().stripTrailing();
         if (!words.isBlank()) {
-            cues.add(new SsmlCue(words, voices.peek(), Direction.NONE, marks(words), List.copyOf(readings)));
+            Marks marks = marks(words);
+            // a voice around all words of a paragraph is who says it
+            Mark whole = voices.peek().isEmpty() ? marks.all().stream().filter(mark -> mark.ask() instanceof Ask.Role && coversAll(mark, words)).findFirst().orElse(null) : null;
+            cues.add(new SsmlCue(words, whole == null ? voices.peek() : whole.ask().value(), Direction.NONE, whole == null ? marks : marks.without(whole), List.copyOf(readings), Map.of()));
             text.setLength(0);
             spans.clear();
             readings.clear();
         } else if (open.isEmpty() || open.stream().noneMatch(o -> o.element().equals("p"))) {
             text.setLength(0);
         }
+    }
+
+    private static boolean coversAll(Mark mark, String cue) {
+        List<Word> words = Words.of(cue);
+        return mark.start() <= words.get(0).start() && mark.end() >= words.get(words.size() - 1).end();
     }
 
     private Marks marks(String cue) {
@@ -282,7 +220,7 @@ public final class SsmlReader {
                 }
             }
             if (last == null) {
-                leave(span.to() < 0 ? "a pause before the first word" : "what stands on no word");
+                asked.leave(span.to() < 0 ? "a pause before the first word" : "what stands on no word");
             } else {
                 made.add(Mark.own(span.to() < 0 ? last.start() : first.start(), last.end(), span.ask()));
             }

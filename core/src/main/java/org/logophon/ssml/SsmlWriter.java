@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.logophon.direction.Direction;
 import org.logophon.mark.Ask;
@@ -23,7 +24,7 @@ public final class SsmlWriter {
     public static final String OURS = "urn:logophon:score";
 
     /** A piece that was closed and opened again where no word stands. */
-    private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis)[^>]*>(\\s*)</\\1>");
+    private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis|voice|lang)[^>]*>(\\s*)</\\1>");
 
     private SsmlWriter() {
     }
@@ -70,9 +71,9 @@ public final class SsmlWriter {
     private static String body(SsmlCue cue) {
         String text = cue.text();
         List<Around> all = new ArrayList<>();
-        for (Mark mark : cue.marks().heard()) {
+        for (Mark mark : cue.marks().scored()) {
             if (!mark.ask().onGap()) {
-                String open = open(mark.ask());
+                String open = open(mark.ask(), cue.cast());
                 all.add(new Around(mark.start(), mark.end(), "<" + open + ">", "</" + open.split(" ")[0] + ">"));
             }
         }
@@ -146,7 +147,14 @@ public final class SsmlWriter {
         return at;
     }
 
-    private static String open(Ask ask) {
+    private static String open(Ask ask, Map<String, String> cast) {
+        if (ask instanceof Ask.Role role) {
+            // a name of a voice has no spaces in SSML
+            return "voice name=\"" + escaped(cast.getOrDefault(role.name(), role.name()).replaceAll("\\s+", "_")) + "\" score:role=\"" + escaped(role.name()) + "\"";
+        }
+        if (ask instanceof Ask.Language language) {
+            return "lang xml:lang=\"" + escaped(language.tag()) + "\"";
+        }
         if (ask instanceof Ask.Stress stress) {
             return "emphasis level=\"" + stress.level().word() + "\"";
         }

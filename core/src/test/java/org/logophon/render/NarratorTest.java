@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.logophon.sound.Resampler;
 import org.junit.jupiter.api.Test;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
@@ -19,6 +20,9 @@ import org.logophon.voice.Voice;
 
 class NarratorTest {
 
+    private static final Resampler ONE_RATE = (sound, rate) -> {
+        throw new AssertionError("One voice has one rate.");
+    };
     private static final Voice VOICE = new Voice("v", "Vera", "en-GB", "English", "", Gender.FEMALE, "test", "x",
             EnumSet.of(Ability.PACE, Ability.PITCH));
 
@@ -48,7 +52,7 @@ class NarratorTest {
 
     @Test
     void asksAgainUntilItMeasuresAsAsked() {
-        Reached reached = new Narrator(new LazyEngine()).render(recipe(80, 4.0)).reached();
+        Reached reached = new Narrator(new LazyEngine(), ONE_RATE).render(recipe(80, 4.0)).reached();
         assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
         assertThat(reached.semitones()).isCloseTo(4, within(0.5));
         assertThat(reached.misses(0.8, 4.0, VOICE)).isEmpty();
@@ -57,7 +61,7 @@ class NarratorTest {
     @Test
     void whatTheEngineLeavesOpenIsClosedInTheSignal() {
         LazyEngine engine = new LazyEngine();
-        Reached reached = new Narrator(engine).render(recipe(null, 9.0)).reached();
+        Reached reached = new Narrator(engine, ONE_RATE).render(recipe(null, 9.0)).reached();
         assertThat(reached.semitones()).isCloseTo(9, within(0.5));
         assertThat(reached.misses(1, 9.0, VOICE)).isEmpty();
     }
@@ -67,7 +71,7 @@ class NarratorTest {
         Voice stiff = new Voice("s", "Stig", "en-GB", "English", "", Gender.MALE, Age.GROWN, List.of(), "test", "x",
                 EnumSet.of(Ability.PACE, Ability.PITCH), EnumSet.noneOf(Ability.class), List.of(), Terms.FREE);
         LazyEngine engine = new LazyEngine();
-        Reached reached = new Narrator(engine).render(Recipe.of("A lamp.", stiff, "lazy 1", Effective.of(new Direction(80, -4.0, null, null)))).reached();
+        Reached reached = new Narrator(engine, ONE_RATE).render(Recipe.of("A lamp.", stiff, "lazy 1", Effective.of(new Direction(80, -4.0, null, null)))).reached();
         assertThat(engine.renders).hasValue(1);
         assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
         assertThat(reached.semitones()).isCloseTo(-4, within(0.5));
@@ -82,7 +86,7 @@ class NarratorTest {
     @Test
     void rendersOnceWhenNothingIsAsked() {
         LazyEngine engine = new LazyEngine();
-        assertThat(new Narrator(engine).render(recipe(null, null)).reached()).isEqualTo(Reached.NEUTRAL);
+        assertThat(new Narrator(engine, ONE_RATE).render(recipe(null, null)).reached()).isEqualTo(Reached.NEUTRAL);
         assertThat(engine.renders).hasValue(1);
     }
 
@@ -94,7 +98,7 @@ class NarratorTest {
                 return new Utterance(Tones.of(i -> 0, 1, 22_050), List.of(), List.of());
             }
         };
-        assertThatThrownBy(() -> new Narrator(mute).render(recipe(null, null))).hasMessageContaining("made no sound");
+        assertThatThrownBy(() -> new Narrator(mute, ONE_RATE).render(recipe(null, null))).hasMessageContaining("made no sound");
     }
 
     @Test

@@ -57,7 +57,7 @@ class PiecewiseEngineTest {
         assertThat(pieces).extracting(piece -> piece.text().text().strip())
                 .containsExactly("One short sentence. Another one here.", "This sentence is longer than that,", "and has a comma.", "Wordswithoutanyspace go on");
         assertThat(pieces).extracting(RequestCuts.Piece::joint)
-                .containsExactly(RequestCuts.Joint.SENTENCE, RequestCuts.Joint.SENTENCE, RequestCuts.Joint.CLAUSE, RequestCuts.Joint.SENTENCE);
+                .containsExactly(Joint.SENTENCE, Joint.SENTENCE, Joint.CLAUSE, Joint.SENTENCE);
     }
 
     @Property(tries = 200)

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import javax.xml.parsers.DocumentBuilderFactory;
 import net.jqwik.api.ForAll;
@@ -34,7 +35,7 @@ class SsmlTest {
     }
 
     private static SsmlCue cue(List<Mark> marks) {
-        return new SsmlCue(LINE, "", Direction.NONE, new Marks(marks), List.of());
+        return new SsmlCue(LINE, "", Direction.NONE, new Marks(marks), List.of(), Map.of());
     }
 
     @Test
@@ -61,7 +62,7 @@ class SsmlTest {
             int from = random.nextInt(words.size() - 1);
             int to = Math.min(words.size() - 2, from + random.nextInt(4));
             // no two runs alike side by side: they would be read as one, and sound as one
-            Ask ask = switch (random.nextInt(8)) {
+            Ask ask = switch (random.nextInt(10)) {
                 case 0 -> new Ask.Pause(10 * (1 + i));
                 case 1 -> new Ask.Breath(Ask.Depth.values()[random.nextInt(3)]);
                 case 2 -> new Ask.Stress(Ask.Level.values()[random.nextInt(4)]);
@@ -69,6 +70,8 @@ class SsmlTest {
                 case 4 -> new Ask.Pitch(i - 4.5);
                 case 5 -> new Ask.Range(110 + i);
                 case 6 -> new Ask.Loudness(i + 0.5);
+                case 7 -> new Ask.Role(i % 2 == 0 ? "Keeper" : "Old <Keeper> & Son");
+                case 8 -> new Ask.Language(i % 2 == 0 ? "cy" : "de-AT");
                 default -> new Ask.Styled(Style.values()[random.nextInt(8)], 10 + i);
             };
             int first = ask.onGap() || ask instanceof Ask.Stress ? to : from;
@@ -77,7 +80,7 @@ class SsmlTest {
         if (alikeBesideOneAnother(marks)) {
             return;
         }
-        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of())), "en-GB");
+        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of(), Map.of("Keeper", "otis"))), "en-GB");
         DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(ssml)));
         SsmlReader.Document read = SsmlReader.read(ssml);
         assertThat(read.remarks()).isEmpty();
@@ -95,7 +98,7 @@ class SsmlTest {
     @Test
     void readingsGoOutAndIn() {
         int at = LINE.indexOf("2.3 t");
-        SsmlCue cue = new SsmlCue(LINE, "", Direction.NONE, Marks.NONE, List.of(new SsmlCue.PlacedReading(at, new Reading("2.3 t", "two point three tonnes", As.WORDS, null, true))));
+        SsmlCue cue = new SsmlCue(LINE, "", Direction.NONE, Marks.NONE, List.of(new SsmlCue.PlacedReading(at, new Reading("2.3 t", "two point three tonnes", As.WORDS, null, true))), Map.of());
         String ssml = SsmlWriter.document(List.of(cue), "en-GB");
         assertThat(ssml).contains("“<sub alias=\"two point three tonnes\">2.3 t</sub>”");
         assertThat(SsmlReader.read(ssml).cues().get(0)).isEqualTo(cue);
@@ -114,6 +117,29 @@ class SsmlTest {
         assertThat(read.cues().get(0).marks().all()).extracting(mark -> mark.ask().word() + " " + mark.ask().value()).containsExactlyInAnyOrder("stress moderate", "pace 80", "pitch 3", "pause 700");
         assertThat(read.cues().get(0).readings()).extracting(placed -> placed.reading().written() + " " + placed.reading().as()).containsExactly("4th ORDINAL", "Skerrow IPA");
         assertThat(read.remarks()).anySatisfy(remark -> assertThat(remark).contains("contour")).anySatisfy(remark -> assertThat(remark).contains("120Hz")).anySatisfy(remark -> assertThat(remark).contains("<audio>"));
+    }
+
+    /** Sections 3.1.8.1 (voice), 3.1.12 (lang) and 3.2.4 (contour: points are a share of the time and a change, straight lines between). */
+    @Test
+    void voicesLanguagesAndContoursInsideAParagraph() {
+        SsmlReader.Document read = SsmlReader.read("""
+                <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
+                  <voice name="isla"><p>He wrote: <voice name="otis">“The lamp is out,”</voice> and <lang xml:lang="cy">nos da</lang>.</p></voice>
+                  <p><voice name="marnie">All of it.</voice></p>
+                  <p xml:lang="de">Alles gut.</p>
+                  <p>One <prosody contour="(0%,+0st)(100%,+8st)">two three four five</prosody></p>
+                </speak>""");
+        assertThat(read.remarks()).isEmpty();
+        assertThat(read.language()).isEqualTo("en-GB");
+        assertThat(read.cues()).extracting(SsmlCue::text).containsExactly("He wrote: “The lamp is out,” and nos da.", "All of it.", "Alles gut.", "One two three four five");
+        assertThat(read.cues()).extracting(SsmlCue::voice).containsExactly("isla", "marnie", "", "");
+        assertThat(marked(read.cues().get(0))).containsExactly("role otis: The lamp is out", "language cy: nos da");
+        assertThat(marked(read.cues().get(2))).containsExactly("language de: Alles gut");
+        assertThat(marked(read.cues().get(3))).containsExactly("pitch 1: two", "pitch 3: three", "pitch 5: four", "pitch 7: five");
+    }
+
+    private static List<String> marked(SsmlCue cue) {
+        return cue.marks().all().stream().map(mark -> mark.ask().word() + " " + mark.ask().value() + ": " + cue.text().substring(mark.start(), mark.end())).toList();
     }
 
     @Test

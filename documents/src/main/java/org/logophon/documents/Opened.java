@@ -2,6 +2,7 @@ package org.logophon.documents;
 
 import java.util.List;
 import org.logophon.script.Slot;
+import org.logophon.ssml.SsmlCue;
 
 /**
  * A document as the script it becomes.
@@ -13,8 +14,10 @@ import org.logophon.script.Slot;
  * @param numbers for each cue in turn its number or null; empty when the format has none
  * @param skipped what was left out or guessed, as sentences
  * @param columns for CSV what each column was taken as; else empty
+ * @param directed for each cue in turn its marks and readings; empty when the format has none
+ * @param language BCP 47 tag of the whole; empty when the document doesn't say
  */
-public record Opened(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns) {
+public record Opened(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns, List<SsmlCue> directed, String language) {
 
     /**
      * A column of a CSV file.
@@ -28,8 +31,17 @@ public record Opened(String name, String format, String script, List<Slot> slots
         return new Opened(name, format, script, List.of(), List.of(), List.copyOf(skipped), List.of());
     }
 
+    /** Without direction. */
+    Opened(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns) {
+        this(name, format, script, slots, numbers, skipped, columns, List.of(), "");
+    }
+
+    Opened with(List<SsmlCue> cues, String tag) {
+        return new Opened(name, format, script, slots, numbers, skipped, columns, List.copyOf(cues), tag);
+    }
+
     /** True when each paragraph is a cue of its own and must stay so. */
     public boolean cueByCue() {
-        return !slots.isEmpty() || !numbers.isEmpty();
+        return !slots.isEmpty() || !numbers.isEmpty() || !directed.isEmpty();
     }
 }

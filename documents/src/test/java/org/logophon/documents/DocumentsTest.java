@@ -137,11 +137,14 @@ class DocumentsTest {
 
     /** SSML 1.1, W3C Recommendation 7 September 2010, section 3.1.7: p is a paragraph. */
     @Test
-    void ssmlParagraphsBecomeCuesAndWhatDirectsIsListed() {
+    void ssmlParagraphsBecomeCuesWithTheirMarks() {
         Opened opened = open("a.ssml", "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
-                + "<s>It <emphasis>stayed</emphasis>.</s></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
+                + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
         assertThat(cues(opened)).containsExactly("Narrator|Fog till noon. It stayed.", "Keeper|The boy slept.");
-        assertThat(opened.skipped()).containsExactly("1 <break> was left out; the words stay.", "1 <emphasis> was left out; the words stay.");
+        assertThat(opened.directed()).extracting(cue -> cue.marks().all().stream().map(mark -> mark.ask().word() + " " + mark.ask().value() + " " + cue.text().substring(mark.start(), mark.end())).toList())
+                .containsExactly(List.of("stress moderate stayed"), List.of("pause 1000 boy"));
+        assertThat(opened.language()).isEqualTo("en-GB");
+        assertThat(opened.skipped()).containsExactly("<audio>: left out; the words stay.");
     }
 
     @ParameterizedTest

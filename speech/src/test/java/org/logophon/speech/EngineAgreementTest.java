@@ -30,7 +30,7 @@ class EngineAgreementTest {
     @BeforeAll
     static void start() {
         pool = new WorkerPool(2);
-        narrator = new Narrator(new Engines(pool));
+        narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
     }
 
     @AfterAll

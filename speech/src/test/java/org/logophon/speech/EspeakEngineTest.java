@@ -46,7 +46,7 @@ class EspeakEngineTest {
     }
 
     private static Speech render(String text, String voice, Integer pace, Double pitch) {
-        return new Narrator(ENGINE).render(Recipe.of(text, voice(voice), ENGINE.version(voice(voice)),
+        return new Narrator(ENGINE, new WorkerResampler(POOL)).render(Recipe.of(text, voice(voice), ENGINE.version(voice(voice)),
                 Effective.of(new Direction(pace, pitch, null, null))));
     }
 

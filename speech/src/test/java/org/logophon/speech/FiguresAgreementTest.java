@@ -38,7 +38,7 @@ class FiguresAgreementTest {
     @BeforeAll
     static void start() {
         pool = new WorkerPool(2);
-        narrator = new Narrator(new Engines(pool));
+        narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
     }
 
     @AfterAll

@@ -32,7 +32,7 @@ class MarksAgreementTest {
     /** Of both engines, women and men. */
     private static final String[] VOICES = {"isla", "hamish", "keziah", "aldric", "morwenna", "bram", "marnie", "rufus", "farquhar"};
     private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Narrator NARRATOR = new Narrator(new Engines(POOL));
+    private static final Narrator NARRATOR = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
     private static final Map<String, Speech> PLAIN = new ConcurrentHashMap<>();
 
     @AfterAll

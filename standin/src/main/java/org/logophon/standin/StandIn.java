@@ -27,6 +27,7 @@ import org.logophon.render.WordTime;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
 import org.logophon.standin.OfferedVoices.Offered;
 import org.logophon.voice.Voice;
 import org.logophon.wav.SampleFormat;
@@ -43,7 +44,7 @@ public final class StandIn implements AutoCloseable {
 
     private final HttpServer server;
     private final WorkerPool pool = new WorkerPool(1);
-    private final Narrator narrator = new Narrator(new Engines(pool));
+    private final Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
     private final OfferedVoices voices = new OfferedVoices(NativeVoices.catalogue());
     private final JsonMapper json = JsonMapper.builder().build();
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);

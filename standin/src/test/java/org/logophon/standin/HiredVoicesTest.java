@@ -84,7 +84,7 @@ class HiredVoicesTest {
 
     private Speech render(HiredService service, String voiceId, String text, Direction direction) {
         Voice voice = service.voices().stream().filter(v -> v.id().equals("hired-" + voiceId)).findFirst().orElseThrow();
-        Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)));
+        Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
         return narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), Effective.of(direction)));
     }
 
@@ -116,7 +116,7 @@ class HiredVoicesTest {
     void wordsByIpaAreSentAsSsmlAndChargedByTheirSounds() throws IOException {
         HiredService service = start(Temper.CALM);
         Voice rosalind = service.voices().stream().filter(v -> v.id().equals("hired-rosalind")).findFirst().orElseThrow();
-        Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)));
+        Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
         String text = "At Skerrow & <Head> the lamp is lit.";
         int at = text.indexOf("Skerrow");
         Recipe recipe = Recipe.of(text, List.of(new Said(at, at + 7, "sˈiːmʊn", true)), rosalind, narrator.engineVersion(rosalind), Effective.NEUTRAL);

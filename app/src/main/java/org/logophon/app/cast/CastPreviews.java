@@ -6,12 +6,11 @@ import org.logophon.app.hired.Prices;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
-import org.logophon.mark.Score;
-import org.logophon.render.Narrator;
 import org.logophon.render.Recipe;
 import org.logophon.script.ScriptCue;
 import org.logophon.style.Style;
@@ -24,23 +23,24 @@ import org.springframework.stereotype.Component;
 class CastPreviews {
 
     private final ReadingRepository readings;
-    private final Narrator narrator;
+    private final Projects projects;
     private final Prices prices;
 
-    CastPreviews(ReadingRepository readings, Narrator narrator, Prices prices) {
+    CastPreviews(ReadingRepository readings, Projects projects, Prices prices) {
         this.readings = readings;
-        this.narrator = narrator;
+        this.projects = projects;
         this.prices = prices;
     }
 
     CastPreview of(ProjectView view, Role role, Voice voice) {
         ProjectReadings said = readings.of(view.id());
+        ProjectView then = projects.ifCast(view, role, voice);
         List<CueView> cues = view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role.name())).toList();
-        boolean other = !voice.id().equals(role.voiceId());
-        int changed = !other ? 0 : (int) cues.stream().filter(cue -> cue.cue().keptTake() != null).count();
-        List<Recipe> recipes = cues.stream().filter(cue -> ScriptCue.problem(cue.cue().text()) == null)
-                .map(cue -> Recipe.of(cue.cue().text(), said.said(cue.id(), cue.cue().text(), voice.language()), voice, narrator.engineVersion(voice), cue.effective())
-                        .with(cue.recipe() == null ? Score.NONE : cue.recipe().score())).toList();
+        // cues of other roles in which this one says a few words change as well
+        List<CueView> others = then.cues().stream().filter(cue -> cue.recipe() != null && !cue.recipe().equals(view.cue(cue.id()).orElseThrow().recipe())).toList();
+        int changed = (int) others.stream().filter(cue -> cue.cue().keptTake() != null).count();
+        List<Recipe> recipes = then.cues().stream().filter(cue -> cue.recipe() != null && ScriptCue.problem(cue.cue().text()) == null)
+                .filter(cue -> others.contains(cue) || cue.cue().role().equalsIgnoreCase(role.name())).map(CueView::recipe).toList();
         return new CastPreview(role.name(), voice.name(), changed, cues.size(), lacks(view, cues, role, voice, said), prices.quote(recipes));
     }
 

@@ -2,6 +2,7 @@ package org.logophon.app.direct;
 
 import java.util.Locale;
 import org.logophon.mark.Ask;
+import org.logophon.reading.As;
 
 /** Marks as the score writes them: short, with their unit. */
 final class MarkLabel {
@@ -30,6 +31,15 @@ final class MarkLabel {
         }
         if (ask instanceof Ask.Stress stress) {
             return stress.level() == Ask.Level.STRONG ? "strong" : stress.level().word() + " stress";
+        }
+        if (ask instanceof Ask.Read read) {
+            return read.as() == As.IPA ? "said /" + read.said() + "/" : read.said().isEmpty() ? "said as " + read.as().word() : "said “" + read.said() + "”";
+        }
+        if (ask instanceof Ask.Role role) {
+            return "by " + role.name();
+        }
+        if (ask instanceof Ask.Language language) {
+            return "in " + Locale.forLanguageTag(language.tag()).getDisplayName(Locale.ENGLISH);
         }
         return ask.onGap() ? ask.value() + " " + ask.word() : ask.word();
     }

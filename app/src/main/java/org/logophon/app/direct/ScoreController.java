@@ -60,11 +60,11 @@ class ScoreController {
         CueView view = projects.cue(id, cue);
         List<int[]> words = Words.of(view.cue().text()).stream().map(word -> new int[] {word.start(), word.end()}).toList();
         List<Double> reached = reached(view);
-        List<Mark> heard = view.marks().heard();
+        List<Mark> scored = view.marks().scored();
         List<MarkLine> lines = new ArrayList<>();
         for (Mark mark : view.marks().all()) {
-            int at = heard.indexOf(mark);
-            lines.add(new MarkLine(word(words, mark.start(), 0), word(words, mark.end(), 1), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
+            int at = scored.indexOf(mark);
+            lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
                     mark.origin().name().toLowerCase(java.util.Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null));
         }
         return new CueMarks(words, view.cue().text(), lines, view.state().style());
@@ -78,13 +78,13 @@ class ScoreController {
         return speeches.find(cue.cue().takeRecipe()).map(StoredSpeech::reached).map(found -> found.marks()).orElse(List.of());
     }
 
-    private static int word(List<int[]> words, int place, int side) {
-        for (int i = 0; i < words.size(); i++) {
-            if (words.get(i)[side] == place) {
-                return i;
-            }
-        }
-        return -1;
+    /** A reading may start and end at signs that belong to no word. */
+    private static int firstAt(List<int[]> words, int start) {
+        return (int) words.stream().filter(word -> word[1] <= start).count();
+    }
+
+    private static int lastAt(List<int[]> words, int end) {
+        return (int) words.stream().filter(word -> word[0] < end).count() - 1;
     }
 
     @PostMapping("/cues/{cue}/marks")

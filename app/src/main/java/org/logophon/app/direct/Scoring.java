@@ -53,7 +53,7 @@ class Scoring {
             if (!now.equals(own)) {
                 before.put(cue.id(), new Snapshot(text, own));
                 after.put(cue.id(), new Snapshot(text, now));
-                marks.save(cue.id(), now);
+                marks.save(cue.id(), text, now);
             }
         }
         if (!after.isEmpty()) {
@@ -102,7 +102,7 @@ class Scoring {
         for (CueView cue : projects.view(project).cues()) {
             Snapshot snapshot = snapshots.get(cue.id());
             if (snapshot != null) {
-                marks.save(cue.id(), snapshot.marks().moved(snapshot.text(), cue.cue().text()).marks());
+                marks.save(cue.id(), cue.cue().text(), snapshot.marks().moved(snapshot.text(), cue.cue().text()).marks());
             }
         }
         table.touch(project);

@@ -1,12 +1,15 @@
 package org.logophon.app.direct;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.Role;
 import org.logophon.delivery.Slug;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
@@ -65,9 +68,10 @@ class SsmlController {
                 all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100), all.loudnessDb() == 0 ? null : all.loudnessDb(), null, null, null,
                 all.style().isEmpty() ? null : all.style(), all.style().isEmpty() ? null : all.stylePercent());
         List<PlacedReading> placed = said.settled(cue.id(), cue.cue().text(), cue.voice() == null ? view.project().language() : cue.voice().language()).stream()
-                .filter(match -> cue.marks().heard().stream().noneMatch(mark -> cuts(mark, match)))
+                .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
                 .map(match -> new PlacedReading(match.start(), new Reading(cue.cue().text().substring(match.start(), match.end()), match.reading().said(), match.reading().as(), null, true))).toList();
-        return new SsmlCue(cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed);
+        Map<String, String> cast = view.roles().stream().filter(role -> role.voiceId() != null).collect(Collectors.toMap(Role::name, Role::voiceId));
+        return new SsmlCue(cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
     }
 
     /** True when a mark ends or starts inside a reading, whose element holds nothing but its words. */

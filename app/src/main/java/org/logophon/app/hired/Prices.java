@@ -12,7 +12,6 @@ import org.logophon.render.Recipe;
 import org.logophon.render.SpeechFailed;
 import org.logophon.speech.hired.HiredRequest;
 import org.logophon.speech.hired.HiredService.Allowance;
-import org.logophon.voice.Voice;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -33,23 +32,16 @@ public class Prices {
         this.agreements = agreements;
     }
 
-    private record Wanted(Voice voice, int characters) {
-    }
-
     /** What it would cost to make the speech of these recipes. Asks the service for what is left, unless it costs nothing. */
     public Quote quote(Collection<Recipe> recipes) {
-        Map<String, Wanted> wanted = new LinkedHashMap<>();
-        for (Recipe recipe : recipes) {
-            if (!recipe.voice().terms().free()) {
-                HiredRequest.of(recipe).forEach(request -> wanted.put(request.key(), new Wanted(recipe.voice(), request.characters())));
-            }
-        }
+        Map<String, HiredRequest> wanted = new LinkedHashMap<>();
+        recipes.forEach(recipe -> HiredRequest.of(recipe).forEach(request -> wanted.put(request.key(), request)));
         Set<String> known = paid.among(wanted.keySet());
         wanted.keySet().removeAll(known);
         if (wanted.isEmpty()) {
             return Quote.NOTHING;
         }
-        int characters = wanted.values().stream().mapToInt(Wanted::characters).sum();
+        int characters = wanted.values().stream().mapToInt(HiredRequest::characters).sum();
         BigDecimal price = wanted.values().stream().map(w -> w.voice().terms().pricePerCharacter().multiply(BigDecimal.valueOf(w.characters()))).reduce(BigDecimal.ZERO, BigDecimal::add);
         String currency = wanted.values().iterator().next().voice().terms().currency();
         Allowance allowance = allowance();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
 import org.logophon.app.web.NotFound;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
@@ -13,8 +14,11 @@ import org.logophon.estimate.ReferenceTime;
 import org.logophon.mark.Habits;
 import org.logophon.mark.Marks;
 import org.logophon.mark.Score;
+import org.logophon.reading.Said;
 import org.logophon.render.Narrator;
+import org.logophon.render.Pieces;
 import org.logophon.render.Recipe;
+import org.logophon.render.Speaker;
 import org.logophon.script.ScriptCue;
 import org.logophon.voice.Voice;
 import org.logophon.voice.VoiceCatalogue;
@@ -69,7 +73,16 @@ public class Projects {
 
     /** @param found the project's cues, or some of them, as they were just read or saved */
     public ProjectView view(Project project, List<Cue> found) {
-        List<Role> cast = roles.of(project.id());
+        return view(project, found, roles.of(project.id()));
+    }
+
+    /** The project as it would be with another voice for a role. */
+    public ProjectView ifCast(ProjectView now, Role role, Voice voice) {
+        List<Role> cast = now.roles().stream().map(other -> other.name().equals(role.name()) ? other.with(voice.id()) : other).toList();
+        return view(now.project(), now.cues().stream().map(CueView::cue).toList(), cast);
+    }
+
+    private ProjectView view(Project project, List<Cue> found, List<Role> cast) {
         Map<String, Role> byName = new HashMap<>();
         cast.forEach(role -> byName.put(key(role.name()), role));
         Map<UUID, CueWork.Work> underWay = work.of(project.id());
@@ -80,30 +93,41 @@ public class Projects {
             Role role = byName.get(key(cue.role()));
             Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).within(cue.text()) : Marks.NONE;
             Score score = own == Marks.NONE && role != null && role.habits().equals(Habits.NONE) && role.livelyPercent() == 0 ? Score.NONE
-                    : new Score(own.heard(), role == null ? Habits.NONE : role.habits(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
-            return view(project, cue, role, underWay.get(cue.id()), said, own, score);
+                    : new Score(own.scored(), role == null ? Habits.NONE : role.habits(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
+            return view(project, cue, role, underWay.get(cue.id()), said, own, score, byName);
         }).toList();
         return new ProjectView(project, cast, seen);
     }
 
-    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings, Marks marks, Score score) {
+    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings, Marks marks, Score score, Map<String, Role> cast) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
         Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
-        Recipe recipe = voice == null ? null : Recipe.of(cue.text(), readings.said(cue.id(), cue.text(), voice.language()), voice, narrator.engineVersion(voice), effective).with(score);
-        String problem = problem(cue, voice, underWay);
+        Recipe recipe = null;
+        String missing = null;
+        if (voice != null) {
+            Function<Voice, List<Said>> said = speaking -> readings.said(cue.id(), cue.text(), speaking.language());
+            Speaker own = new Speaker(voice, narrator.engineVersion(voice), effective);
+            Pieces pieces = Pieces.of(cue.text(), marks.heard(), own, new CueSpeakers(project, cue, cast, voices, narrator), said);
+            recipe = Recipe.of(cue.text(), said.apply(voice), voice, own.engineVersion(), effective).with(score).parted(pieces);
+            missing = pieces.missing().stream().findFirst().orElse(null);
+        }
+        String problem = problem(cue, voice, missing, underWay);
         CueState state = state(cue, recipe, problem, underWay);
         boolean measured = cue.keptSeconds() != null && state == CueState.READY;
         double seconds = measured ? cue.keptSeconds() : estimate(project, cue, recipe, voice, effective);
         return new CueView(cue, role, voice, effective, marks, recipe, state, problem, seconds, measured);
     }
 
-    private static String problem(Cue cue, Voice voice, CueWork.Work underWay) {
+    private static String problem(Cue cue, Voice voice, String missing, CueWork.Work underWay) {
         String unspeakable = ScriptCue.problem(cue.text());
         if (unspeakable != null) {
             return unspeakable;
         }
         if (voice == null) {
             return cue.role() + " has no voice yet. Choose one in the panel beside the score.";
+        }
+        if (missing != null) {
+            return missing;
         }
         return underWay == null ? null : underWay.problem();
     }
@@ -131,7 +155,7 @@ public class Projects {
         return Estimate.seconds(cue.text().length(), reference, voice == null ? null : rates.of(voice.baseId()), recipe == null ? effective.paceFactor() : recipe.paceFactor());
     }
 
-    private static String key(String role) {
+    static String key(String role) {
         return role.toLowerCase(Locale.ROOT);
     }
 }

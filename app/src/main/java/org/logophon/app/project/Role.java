@@ -16,6 +16,10 @@ public record Role(String name, int position, String voiceId, Direction directio
     /** Colours of the style sheet's role palette. */
     private static final int COLOURS = 7;
 
+    Role with(String otherVoice) {
+        return new Role(name, position, otherVoice, direction, habits, livelyPercent, version);
+    }
+
     /** Style class that gives the role's colour. */
     public String colour() {
         return "role-" + position % COLOURS;

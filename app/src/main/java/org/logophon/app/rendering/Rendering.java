@@ -72,7 +72,7 @@ public class Rendering {
     }
 
     private static List<CueView> free(List<CueView> cues) {
-        return cues.stream().filter(cue -> cue.voice().terms().free()).toList();
+        return cues.stream().filter(cue -> cue.recipe().pieces().stream().allMatch(piece -> piece.recipe().voice().terms().free())).toList();
     }
 
     /** @param agreed as in {@link #renderChanged} @throws Refused with a sentence when the cue can't be rendered */

@@ -24,7 +24,8 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
                            double lufs, Reached reached) {
 
     public static StoredSpeech of(Speech rendered, Recipe recipe) {
-        Speech speech = rendered.trimmed();
+        // loud marks may reach over what 16 bits hold: all of it is brought down, and finishing sets the loudness
+        Speech speech = rendered.trimmed().withinFullScale();
         String said = recipe.saidText();
         Integer[] words = speech.words().stream()
                 .flatMap(w -> java.util.stream.Stream.of(w.start(), w.end(), w.startSample(), w.endSample())).toArray(Integer[]::new);

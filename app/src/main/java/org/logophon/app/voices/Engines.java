@@ -24,7 +24,7 @@ class Engines {
 
     @Bean
     Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
-        return new Narrator(new org.logophon.speech.Engines(pool, hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null)));
+        return new Narrator(new org.logophon.speech.Engines(pool, hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null)), new WorkerResampler(pool));
     }
 
     @Bean

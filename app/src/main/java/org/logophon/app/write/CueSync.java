@@ -18,6 +18,7 @@ import org.logophon.estimate.ReferenceTime;
 import org.logophon.estimate.Syllables;
 import org.logophon.form.WrittenForm;
 import org.logophon.form.WrittenForms;
+import org.logophon.mark.Marks;
 import org.logophon.script.CueMatch;
 import org.logophon.script.FrozenNumbers;
 import org.logophon.script.Script;
@@ -74,10 +75,12 @@ class CueSync {
             }
         }
         List<Cue> gone = before.stream().filter(cue -> !used.contains(cue.id())).toList();
+        // as they stand on the words of before
+        Map<UUID, Marks> marked = moves.marks(project.id());
         cues.update(changed);
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
-        List<String> lost = moves.move(project.id(), before, places, origins);
+        List<String> lost = moves.move(marked, before, places, origins);
         List<Cue> now = IntStream.range(0, places.size()).mapToObj(i -> places.get(i).over(continued[i])).toList();
         return new Brought(new Report(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
                 gone.stream().map(cue -> new Report.Gone(cue.id(), cue.number(), cue.text())).toList(), lost), now);

@@ -16,6 +16,7 @@ import org.logophon.script.Words;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
 import org.logophon.voice.Voice;
 
 /** Twenty cues, each with marks of every kind: how many seconds of speech in one second. */
@@ -29,7 +30,7 @@ final class MarksBench {
     Row run() throws Exception {
         double best = Double.MAX_VALUE;
         try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
-            Narrator narrator = new Narrator(new Engines(pool));
+            Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
             Tool.seconds(work(narrator, ROUNDS, new DoubleAdder()));
             for (int round = 0; round < ROUNDS; round++) {
                 DoubleAdder spoken = new DoubleAdder();

@@ -68,7 +68,7 @@ final class RenderBench {
     }
 
     private List<Callable<Void>> ours(WorkerPool pool) {
-        Narrator narrator = new Narrator(new Engines(pool));
+        Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
         Finishing finishing = new Finishing(new WorkerResampler(pool));
         Voice voice = NativeVoices.catalogue().find(NativeVoices.DEFAULT_ID).orElseThrow();
         List<Callable<Void>> work = new ArrayList<>();

@@ -54,7 +54,7 @@ final class ClipMaker {
 
     /** @param hired null when there is no service of hired voices */
     ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
-        this.narrator = new Narrator(new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)));
+        this.narrator = new Narrator(new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
         this.finishing = new Finishing(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
@@ -125,6 +125,7 @@ final class ClipMaker {
                 rows.add(row);
                 outcome.clip(row, voice.id(), made.clip());
                 warnings(file, number, voice, made);
+                plan.missing(file, i).forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
                 at += made.samples() + (long) plan.effective().pauseMillis() * rate / 1000;
                 progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + cues.size());
             } catch (ExecutionException e) {

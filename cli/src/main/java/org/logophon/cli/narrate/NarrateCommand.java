@@ -107,15 +107,11 @@ public final class NarrateCommand implements Callable<Integer> {
         String currency = "";
         for (ScriptFile file : files) {
             for (int i = 0; i < file.script().cues().size(); i++) {
-                Voice voice = plan.voiceOf(file, i);
-                if (voice.terms().free()) {
-                    continue;
-                }
-                currency = voice.terms().currency();
                 for (HiredRequest request : HiredRequest.of(plan.recipe(file, i, any -> ""))) {
                     // the same words are asked for, and paid, once
                     if (requests.put(request.key(), request.characters()) == null) {
-                        price = price.add(voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(request.characters())));
+                        currency = request.voice().terms().currency();
+                        price = price.add(request.voice().terms().pricePerCharacter().multiply(BigDecimal.valueOf(request.characters())));
                     }
                 }
             }

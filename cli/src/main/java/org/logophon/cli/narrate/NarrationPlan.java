@@ -6,18 +6,24 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.logophon.cli.ScriptFile;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
 import org.logophon.finish.FinishSettings;
+import org.logophon.mark.Ask;
 import org.logophon.mark.Habits;
+import org.logophon.mark.Mark;
 import org.logophon.mark.Score;
 import org.logophon.reading.As;
 import org.logophon.reading.ReadingList;
 import org.logophon.reading.Said;
+import org.logophon.render.Pieces;
 import org.logophon.render.Recipe;
+import org.logophon.render.Speaker;
+import org.logophon.render.Speakers;
 import org.logophon.speech.NativeVoices;
 import org.logophon.ssml.SsmlCue;
 import org.logophon.voice.Voice;
@@ -40,25 +46,62 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
         if (cast.containsKey(role) || file.directed().isEmpty()) {
             return voiceOf(role);
         }
-        String named = file.directed().get(at).voice();
-        return NativeVoices.catalogue().all().stream().filter(voice -> voice.id().equalsIgnoreCase(named) || voice.name().equalsIgnoreCase(named)).findFirst().orElse(this.voice);
+        return named(file.directed().get(at).voice()).orElse(this.voice);
     }
 
     /** What is rendered of a cue. @param engineVersion of its voice */
     Recipe recipe(ScriptFile file, int at, Function<Voice, String> engineVersion) {
         Voice speaks = voiceOf(file, at);
         String text = file.script().cues().get(at).text();
-        List<Said> said = readings.said(text, speaks.language());
+        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), effective());
         if (file.directed().isEmpty()) {
-            return Recipe.of(text, said, speaks, engineVersion.apply(speaks), effective());
+            return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), effective());
         }
         SsmlCue cue = file.directed().get(at);
-        List<Said> placed = cue.readings().stream().map(place -> new Said(place.start(), place.start() + place.reading().written().length(), place.reading().spoken(speaks.language()),
+        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), effective()).parted(pieces(file, cue, own, engineVersion))
+                .with(new Score(cue.marks().heard(), Habits.NONE, 0, 0));
+    }
+
+    /** Roles and languages that nobody here speaks, as sentences. */
+    List<String> missing(ScriptFile file, int at) {
+        return file.directed().isEmpty() ? List.of() : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", effective()), voice -> "").missing();
+    }
+
+    private Pieces pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
+        List<Mark> marks = new ArrayList<>(cue.marks().heard());
+        if (!file.language().isEmpty()) {
+            // the language of the whole document holds where nothing inside says otherwise
+            marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Ask.Language(file.language())));
+        }
+        return Pieces.of(cue.text(), marks, own, speakers(engineVersion), voice -> said(cue, voice));
+    }
+
+    private List<Said> said(SsmlCue cue, Voice voice) {
+        List<Said> placed = cue.readings().stream().map(place -> new Said(place.start(), place.start() + place.reading().written().length(), place.reading().spoken(voice.language()),
                 place.reading().as() == As.IPA)).toList();
         List<Said> all = new ArrayList<>(placed);
-        said.stream().filter(listed -> placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start())).forEach(all::add);
+        readings.said(cue.text(), voice.language()).stream().filter(listed -> placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start())).forEach(all::add);
         all.sort(Comparator.comparingInt(Said::start));
-        return Recipe.of(text, all, speaks, engineVersion.apply(speaks), effective()).with(new Score(cue.marks().heard(), Habits.NONE, 0, 0));
+        return all;
+    }
+
+    private Speakers speakers(Function<Voice, String> engineVersion) {
+        return new Speakers() {
+            @Override
+            public Optional<Speaker> ofRole(String role) {
+                Voice casted = cast.get(role.toLowerCase(Locale.ROOT));
+                return (casted == null ? named(role) : Optional.of(casted)).map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+            }
+
+            @Override
+            public Optional<Speaker> inLanguage(String tag, Speaker instead) {
+                return NativeVoices.catalogue().inLanguage(tag, instead.voice()).map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+            }
+        };
+    }
+
+    private static Optional<Voice> named(String name) {
+        return NativeVoices.catalogue().all().stream().filter(voice -> voice.id().equalsIgnoreCase(name) || voice.name().equalsIgnoreCase(name)).findFirst();
     }
 
     /** Every voice that is cast. */

@@ -2,9 +2,11 @@ package org.logophon.speech.hired;
 
 import java.util.List;
 import org.logophon.digest.Sha256;
+import org.logophon.render.Piece;
 import org.logophon.render.PiecewiseEngine;
 import org.logophon.render.Recipe;
 import org.logophon.render.SpeechRequest;
+import org.logophon.voice.Voice;
 
 /**
  * What a service is asked and charges for.
@@ -12,16 +14,17 @@ import org.logophon.render.SpeechRequest;
  * @param key        the same words in the same voice and style have the same one, also after a crash: they are charged once
  * @param characters code points, as the contract counts them
  */
-public record HiredRequest(String key, int characters) {
+public record HiredRequest(String key, int characters, Voice voice) {
 
-    /** The requests that a recipe of a hired voice comes to. */
+    /** The requests that the hired voices of a recipe come to. */
     public static List<HiredRequest> of(Recipe recipe) {
-        return PiecewiseEngine.requests(new SpeechRequest(recipe.voice(), recipe.spokenText(), 1, 0, recipe.style())).stream().map(HiredRequest::of).toList();
+        return recipe.pieces().stream().map(Piece::recipe).filter(piece -> !piece.voice().terms().free())
+                .flatMap(piece -> PiecewiseEngine.requests(new SpeechRequest(piece.voice(), piece.spokenText(), 1, 0, piece.style())).stream()).map(HiredRequest::of).toList();
     }
 
     static HiredRequest of(SpeechRequest request) {
         String text = request.text().text();
         String said = request.voice().engineVoice() + '\0' + text + (request.style().isEmpty() ? "" : '\0' + request.style());
-        return new HiredRequest(Sha256.hex(said), SentText.of(request.text(), request.voice().language()).characters());
+        return new HiredRequest(Sha256.hex(said), SentText.of(request.text(), request.voice().language()).characters(), request.voice());
     }
 }

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
@@ -20,6 +21,7 @@ import org.logophon.script.HandCuts;
 import org.logophon.script.Script;
 import org.logophon.script.Slot;
 import org.logophon.script.Splitting;
+import org.logophon.ssml.SsmlCue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,12 +32,14 @@ class Opening {
     private final Projects projects;
     private final ProjectRepository table;
     private final CueRepository cues;
+    private final MarkRepository marks;
     private final ScriptSaving saving;
 
-    Opening(Projects projects, ProjectRepository table, CueRepository cues, ScriptSaving saving) {
+    Opening(Projects projects, ProjectRepository table, CueRepository cues, MarkRepository marks, ScriptSaving saving) {
         this.projects = projects;
         this.table = table;
         this.cues = cues;
+        this.marks = marks;
         this.saving = saving;
     }
 
@@ -47,6 +51,7 @@ class Opening {
         int before = text.isEmpty() ? 0 : cues.of(id).size();
         List<Slot> slots = new ArrayList<>();
         List<String> numbers = new ArrayList<>();
+        List<SsmlCue> directed = new ArrayList<>();
         boolean cueByCue = false;
         for (Opened document : opened) {
             String heading = opened.size() > 1 || "scenes".equals(how) ? "# " + document.name().replaceAll("\\s+", " ") + "\n\n" : "";
@@ -54,6 +59,7 @@ class Opening {
             int count = Script.parse(document.script()).cues().size();
             add(slots, document.slots(), count);
             add(numbers, document.numbers(), count);
+            add(directed, document.directed(), count);
             cueByCue |= document.cueByCue();
         }
         ScriptShape shape = project.shape();
@@ -64,7 +70,7 @@ class Opening {
             shape = shape.with(HandCuts.NONE);
         }
         Report report = saving.replace(id, text.append('\n').toString(), shape, version, opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened").report();
-        place(id, before, slots, numbers);
+        place(id, before, slots, numbers, directed);
         return report;
     }
 
@@ -74,8 +80,8 @@ class Opening {
         }
     }
 
-    /** Slots and numbers belong to the cues that came, in their order. */
-    private void place(UUID id, int before, List<Slot> slots, List<String> numbers) {
+    /** Slots, numbers and marks belong to the cues that came, in their order. */
+    private void place(UUID id, int before, List<Slot> slots, List<String> numbers, List<SsmlCue> directed) {
         List<Cue> now = cues.of(id);
         if (now.size() != before + slots.size()) {
             return;
@@ -83,6 +89,13 @@ class Opening {
         List<Cue> came = now.subList(before, now.size());
         if (slots.stream().anyMatch(slot -> slot != null)) {
             cues.setSlots(came.stream().map(Cue::id).toList(), slots);
+        }
+        for (int i = 0; i < came.size(); i++) {
+            SsmlCue cue = directed.get(i);
+            // where the script can't hold the words as they were, marks would stand on others
+            if (cue != null && cue.text().equals(came.get(i).text()) && !(cue.marks().all().isEmpty() && cue.readings().isEmpty())) {
+                marks.save(came.get(i).id(), cue.text(), cue.allMarks());
+            }
         }
         if (numbers.stream().anyMatch(number -> number != null)) {
             Project project = projects.require(id);
