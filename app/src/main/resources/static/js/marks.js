@@ -1,14 +1,13 @@
-// Marks on the score: choosing words and gaps, setting, nudging, dragging and removing what is asked of them.
+// Marks of the chosen cue: choosing words and gaps, setting, nudging and removing what is asked of them.
 
-import { ask, button, element, say } from './app.js';
-import { reachedOf } from './score.js';
+import { ask, say } from './app.js';
 
-const NEUTRAL = { pace: 100, pitch: 0, range: 100, loudness: 0, pause: 0 };
+export const NEUTRAL = { pace: 100, pitch: 0, range: 100, loudness: 0, pause: 0 };
 const STEPS = { pace: 2, pitch: 0.5, range: 10, loudness: 1, pause: 50 };
 const FINE = { pace: 1, pitch: 0.1, range: 5, loudness: 0.2, pause: 10 };
-const LIMITS = { pace: [50, 200], pitch: [-12, 12], range: [0, 200], loudness: [-24, 12], pause: [0, 10000] };
-const LEVELS = ['none', 'moderate', 'strong', 'reduced'];
-const DEPTHS = ['none', 'light', 'normal', 'deep'];
+export const LIMITS = { pace: [50, 200], pitch: [-12, 12], range: [0, 200], loudness: [-24, 12], pause: [0, 10000] };
+export const LEVELS = ['none', 'moderate', 'strong', 'reduced'];
+export const DEPTHS = ['none', 'light', 'normal', 'deep'];
 
 let cue = null;
 let marks = null;
@@ -18,6 +17,8 @@ let anchor = 0;
 let copied = null;
 
 export const onChange = listener => { changed = listener; };
+/** What the server gives of the cue: words, text, marks, quotations, roles; null while nothing is there. */
+export const all = () => marks;
 export const lines = () => marks?.marks ?? [];
 export const selection = () => chosen;
 export const state = () => marks?.state;
@@ -75,7 +76,7 @@ function inTurn(act) {
 /** When everything that was asked for is saved. */
 export const settled = () => line;
 
-async function send(path, fields) {
+export async function send(path, fields) {
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
   const { status, body } = await ask('POST', `${cue}${path}`, form);
@@ -92,8 +93,8 @@ async function setNow(kind, value, where) {
     return;
   }
   const { start, end } = placeOf(kind, where);
-  const nothing = value === '' || value === 'none' && kind !== 'stress' || kind !== 'pause' && Number(value) === NEUTRAL[kind];
-  if (nothing || kind === 'stress' && value === 'none') {
+  const nothing = value === '' || value === 'none' || kind !== 'pause' && Number(value) === NEUTRAL[kind];
+  if (nothing) {
     if (at(kind, where)) await send('/marks/remove', { start, end, kind });
   } else {
     await send('/marks', { start, end, kind, value });
@@ -112,6 +113,9 @@ export const cycleStress = () => inTurn(where => setNow('stress', next(LEVELS, a
 export const cycleBreath = () => inTurn(where => setNow('breath', next(DEPTHS, at('breath', where)?.value), where));
 export const toggleWhisper = () => inTurn(where => setNow('whisper', at('whisper', where) ? '' : 'on', where));
 
+/** Lets a quotation be said in another way. @param way PLAIN, TURNED or ROLE */
+export const sayQuotation = ({ start, end }, way, role) => inTurn(() => send('/quotation', { start, end, way, role }));
+
 /** Takes what stands on the chosen words, or in the chosen gap, away. */
 export const clear = () => inTurn(async where => {
   const gone = marks.marks.filter(mark => where.gap ? mark.to === where.to && (mark.kind === 'pause' || mark.kind === 'breath')
@@ -120,9 +124,10 @@ export const clear = () => inTurn(async where => {
   if (!gone.length) say('Nothing is marked there.');
 });
 
+/** A reading belongs to what is written: it isn't copied to other words. */
 export function copy() {
   if (!marks) return;
-  const inside = marks.marks.filter(mark => mark.from >= chosen.from && mark.to <= chosen.to && mark.origin !== 'suggested');
+  const inside = marks.marks.filter(mark => mark.from >= chosen.from && mark.to <= chosen.to && mark.origin !== 'suggested' && mark.kind !== 'reading');
   copied = inside.map(mark => ({ kind: mark.kind, value: mark.value, from: mark.from - chosen.from, to: mark.to - chosen.from }));
   say(inside.length ? `${inside.length === 1 ? '1 mark' : `${inside.length} marks`} copied.` : 'Nothing is marked there.');
 }
@@ -159,118 +164,3 @@ export const history = (way, project) => inTurn(async () => {
   await load(cue);
   changed('marks');
 });
-
-/** Lets the mouse choose and drag on a drawn score. */
-export function drag(score, box) {
-  let started = null;
-  const wordAt = event => event.target.closest?.('.word');
-  box.onpointerdown = event => {
-    const rest = event.target.closest?.('.rest');
-    if (event.target.classList.contains('grip-rest')) started = { kind: 'pause', x: event.clientX, gap: Number(rest.dataset.gap) };
-    else if (event.target.classList.contains('grip-pitch')) started = { kind: 'pitch', y: event.clientY };
-    else if (event.target.classList.contains('grip-pace')) started = { kind: 'pace', x: event.clientX, width: widthOf(score) };
-    else if (wordAt(event)) started = { kind: 'words', from: Number(wordAt(event).dataset.word) };
-  };
-  box.onpointermove = event => {
-    if (!started) return;
-    if (started.kind === 'words') {
-      const over = document.elementFromPoint(event.clientX, event.clientY)?.closest?.('#score .word');
-      if (over && (started.moved || Number(over.dataset.word) !== started.from)) {
-        if (!started.moved) choose(started.from);
-        started.moved = true;
-        choose(Number(over.dataset.word), { extend: true });
-      }
-      return;
-    }
-    // not before it moves: a click belongs to the word that it meets
-    if (!started.moved) box.setPointerCapture(event.pointerId);
-    started.moved = true;
-    const value = valueOf(started, event, score);
-    say(`${started.kind} ${started.kind === 'pause' ? `${(value / 1000).toFixed(2)} s` : started.kind === 'pitch' ? `${value > 0 ? '+' : ''}${value} st` : `${value} %`}`);
-  };
-  box.onpointerup = event => {
-    const ended = started;
-    started = null;
-    if (!ended?.moved) return;
-    // the click that follows would play
-    box.dataset.dragged = 'true';
-    if (ended.kind === 'words') return;
-    if (ended.kind === 'pause') choose(ended.gap, { gap: true });
-    set(ended.kind, String(valueOf(ended, event, score)));
-  };
-}
-
-const widthOf = score => [...score.svg.querySelectorAll('.grip-pitch')].reduce((sum, rect) => sum + rect.width.baseVal.value, 0);
-
-function valueOf(started, event, score) {
-  const within = (kind, value) => Math.max(LIMITS[kind][0], Math.min(LIMITS[kind][1], value));
-  if (started.kind === 'pause') {
-    const rest = score.svg.querySelector(`.rest[data-gap="${started.gap}"] rect`);
-    started.seconds ??= rest.width.baseVal.value / score.pixelsPerSecond;
-    return within('pause', Math.round((started.seconds + (event.clientX - started.x) / score.pixelsPerSecond) * 100) * 10);
-  }
-  if (started.kind === 'pitch') {
-    return within('pitch', Math.round((Number(at('pitch')?.value ?? 0) + (started.y - event.clientY) / score.pixelsPerSemitone) * 10) / 10);
-  }
-  const width = Math.max(8, started.width + event.clientX - started.x);
-  return within('pace', Math.round(Number(at('pace')?.value ?? 100) * started.width / width));
-}
-
-const FIELDS = [['pace', 'Pace', '%'], ['pitch', 'Pitch', 'st'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
-
-/** The exact values of what is chosen, always typable. @param styles names of ways of speaking */
-export function showBar(bar, styles) {
-  if (!marks?.words.length) { bar.hidden = true; return; }
-  bar.hidden = false;
-  const word = i => marks.text.slice(...marks.words[i]);
-  const title = chosen.gap ? `Between “${word(chosen.from)}” and “${word(chosen.from + 1) ?? ''}”`
-    : chosen.from === chosen.to ? `“${word(chosen.from)}”` : `“${word(chosen.from)} … ${word(chosen.to)}”, ${chosen.to - chosen.from + 1} words`;
-  const fields = element('div', 'markfields');
-  const typed = (kind, text, unit, shown) => {
-    const label = element('label', '', text);
-    const input = element('input', 'form-control');
-    Object.assign(input, { type: 'number', name: kind, step: kind === 'pitch' || kind === 'loudness' ? 0.1 : kind === 'pause' ? 0.01 : 1, placeholder: kind === 'pause' ? 'its own' : NEUTRAL[kind], value: shown });
-    [input.min, input.max] = kind === 'pause' ? [0, 10] : LIMITS[kind];
-    input.addEventListener('change', () => set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
-    label.append(input, element('span', 'unit', unit));
-    fields.append(label);
-  };
-  const select = (kind, text, values, shown) => {
-    const label = element('label', '', text);
-    const input = element('select', 'form-select');
-    input.name = kind;
-    values.forEach(value => input.add(new Option(value, value, false, value === shown)));
-    input.addEventListener('change', () => set(kind, input.value));
-    label.append(input);
-    fields.append(label);
-  };
-  if (chosen.gap) {
-    typed('pause', 'Pause', 's', at('pause') ? (at('pause').value / 1000).toFixed(2) : '');
-    select('breath', 'Breath', DEPTHS, at('breath')?.value ?? 'none');
-  } else {
-    FIELDS.forEach(([kind, text, unit]) => typed(kind, text, unit, at(kind)?.value ?? ''));
-    select('stress', 'Stress', LEVELS, at('stress')?.value ?? 'none');
-    select('style', 'Style', ['none', ...styles], at('style')?.value.split(' ')[0] ?? 'none');
-    const label = element('label', 'tick', '');
-    const tick = element('input', '');
-    Object.assign(tick, { type: 'checkbox', name: 'whisper', checked: Boolean(at('whisper')) });
-    tick.addEventListener('change', toggleWhisper);
-    label.append(tick, ' Whisper');
-    fields.append(label);
-  }
-  bar.replaceChildren(element('h2', 'reading', title), fields);
-}
-
-/** Every mark of the cue in words, each with what was reached and a way to take it off. */
-export function showList(list) {
-  list.replaceChildren(...lines().map(mark => {
-    const item = element('li', mark.origin === 'suggested' ? 'ghost' : '');
-    const words = mark.from === mark.to ? marks.text.slice(...marks.words[mark.from]) : `${marks.text.slice(...marks.words[mark.from])} … ${marks.text.slice(...marks.words[mark.to])}`;
-    const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
-    item.append(element('span', 'reading', mark.kind === 'pause' || mark.kind === 'breath' ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
-    if (mark.reason) item.append(element('span', 'soft', mark.reason));
-    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => suggest('/take', 'CUE', mark), `Take ${what} of ${words}`));
-    item.append(button('btn-quiet danger', 'remove', () => send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));
-    return item;
-  }));
-}

@@ -41,7 +41,7 @@ function bad(name, sentence) {
 function card(file) {
   if (file.problem) return bad(file.name, file.problem);
   const box = element('div', 'opened');
-  box.append(element('b', '', file.name), element('span', 'soft', ` ${file.format} · ${file.cues} ${file.cues === 1 ? 'cue' : 'cues'} · ${file.words} words · ${file.roles.join(', ')}${file.slots ? ' · times become slots' : ''}${file.numbers ? ' · its own numbers' : ''}`));
+  box.append(element('b', '', file.name), element('span', 'soft', ` ${file.format} · ${file.cues} ${file.cues === 1 ? 'cue' : 'cues'} · ${file.words} words · ${file.roles.join(', ')}${file.slots ? ' · times become slots' : ''}${file.numbers ? ' · its own numbers' : ''}${file.marks ? ` · ${file.marks} ${file.marks === 1 ? 'mark' : 'marks'}` : ''}`));
   if (file.columns.length) box.append(columns(file));
   if (file.skipped.length) {
     const list = element('ul');

@@ -1,17 +1,25 @@
 // Draws the score of a take: systems of about 160 px a second, one under the other, with waveform, pitch line and words at their true time.
 
 const SVG = 'http://www.w3.org/2000/svg';
-const PX_PER_SECOND = 160;
+const USUAL = 160;
+const WIDTHS = [60, 100, USUAL, 240, 360, 560];
 const LEFT = 34;
 const RIGHT = 12;
 const RULER = 16;
 const WAVE = 44;
 const PITCH = 64;
 const WORDS = 32;
-const LEADS = 36;
+const LEAD = 16;
 const LANE = 19;
-const BODY = RULER + WAVE + PITCH + WORDS + LEADS;
+const STAFF = RULER + WAVE + PITCH + WORDS;
 const SHORTEST_REST = 0.06;
+let pxPerSecond = USUAL;
+
+/** Wider or narrower. @returns pixels a second */
+export function zoom(way) {
+  pxPerSecond = WIDTHS[Math.max(0, Math.min(WIDTHS.length - 1, WIDTHS.indexOf(pxPerSecond) + way))];
+  return pxPerSecond;
+}
 
 const make = (name, attributes, text) => {
   const made = document.createElementNS(SVG, name);
@@ -33,26 +41,27 @@ function textWidth(text, size) {
  */
 export function drawScore(box, data, marks = []) {
   const width = Math.max(320, box.clientWidth);
-  const systems = systemsOf(data, (width - LEFT - RIGHT) / PX_PER_SECOND);
+  const systems = systemsOf(data, (width - LEFT - RIGHT) / pxPerSecond);
   const lanes = lanesOf(marks, data, systems);
+  const hanging = leadsOf(data, systems);
   let y = 0;
-  systems.forEach(system => { system.y = y; y += BODY + system.lanes * LANE + (system.lanes ? 8 : 0); });
-  const svg = make('svg', { viewBox: `0 0 ${width} ${y + 4}`, height: y + 4, role: 'presentation' });
+  systems.forEach(system => { system.y = y; y += STAFF + system.leads + system.lanes * LANE + (system.lanes ? 8 : 0); });
+  const svg = make('svg', { viewBox: `0 0 ${width} ${y + 4}`, height: y + 4, role: 'presentation', class: data.guessed ? 'guessed' : '' });
   const scale = pitchScale(data.pitch);
   systems.forEach(span => svg.append(system(data, span, scale)));
-  const words = data.words.map((word, i) => wordGroup(svg, data, word, i, systems, marks));
+  const words = data.words.map((word, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i)));
   lanes.forEach(lane => svg.append(laneBar(lane, data, systems)));
   const chosen = make('g', { class: 'chosen', 'aria-hidden': 'true' });
   svg.append(chosen);
   const playhead = make('g', { visibility: 'hidden' });
-  playhead.append(make('line', { class: 'head-line', y1: 8, y2: BODY - LEADS + 8 }), make('path', { class: 'head-cap', d: 'M-5 4h10l-5 7z' }));
+  playhead.append(make('line', { class: 'head-line', y1: 8, y2: STAFF + 8 }), make('path', { class: 'head-cap', d: 'M-5 4h10l-5 7z' }));
   svg.append(playhead);
   box.replaceChildren(svg);
   return {
     svg,
     words,
     scale,
-    pixelsPerSecond: PX_PER_SECOND,
+    pixelsPerSecond: pxPerSecond,
     /** How many pixels a semitone is high, for dragging. */
     pixelsPerSemitone: scale ? (PITCH - 10) / (12 * Math.log2(scale.high / scale.low)) : 6,
     place(seconds) {
@@ -68,14 +77,14 @@ export function drawScore(box, data, marks = []) {
       svg.querySelectorAll('.rest').forEach(rest => rest.classList.toggle('picked', gap && Number(rest.dataset.gap) === from));
       if (gap) {
         const [x, top] = position(data.words[from].to, systems);
-        chosen.append(make('line', { class: 'gapline', x1: x, x2: x, y1: top + RULER, y2: top + BODY - LEADS }));
+        chosen.append(make('line', { class: 'gapline', x1: x, x2: x, y1: top + RULER, y2: top + STAFF }));
         return;
       }
       systems.forEach(system => {
         const here = data.words.map((word, i) => ({ word, i })).filter(({ word, i }) => i >= from && i <= to && word.from >= system.from && word.from < system.to);
         if (!here.length) return;
-        const x = LEFT + (here[0].word.from - system.from) * PX_PER_SECOND;
-        const end = LEFT + (here.at(-1).word.to - system.from) * PX_PER_SECOND;
+        const x = LEFT + (here[0].word.from - system.from) * pxPerSecond;
+        const end = LEFT + (here.at(-1).word.to - system.from) * pxPerSecond;
         chosen.append(make('rect', { class: 'grip-pitch', x, width: Math.max(4, end - x), y: system.y + RULER + WAVE, height: PITCH, rx: 3 }),
           make('rect', { class: 'grip-pace', x: end - 4, width: 8, y: system.y + RULER + WAVE + PITCH, height: WORDS, rx: 3 }));
       });
@@ -97,7 +106,7 @@ function lanesOf(marks, data, systems) {
       let lane = system.taken.findIndex(end => end <= from + 0.001);
       if (lane < 0) lane = system.taken.push(0) - 1;
       // room for the label as well
-      system.taken[lane] = Math.max(to, from + (textWidth(label(mark), 11.5) + 12) / PX_PER_SECOND);
+      system.taken[lane] = Math.max(to, from + (textWidth(label(mark), 11.5) + 12) / pxPerSecond);
       system.lanes = Math.max(system.lanes, lane + 1);
       lanes.push({ mark, system, lane, from, to });
     }
@@ -117,10 +126,10 @@ export function reachedOf(mark) {
 }
 
 function laneBar({ mark, system, lane, from, to }) {
-  const x = LEFT + (from - system.from) * PX_PER_SECOND;
-  const y = system.y + BODY - 4 + lane * LANE;
+  const x = LEFT + (from - system.from) * pxPerSecond;
+  const y = system.y + STAFF + system.leads - 4 + lane * LANE;
   const group = make('g', { class: `lane lane-${mark.kind}${mark.origin === 'suggested' ? ' ghost' : ''}`, 'aria-hidden': 'true', 'data-from': mark.from, 'data-to': mark.to });
-  group.append(make('line', { x1: x, x2: Math.max(x + 5, LEFT + (to - system.from) * PX_PER_SECOND - 3), y1: y + 2, y2: y + 2 }), make('text', { x: x + 1, y: y + 14 }, label(mark)));
+  group.append(make('line', { x1: x, x2: Math.max(x + 5, LEFT + (to - system.from) * pxPerSecond - 3), y1: y + 2, y2: y + 2 }), make('text', { x: x + 1, y: y + 14 }, label(mark)));
   return group;
 }
 
@@ -143,7 +152,7 @@ function systemsOf(data, longest) {
 const position = (seconds, systems) => {
   let s = systems.length - 1;
   while (s > 0 && seconds < systems[s].from) s--;
-  return [LEFT + (seconds - systems[s].from) * PX_PER_SECOND, systems[s].y];
+  return [LEFT + (seconds - systems[s].from) * pxPerSecond, systems[s].y];
 };
 
 /** Hz to height, logarithmic over the voice's own range: equal intervals look equal. */
@@ -158,13 +167,13 @@ function pitchScale(pitch) {
 
 function system(data, { from, to, y: top }, scale) {
   const group = make('g', { transform: `translate(0 ${top})` });
-  const end = LEFT + (to - from) * PX_PER_SECOND;
+  const end = LEFT + (to - from) * pxPerSecond;
   const marks = make('g', { class: 'ruler' });
   for (let t = Math.ceil(from); t <= to; t++) {
-    const x = LEFT + (t - from) * PX_PER_SECOND;
-    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: BODY - LEADS }));
+    const x = LEFT + (t - from) * pxPerSecond;
+    marks.append(make('line', { class: 'grid', x1: x, x2: x, y1: RULER, y2: STAFF }));
     // no room for its figures at the edge
-    if ((to - t) * PX_PER_SECOND >= 12) marks.append(make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
+    if ((to - t) * pxPerSecond >= 12) marks.append(make('text', { x: x + 3, y: 11 }, `${t.toFixed(1)}`));
   }
   group.append(marks, wave(data, from, to, end));
   if (scale) group.append(pitchLines(data, from, to, scale, end));
@@ -178,7 +187,7 @@ function wave(data, from, to, end) {
   let top = '';
   let bottom = '';
   for (let i = first; i < last; i++) {
-    const x = (LEFT + (i / 100 - from) * PX_PER_SECOND).toFixed(1);
+    const x = (LEFT + (i / 100 - from) * pxPerSecond).toFixed(1);
     const half = Math.max(0.4, data.peaks[i] / 255 * (WAVE / 2 - 2));
     top += `L${x} ${(middle - half).toFixed(1)}`;
     bottom = `L${x} ${(middle + half).toFixed(1)}${bottom}`;
@@ -200,7 +209,7 @@ function pitchLines(data, from, to, scale, end) {
   for (let i = Math.round(from * 100); i < Math.min(data.pitch.length, Math.round(to * 100)); i++) {
     const hz = data.pitch[i];
     if (hz > 0) {
-      const x = LEFT + (i / 100 - from) * PX_PER_SECOND;
+      const x = LEFT + (i / 100 - from) * pxPerSecond;
       // a leap of a third within 10 ms is a new stroke, not a slide
       const joined = before > 0 && Math.abs(Math.log2(hz / before)) < 0.3;
       path += `${joined ? 'L' : 'M'}${x.toFixed(1)} ${scale.y(hz).toFixed(1)}`;
@@ -211,24 +220,44 @@ function pitchLines(data, from, to, scale, end) {
   return group;
 }
 
-function wordGroup(svg, data, word, i, systems, marks) {
+/** The size in which a word fits its box; undefined when it fits in none. */
+const sizeOf = word => [15, 14, 13, 12].find(px => textWidth(word.text, px) + 5 <= boxWidthOf(word));
+const boxWidthOf = word => Math.max(3, (word.to - word.from) * pxPerSecond - 1.5);
+
+/** Words too short for their type hang under their box on a lead, each on the first line that is free. @returns for each its line */
+function leadsOf(data, systems) {
+  const lines = new Map();
+  systems.forEach(system => { system.ends = []; });
+  data.words.forEach((word, i) => {
+    if (sizeOf(word)) return;
+    const system = systems.findLast(one => word.from >= one.from) ?? systems[0];
+    const x = LEFT + (word.from - system.from) * pxPerSecond;
+    let line = system.ends.findIndex(end => end < x);
+    if (line < 0) line = system.ends.push(0) - 1;
+    system.ends[line] = x + textWidth(word.text, 13) + 5;
+    lines.set(i, line);
+  });
+  systems.forEach(system => { system.leads = Math.max(2, system.ends.length) * LEAD + 4; });
+  return lines;
+}
+
+function wordGroup(svg, data, i, systems, marks, line) {
+  const word = data.words[i];
   const [x, y] = position(word.from, systems);
-  const boxWidth = Math.max(3, (word.to - word.from) * PX_PER_SECOND - 1.5);
+  const boxWidth = boxWidthOf(word);
   const top = y + RULER + WAVE + PITCH;
-  const size = [15, 14, 13, 12].find(px => textWidth(word.text, px) + 5 <= boxWidth);
+  const size = sizeOf(word);
   const own = marks.filter(mark => mark.from <= i && mark.to >= i && mark.origin !== 'suggested');
   const stress = own.filter(mark => mark.kind === 'stress').at(-1)?.value;
   const state = `${size ? '' : ' small'}${stress ? ` stress-${stress}` : ''}${own.some(mark => mark.kind === 'whisper') ? ' whispered' : ''}`;
   const said = own.filter(mark => mark.kind !== 'pause' && mark.kind !== 'breath' || mark.to === i).map(mark => mark.kind === 'pause' ? `then a pause of ${mark.label}` : mark.label);
   const group = make('g', { class: `word${state}`, tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
-    'aria-label': `${word.text}, at ${word.from.toFixed(2)} seconds${said.length ? `, ${said.join(', ')}` : ''}: play from here` });
+    'aria-label': `${word.text}${data.guessed ? '' : `, at ${word.from.toFixed(2)} seconds`}${said.length ? `, ${said.join(', ')}` : ''}: ${data.guessed ? 'not rendered yet' : 'play from here'}` });
   group.append(make('rect', { x, y: top, width: boxWidth, height: WORDS, rx: 3 }));
   if (size) {
     group.append(make('text', { x: x + boxWidth / 2, y: top + 21, 'font-size': size }, word.text));
   } else {
-    // too short for its type: the word hangs under its box on a lead, on whichever of two lines is free
-    const line = leadLine(svg, x, y, textWidth(word.text, 13));
-    const baseline = top + WORDS + (line === 0 ? 14 : 30);
+    const baseline = top + WORDS + 14 + line * LEAD;
     group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline, 'font-size': 13 }, word.text));
   }
   if (stress) group.append(make('line', { class: 'stressline', x1: x + 1, x2: x + boxWidth - 1, y1: top + WORDS - 2.5, y2: top + WORDS - 2.5 }));
@@ -239,21 +268,8 @@ function wordGroup(svg, data, word, i, systems, marks) {
   return group;
 }
 
-const taken = new WeakMap();
-function leadLine(svg, x, y, width) {
-  const ends = taken.get(svg) ?? new Map();
-  taken.set(svg, ends);
-  for (const line of [0, 1]) {
-    if ((ends.get(`${y}/${line}`) ?? -1) < x) {
-      ends.set(`${y}/${line}`, x + width + 5);
-      return line;
-    }
-  }
-  return 1;
-}
-
 function rest(x, from, to, top, edge, gap, marks) {
-  const width = Math.max(4, Math.min((to - from) * PX_PER_SECOND - 1.5, edge - x));
+  const width = Math.max(4, Math.min((to - from) * pxPerSecond - 1.5, edge - x));
   const pause = marks.find(mark => mark.kind === 'pause');
   const breath = marks.find(mark => mark.kind === 'breath');
   const group = make('g', { class: `rest${pause ? ' asked' : ''}`, 'aria-hidden': 'true', 'data-gap': gap });

@@ -182,6 +182,9 @@ public sealed interface Ask {
     record Read(As as, String said) implements Ask {
 
         public Read {
+            if (said.isBlank() && (as == As.WORDS || as == As.IPA)) {
+                throw new IllegalArgumentException("How it is said is missing. Write the words, or choose a kind such as letters.");
+            }
             said = new Reading("x", said, as, null, true).said();
         }
 

@@ -64,6 +64,12 @@ class DirectController {
         return voices.all().stream().collect(Collectors.groupingBy(Voice::speaks, () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
     }
 
+    /** Languages that some voice speaks without a price, by name, with their tags. */
+    private Map<String, String> languages() {
+        return voices.all().stream().filter(voice -> voice.terms().free())
+                .collect(Collectors.toMap(Voice::languageName, voice -> voice.language().split("-")[0], (one, other) -> one, TreeMap::new));
+    }
+
     private static String rank(String language) {
         return (language.startsWith("English") ? "0" : "1") + language;
     }
@@ -156,5 +162,6 @@ class DirectController {
         model.addAttribute("ownStyles", Arrays.stream(Style.values()).map(Style::word).toList());
         model.addAttribute("styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("voices", voicesByLanguage());
+        model.addAttribute("languages", languages());
     }
 }

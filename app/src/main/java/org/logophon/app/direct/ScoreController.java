@@ -2,6 +2,7 @@ package org.logophon.app.direct;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Casting;
@@ -16,6 +17,8 @@ import org.logophon.mark.Habits;
 import org.logophon.mark.Mark;
 import org.logophon.mark.Marks;
 import org.logophon.script.Words;
+import org.logophon.suggest.QuotedSpeech;
+import org.logophon.suggest.QuotedSpeech.Quotation;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,12 +35,14 @@ class ScoreController {
     private final Scoring scoring;
     private final Casting casting;
     private final SpeechRepository speeches;
+    private final Hertz hertz;
 
-    ScoreController(Projects projects, Scoring scoring, Casting casting, SpeechRepository speeches) {
+    ScoreController(Projects projects, Scoring scoring, Casting casting, SpeechRepository speeches, Hertz hertz) {
         this.projects = projects;
         this.scoring = scoring;
         this.casting = casting;
         this.speeches = speeches;
+        this.hertz = hertz;
     }
 
     /**
@@ -51,8 +56,12 @@ class ScoreController {
     record MarkLine(int from, int to, int start, int end, String kind, String value, String label, String origin, String reason, Double reached) {
     }
 
-    /** @param words of the cue as it is now, with their places */
-    record CueMarks(List<int[]> words, String text, List<MarkLine> marks, String state) {
+    /**
+     * @param words      of the cue as it is now, with their places
+     * @param quotations in it
+     * @param roles      who else may say its words
+     */
+    record CueMarks(List<int[]> words, String text, List<MarkLine> marks, String state, List<Quotation> quotations, List<String> roles) {
     }
 
     @GetMapping("/cues/{cue}/marks")
@@ -65,9 +74,10 @@ class ScoreController {
         for (Mark mark : view.marks().all()) {
             int at = scored.indexOf(mark);
             lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
-                    mark.origin().name().toLowerCase(java.util.Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null));
+                    mark.origin().name().toLowerCase(Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null));
         }
-        return new CueMarks(words, view.cue().text(), lines, view.state().style());
+        List<String> roles = casting.roles(id).stream().filter(role -> !role.equalsIgnoreCase(view.cue().role())).toList();
+        return new CueMarks(words, view.cue().text(), lines, view.state().style(), QuotedSpeech.in(view.cue().text(), view.marks()), roles);
     }
 
     /** Only while the kept take was made with the marks that there are. */
@@ -89,7 +99,20 @@ class ScoreController {
 
     @PostMapping("/cues/{cue}/marks")
     CueMarks set(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
-        scoring.set(id, cue, Mark.own(start, end, Ask.of(kind, value.strip())));
+        boolean inHertz = kind.equals("pitch") && value.strip().toLowerCase(Locale.ROOT).endsWith("hz");
+        String exact = inHertz ? hertz.semitones(projects.cue(id, cue), start, end, value) : value.strip();
+        scoring.set(id, cue, Mark.own(start, end, Ask.of(kind, exact)));
+        return marks(id, cue);
+    }
+
+    /** Lets a quotation be said by another role, or with a turn of the voice, in one step. */
+    @PostMapping("/cues/{cue}/quotation")
+    CueMarks quotation(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam QuotedSpeech.Way way,
+                       @RequestParam(defaultValue = "") String role) {
+        if (way == QuotedSpeech.Way.ROLE) {
+            casting.require(id, role);
+        }
+        scoring.change(id, List.of(projects.cue(id, cue)), "who says a quotation", (text, own) -> QuotedSpeech.said(own, text, start, end, way, role));
         return marks(id, cue);
     }
 

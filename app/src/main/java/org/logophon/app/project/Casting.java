@@ -1,5 +1,6 @@
 package org.logophon.app.project;
 
+import java.util.List;
 import java.util.UUID;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
@@ -58,6 +59,11 @@ public class Casting {
             throw new Stale(Stale.DIRECTION);
         }
         table.touch(project);
+    }
+
+    /** Names of a project's roles, in the order in which they came up. */
+    public List<String> roles(UUID project) {
+        return roles.of(project).stream().map(Role::name).toList();
     }
 
     /** @throws NotFound with a sentence when the project has no such role */

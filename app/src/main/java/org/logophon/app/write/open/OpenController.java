@@ -41,7 +41,7 @@ class OpenController {
     }
 
     /** What a file would become. @param problem why it can't be opened; null when it can */
-    record Shown(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, List<String> skipped,
+    record Shown(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, int marks, List<String> skipped,
                  List<Opened.Column> columns, String start) {
     }
 
@@ -54,7 +54,7 @@ class OpenController {
             try {
                 shown.add(shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
             } catch (DocumentUnusable unusable) {
-                shown.add(new Shown(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, List.of(), List.of(), ""));
+                shown.add(new Shown(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, 0, List.of(), List.of(), ""));
             }
         }
         return shown;
@@ -64,7 +64,7 @@ class OpenController {
         Script script = Script.parse(opened.script(), Splitting.DEFAULT, HandCuts.NONE, "en-GB");
         int words = opened.script().strip().split("\\s+").length;
         String start = opened.script().length() > SHOWN_CHARACTERS ? opened.script().substring(0, SHOWN_CHARACTERS) + "…" : opened.script();
-        return new Shown(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(),
+        return new Shown(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(), opened.directed().stream().mapToInt(cue -> cue.allMarks().all().size()).sum(),
                 opened.skipped(), opened.columns(), start);
     }
 

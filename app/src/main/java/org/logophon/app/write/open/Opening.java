@@ -5,12 +5,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.Role;
+import org.logophon.app.project.RoleRepository;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.Report;
@@ -22,6 +25,7 @@ import org.logophon.script.Script;
 import org.logophon.script.Slot;
 import org.logophon.script.Splitting;
 import org.logophon.ssml.SsmlCue;
+import org.logophon.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,14 +36,19 @@ class Opening {
     private final Projects projects;
     private final ProjectRepository table;
     private final CueRepository cues;
+    private final RoleRepository roles;
     private final MarkRepository marks;
+    private final VoiceCatalogue voices;
     private final ScriptSaving saving;
 
-    Opening(Projects projects, ProjectRepository table, CueRepository cues, MarkRepository marks, ScriptSaving saving) {
+    Opening(Projects projects, ProjectRepository table, CueRepository cues, RoleRepository roles, MarkRepository marks, VoiceCatalogue voices,
+            ScriptSaving saving) {
         this.projects = projects;
         this.table = table;
         this.cues = cues;
+        this.roles = roles;
         this.marks = marks;
+        this.voices = voices;
         this.saving = saving;
     }
 
@@ -69,8 +78,10 @@ class Opening {
         if (before == 0) {
             shape = shape.with(HandCuts.NONE);
         }
+        Set<String> cast = roles.of(id).stream().map(Role::name).collect(Collectors.toSet());
         Report report = saving.replace(id, text.append('\n').toString(), shape, version, opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened").report();
         place(id, before, slots, numbers, directed);
+        cast(id, before, directed, cast);
         return report;
     }
 
@@ -106,6 +117,17 @@ class Opening {
             if (used.size() == all.stream().filter(n -> n != null).count()) {
                 cues.setNumbers(now.stream().map(Cue::id).toList(), new FrozenNumbers(project.shape().numbers(), used).complete(all));
                 table.freezeNumbers(id);
+            }
+        }
+    }
+
+    /** Roles that came with the document are cast with the voices that it names. */
+    private void cast(UUID id, int before, List<SsmlCue> directed, Set<String> already) {
+        List<Cue> now = cues.of(id);
+        for (int i = 0; i < directed.size() && before + i < now.size(); i++) {
+            String role = now.get(before + i).role();
+            if (directed.get(i) != null && !already.contains(role)) {
+                voices.find(directed.get(i).voice()).ifPresent(voice -> roles.cast(id, role, voice.id()));
             }
         }
     }

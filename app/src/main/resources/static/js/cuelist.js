@@ -1,0 +1,58 @@
+// The list of cues beside the stage.
+
+import { element, say } from './app.js';
+
+/** @param open goes to a cue by its link */
+export function cueList(list, project, open) {
+  const links = () => [...(list?.querySelectorAll('a') ?? [])];
+  const current = () => links().findIndex(link => link.hasAttribute('aria-current'));
+
+  function item(cue) {
+    const made = document.createElement('li');
+    const link = document.createElement('a');
+    link.href = `/projects/${project}/direct?cue=${cue.id}`;
+    link.dataset.cue = cue.id;
+    const below = element('span', `below ${cue.colour}`);
+    below.append(element('span', 'role', cue.role), element('span', 'figures soft seconds'), element('span', 'state'));
+    link.append(element('span', 'figures', cue.number), element('span', 'words', cue.words), below);
+    made.append(link);
+    return made;
+  }
+
+  list?.addEventListener('click', event => {
+    const link = event.target.closest('a');
+    if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
+    event.preventDefault();
+    open(link);
+  });
+
+  return {
+    show(cues, chosen) {
+      if (!list) return;
+      const shown = links();
+      if (shown.length !== cues.length || cues.some((cue, i) => shown[i].dataset.cue !== cue.id)) list.replaceChildren(...cues.map(item));
+      links().forEach((link, i) => {
+        const cue = cues[i];
+        const state = link.querySelector('.state');
+        state.className = `state ${cue.state}`;
+        state.textContent = cue.state === 'state-ready' ? '' : cue.word;
+        link.querySelector('.seconds').textContent = `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
+      });
+      this.mark(chosen);
+    },
+    mark(chosen) {
+      links().forEach(link => {
+        if (link.dataset.cue !== chosen) link.removeAttribute('aria-current');
+        else if (!link.hasAttribute('aria-current')) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); }
+      });
+    },
+    open: id => links().find(link => link.dataset.cue === id)?.click(),
+    step: by => links()[current() + by]?.click(),
+    nextChanged() {
+      const all = links();
+      const at = current();
+      const wanted = [...all.slice(at + 1), ...all.slice(0, at + 1)].find(link => link.querySelector('.state').textContent !== '');
+      if (wanted) wanted.click(); else say('No cue is changed.');
+    },
+  };
+}

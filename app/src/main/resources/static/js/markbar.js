@@ -1,0 +1,110 @@
+// The exact values of what is chosen, always typable, and every mark of the cue in words.
+
+import { button, element } from './app.js';
+import * as marks from './marks.js';
+import { reachedOf } from './score.js';
+
+const { NEUTRAL, LIMITS } = marks;
+const TYPED = [['pace', 'Pace', '%'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
+const KINDS = [['', 'as written'], ['words', 'other words'], ['ipa', 'IPA'], ['letters', 'letters'], ['digits', 'digits'], ['cardinal', 'number'], ['ordinal', 'ordinal'], ['date', 'date'], ['time', 'time'], ['telephone', 'telephone']];
+const spelled = kind => kind === 'words' || kind === 'ipa';
+
+function labelled(text, ...inside) {
+  const label = element('label', '', text);
+  label.append(...inside);
+  return label;
+}
+
+function number(kind, text, unit, shown) {
+  const input = element('input', 'form-control');
+  Object.assign(input, { type: 'number', name: kind, step: kind === 'loudness' ? 0.1 : kind === 'pause' ? 0.01 : 1, placeholder: kind === 'pause' ? 'its own' : NEUTRAL[kind], value: shown });
+  [input.min, input.max] = kind === 'pause' ? [0, 10] : LIMITS[kind];
+  input.addEventListener('change', () => marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
+  return labelled(text, input, element('span', 'unit', unit));
+}
+
+/** Semitones, or Hz: "180 Hz". */
+function pitch() {
+  const input = element('input', 'form-control');
+  Object.assign(input, { type: 'text', name: 'pitch', placeholder: '0', value: marks.at('pitch')?.value ?? '', title: 'Semitones such as -2, or a pitch such as 180 Hz' });
+  input.addEventListener('change', () => marks.set('pitch', input.value.replace('−', '-').replace(',', '.').trim()));
+  return labelled('Pitch', input, element('span', 'unit', 'st'));
+}
+
+function choice(kind, text, values, shown) {
+  const input = element('select', 'form-select');
+  input.name = kind;
+  values.forEach(([value, words]) => input.add(new Option(words, value, false, value === shown)));
+  // a value that isn't offered here, from another document
+  if (shown && input.value !== shown) input.add(new Option(shown, shown, false, true));
+  input.addEventListener('change', () => marks.set(kind, input.value));
+  return labelled(text, input);
+}
+
+const same = values => values.map(value => [value, value]);
+
+function whisper() {
+  const label = element('label', 'tick', '');
+  const tick = element('input', '');
+  Object.assign(tick, { type: 'checkbox', name: 'whisper', checked: Boolean(marks.at('whisper')) });
+  tick.addEventListener('change', marks.toggleWhisper);
+  label.append(tick, ' Whisper');
+  return label;
+}
+
+function reading() {
+  const now = marks.at('reading')?.value ?? '';
+  const [kind] = now.split(' ', 1);
+  const select = element('select', 'form-select');
+  select.name = 'reading';
+  KINDS.forEach(([value, words]) => select.add(new Option(words, value, false, value === kind)));
+  const said = element('input', 'form-control said');
+  Object.assign(said, { type: 'text', name: 'said', maxLength: 200, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
+  said.setAttribute('aria-label', 'How it is said');
+  said.setAttribute('data-typed', 'said');
+  const save = () => marks.set('reading', spelled(select.value) ? `${select.value} ${said.value}` : select.value);
+  select.addEventListener('change', () => {
+    said.hidden = !spelled(select.value);
+    if (spelled(select.value) && said.value === '') said.focus(); else save();
+  });
+  said.addEventListener('change', () => { if (said.value.trim() !== '') save(); });
+  return [labelled('Said', select), said];
+}
+
+const languages = () => [['', 'its own'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
+
+/** @param styles names of ways of speaking */
+export function showBar(bar, styles) {
+  const all = marks.all();
+  const chosen = marks.selection();
+  bar.hidden = !all?.words.length;
+  if (bar.hidden) return;
+  const word = i => all.text.slice(...all.words[i]);
+  const title = chosen.gap ? `Between “${word(chosen.from)}” and “${word(chosen.from + 1)}”`
+    : chosen.from === chosen.to ? `“${word(chosen.from)}”` : `“${word(chosen.from)} … ${word(chosen.to)}”, ${chosen.to - chosen.from + 1} words`;
+  const fields = element('div', 'markfields');
+  const who = element('div', 'who');
+  if (chosen.gap) {
+    fields.append(number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''), choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'));
+  } else {
+    fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
+      choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), choice('style', 'Style', same(['none', ...styles]), marks.at('style')?.value.split(' ')[0] ?? 'none'), whisper());
+    who.append(...reading(), choice('role', 'By', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), choice('language', 'Language', languages(), marks.at('language')?.value ?? ''));
+  }
+  bar.replaceChildren(element('h2', 'reading', title), who, fields);
+}
+
+/** Every mark of the cue in words, each with what was reached and a way to take it off. */
+export function showList(list) {
+  const all = marks.all();
+  list.replaceChildren(...marks.lines().map(mark => {
+    const item = element('li', mark.origin === 'suggested' ? 'ghost' : '');
+    const words = mark.from === mark.to ? all.text.slice(...all.words[mark.from]) : `${all.text.slice(...all.words[mark.from])} … ${all.text.slice(...all.words[mark.to])}`;
+    const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
+    item.append(element('span', 'reading', mark.kind === 'pause' || mark.kind === 'breath' ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
+    if (mark.reason) item.append(element('span', 'soft', mark.reason));
+    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => marks.suggest('/take', 'CUE', mark), `Take ${what} of ${words}`));
+    item.append(button('btn-quiet danger', 'remove', () => marks.send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));
+    return item;
+  }));
+}
