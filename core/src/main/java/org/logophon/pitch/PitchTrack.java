@@ -12,6 +12,13 @@ public record PitchTrack(float[] hertz) {
     /** Time between two values. */
     public static final double HOP_SECONDS = 0.010;
 
+    /** The part between two samples of the sound that it was taken from. @param rate of that sound */
+    public PitchTrack between(int fromSample, int toSample, int rate) {
+        int from = (int) Math.max(0, fromSample / (HOP_SECONDS * rate));
+        int to = (int) Math.min(hertz.length, Math.ceil(toSample / (HOP_SECONDS * rate)));
+        return new PitchTrack(from >= to ? new float[0] : Arrays.copyOfRange(hertz, from, to));
+    }
+
     /** Median over the voiced values, in Hz; 0 when nothing is voiced. */
     public double medianHz() {
         float[] sorted = voiced();

@@ -81,6 +81,12 @@ record Deed(double pace, double semitones, double stress, double chance, double 
         return Math.max(least, Math.min(most, value));
     }
 
+    /** What stress and chance do to the median pitch of a run: as much as they do to most of its words. */
+    static double stressOf(List<Deed> run) {
+        double[] moves = run.stream().mapToDouble(deed -> deed.stress() + deed.chance()).sorted().toArray();
+        return moves[moves.length / 2];
+    }
+
     /** True when words beside one another move together. */
     boolean alike(Deed other) {
         return semitones == other.semitones && range == other.range && whispered == other.whispered;

@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Mark;
 import org.logophon.mark.Score;
 import org.logophon.pitch.PitchMeter;
 import org.logophon.pitch.PitchTrack;
@@ -14,7 +11,6 @@ import org.logophon.prosody.Contour;
 import org.logophon.prosody.Reshaping;
 import org.logophon.prosody.Shape;
 import org.logophon.prosody.Whispering;
-import org.logophon.script.Sentences;
 import org.logophon.sound.Decibels;
 import org.logophon.sound.Sound;
 
@@ -35,7 +31,7 @@ final class Scored {
     private final String language;
     private final PitchTrack track;
     private final List<Deed> deeds = new ArrayList<>();
-    private final List<double[]> chances = new ArrayList<>();
+    private final List<Double> chances = new ArrayList<>();
 
     private Scored(Speech base, String text, String language, Score score) {
         this.base = base;
@@ -46,7 +42,7 @@ final class Scored {
         Random random = new Random(score.seed());
         for (WordTime word : base.words()) {
             deeds.add(Deed.of(word.start(), word.end(), score, random));
-            chances.add(new double[] {2 * random.nextDouble() - 1});
+            chances.add(2 * random.nextDouble() - 1);
         }
     }
 
@@ -74,8 +70,8 @@ final class Scored {
             words.add(new WordTime(word.start(), word.end(), contour.moved(word.startSample()), contour.moved(word.endSample())));
         }
         sound = whispered(runs, louder(sound, words, levels(sound, words)), words);
-        Rests.Rested rested = Rests.of(sound, words, rests());
-        Reached reached = new Reached(base.reached().pacePercent(), base.reached().semitones(), measured(rested));
+        Rests.Rested rested = Rests.of(sound, words, new AskedRests(base.words(), base.sound().rate(), score, text, language, chances).all());
+        Reached reached = new Reached(base.reached().pacePercent(), base.reached().semitones(), new MarksReached(base, track, deeds, rested).of(score.marks()));
         return new Speech(rested.sound(), rested.words(), reached);
     }
 
@@ -98,7 +94,7 @@ final class Scored {
         int at = 0;
         for (int r = 0; r < runs.size(); r++) {
             Run run = runs.get(r);
-            double centre = run.deed().range() == 1 ? 0 : median(track, base.words().get(run.from()).startSample(), base.words().get(run.to() - 1).endSample(), base.sound().rate());
+            double centre = run.deed().range() == 1 ? 0 : track.between(base.words().get(run.from()).startSample(), base.words().get(run.to() - 1).endSample(), base.sound().rate()).medianHz();
             for (int i = run.from(); i < run.to(); i++) {
                 WordTime word = base.words().get(i);
                 Deed deed = deeds.get(i);
@@ -137,10 +133,10 @@ final class Scored {
             made = made == null ? PitchMeter.track(sound) : made;
             int from = base.words().get(run.from()).startSample();
             int to = base.words().get(run.to() - 1).endSample();
-            double before = median(track, from, to, sound.rate());
-            double after = median(made, contour.moved(from), contour.moved(to), sound.rate());
+            double before = track.between(from, to, sound.rate()).medianHz();
+            double after = made.between(contour.moved(from), contour.moved(to), sound.rate()).medianHz();
             if (before > 0 && after > 0) {
-                double miss = run.deed().semitones() + stressOf(run) - PitchTrack.semitones(before, after);
+                double miss = run.deed().semitones() + Deed.stressOf(deeds.subList(run.from(), run.to())) - PitchTrack.semitones(before, after);
                 if (Math.abs(miss) > CLOSE_SEMITONES && Math.abs(miss) < 6) {
                     corrections[r] += miss;
                     off = true;
@@ -150,29 +146,13 @@ final class Scored {
         return off;
     }
 
-    /** What stress and chance do to the median of a run: as much as they do to most of its words. */
-    private double stressOf(Run run) {
-        double[] moves = deeds.subList(run.from(), run.to()).stream().mapToDouble(deed -> deed.stress() + deed.chance()).sorted().toArray();
-        return moves[moves.length / 2];
-    }
-
-    private static double median(PitchTrack track, int fromSample, int toSample, int rate) {
-        return slice(track, fromSample, toSample, rate).medianHz();
-    }
-
-    private static PitchTrack slice(PitchTrack track, int fromSample, int toSample, int rate) {
-        int from = (int) Math.max(0, fromSample / (PitchTrack.HOP_SECONDS * rate));
-        int to = (int) Math.min(track.hertz().length, Math.ceil(toSample / (PitchTrack.HOP_SECONDS * rate)));
-        return new PitchTrack(from >= to ? new float[0] : Arrays.copyOfRange(track.hertz(), from, to));
-    }
-
     /** What is asked of each word in decibels, and what another pitch or pace took from its level or added to it. */
     private double[] levels(Sound sound, List<WordTime> words) {
         double[] levels = new double[words.size()];
         for (int i = 0; i < levels.length; i++) {
             WordTime before = base.words().get(i);
-            double own = rms(base.sound(), before.startSample(), before.endSample());
-            double now = rms(sound, words.get(i).startSample(), words.get(i).endSample());
+            double own = base.sound().rms(before.startSample(), before.endSample());
+            double now = sound.rms(words.get(i).startSample(), words.get(i).endSample());
             boolean changed = deeds.get(i).semitones() != 0 || deeds.get(i).stress() != 0 || deeds.get(i).range() != 1;
             levels[i] = deeds.get(i).decibels() + (!changed || own == 0 || now == 0 ? 0 : within(20 * Math.log10(own / now), MOST_LEVELLING_DB));
         }
@@ -216,110 +196,5 @@ final class Scored {
             }
         }
         return out;
-    }
-
-    private List<Rest> rests() {
-        int rate = base.sound().rate();
-        List<Integer> sentences = Sentences.ends(text, language);
-        List<Rest> rests = new ArrayList<>();
-        for (int i = 0; i < base.words().size(); i++) {
-            WordTime word = base.words().get(i);
-            Rest rest = i + 1 < base.words().size() ? byHabit(word.end(), base.words().get(i + 1).start(), sentences, rate) : Rest.OWN;
-            double chance = score.livelyPercent() == 0 ? 1 : 1 + Deed.CHANCE_REST * score.livelyPercent() / 100 * chances.get(i)[0];
-            rest = new Rest(rest.samples(), rest.exact(), chance, null);
-            for (Mark mark : score.marks()) {
-                if (mark.end() == word.end() && mark.ask() instanceof Ask.Pause pause) {
-                    rest = new Rest(Math.round(pause.millis() * rate / 1000f), true, 1, rest.breath());
-                } else if (mark.end() == word.end() && mark.ask() instanceof Ask.Breath breath) {
-                    rest = new Rest(rest.samples(), rest.exact(), rest.share(), breath.depth());
-                }
-            }
-            rests.add(rest);
-        }
-        return rests;
-    }
-
-    private Rest byHabit(int end, int next, List<Integer> sentences, int rate) {
-        Habits habits = score.habits();
-        boolean stop = sentences.stream().anyMatch(place -> place > end && place <= next);
-        if (stop && habits.stopMillis() != null) {
-            int millis = habits.leastMillis() == null ? habits.stopMillis() : Math.max(habits.leastMillis(), habits.stopMillis());
-            return new Rest(millis * rate / 1000, true, 1, null);
-        }
-        if (stop && habits.leastMillis() != null) {
-            return new Rest(habits.leastMillis() * rate / 1000, false, 1, null);
-        }
-        boolean comma = !stop && text.substring(end, next).chars().anyMatch(c -> ",;:—–،、，".indexOf(c) >= 0);
-        return comma && habits.commaMillis() != null ? new Rest(habits.commaMillis() * rate / 1000, true, 1, null) : Rest.OWN;
-    }
-
-    /** For each mark what was reached, in its own unit; null where there is nothing to measure. */
-    private List<Double> measured(Rests.Rested rested) {
-        PitchTrack made = PitchMeter.track(rested.sound());
-        List<Double> values = new ArrayList<>();
-        for (Mark mark : score.marks()) {
-            values.add(measured(mark, rested, made));
-        }
-        return values;
-    }
-
-    private Double measured(Mark mark, Rests.Rested rested, PitchTrack made) {
-        int rate = base.sound().rate();
-        int first = -1;
-        int last = -1;
-        for (int i = 0; i < base.words().size(); i++) {
-            if (base.words().get(i).start() >= mark.start() && base.words().get(i).end() <= mark.end()) {
-                first = first < 0 ? i : first;
-                last = i;
-            }
-        }
-        if (first < 0) {
-            return null;
-        }
-        WordTime from = base.words().get(first);
-        WordTime to = base.words().get(last);
-        PitchTrack before = slice(track, from.startSample(), to.endSample(), rate);
-        PitchTrack after = slice(made, rested.words().get(first).startSample(), rested.words().get(last).endSample(), rate);
-        Deed deed = deeds.get(first);
-        if (mark.ask() instanceof Ask.Pause) {
-            return rested.measured()[last] < 0 ? null : rested.measured()[last] * 1000.0 / rate;
-        }
-        if (mark.ask() instanceof Ask.Pace ask) {
-            double sounding = 0;
-            double own = 0;
-            double asked = 0;
-            for (int i = first; i <= last; i++) {
-                own += base.words().get(i).endSample() - base.words().get(i).startSample();
-                asked += (base.words().get(i).endSample() - base.words().get(i).startSample()) / deeds.get(i).pace();
-                sounding += rested.words().get(i).endSample() - rested.words().get(i).startSample();
-            }
-            // marks that hold one another add up: the share that is this one's
-            return own == 0 ? null : ask.percent() * asked / sounding;
-        }
-        if (mark.ask() instanceof Ask.Pitch ask) {
-            return before.medianHz() == 0 || after.medianHz() == 0 || deed.whispered() ? null
-                    : ask.semitones() + PitchTrack.semitones(before.medianHz(), after.medianHz()) - deed.semitones() - stressOf(new Run(first, last + 1, deed));
-        }
-        if (mark.ask() instanceof Ask.Stress) {
-            return before.medianHz() == 0 || after.medianHz() == 0 || deed.whispered() ? null : PitchTrack.semitones(before.medianHz(), after.medianHz()) - deed.semitones();
-        }
-        if (mark.ask() instanceof Ask.Range) {
-            double own = before.spreadSemitones();
-            return own == 0 || deed.whispered() ? null : after.spreadSemitones() / own * 100;
-        }
-        if (mark.ask() instanceof Ask.Loudness ask) {
-            double own = rms(base.sound(), from.startSample(), to.endSample());
-            double now = rms(rested.sound(), rested.words().get(first).startSample(), rested.words().get(last).endSample());
-            return own == 0 || now == 0 || deed.whispered() ? null : ask.decibels() + 20 * Math.log10(now / own) - deed.decibels();
-        }
-        return null;
-    }
-
-    private static double rms(Sound sound, int from, int to) {
-        double sum = 0;
-        for (int i = from; i < to; i++) {
-            sum += sound.samples()[i] * sound.samples()[i];
-        }
-        return to <= from ? 0 : Math.sqrt(sum / (to - from));
     }
 }

@@ -51,6 +51,15 @@ public record Sound(float[] samples, int rate) {
         return new Sound(java.util.Arrays.copyOfRange(samples, from, to), rate);
     }
 
+    /** Root of the mean square from one sample to another, exclusive; 0 for nothing. */
+    public double rms(int from, int to) {
+        double sum = 0;
+        for (int i = from; i < to; i++) {
+            sum += samples[i] * samples[i];
+        }
+        return to <= from ? 0 : Math.sqrt(sum / (to - from));
+    }
+
     public Sound amplified(double gain) {
         float[] out = new float[samples.length];
         float factor = (float) gain;

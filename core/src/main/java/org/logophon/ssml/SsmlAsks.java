@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import javax.xml.stream.XMLStreamReader;
 import org.logophon.mark.Ask;
 import org.logophon.reading.As;
@@ -46,11 +47,15 @@ final class SsmlAsks {
     }
 
     void prosody(XMLStreamReader xml, List<Ask> asks) {
+        // what is ours says all; what stands beside it is for other readers
+        boolean ours = IntStream.range(0, xml.getAttributeCount()).anyMatch(i -> SsmlWriter.OURS.equals(xml.getAttributeNamespace(i)));
         for (int i = 0; i < xml.getAttributeCount(); i++) {
             String name = xml.getAttributeLocalName(i);
             String value = xml.getAttributeValue(i).strip();
-            if (SsmlWriter.OURS.equals(xml.getAttributeNamespace(i))) {
-                ask(asks, name, value);
+            if (ours) {
+                if (SsmlWriter.OURS.equals(xml.getAttributeNamespace(i))) {
+                    ask(asks, name, value);
+                }
                 continue;
             }
             Matcher number = NUMBER.matcher(value);

@@ -9,14 +9,16 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.logophon.direction.Direction;
+import org.logophon.direction.Effective;
 import org.logophon.mark.Ask;
 import org.logophon.mark.Mark;
 import org.logophon.reading.Reading;
 import org.logophon.ssml.SsmlCue.PlacedReading;
+import org.logophon.style.Style;
 
 /**
- * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style) stands in attributes and marks of our own,
- * which other readers pass over. Runs that cross one another are written in pieces: elements nest.
+ * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style, a role's name) stands in attributes and marks
+ * of our own, beside what comes nearest to it for other readers: they pass over attributes of another namespace. Runs that cross one another are written in pieces: elements nest.
  */
 public final class SsmlWriter {
 
@@ -40,8 +42,29 @@ public final class SsmlWriter {
     /** One cue: a {@code p} element, in a {@code voice} element when it has one. */
     public static String paragraph(SsmlCue cue) {
         String prosody = prosody(cue.direction());
-        String inner = "<p>" + (prosody.isEmpty() ? "" : "<prosody" + prosody + ">") + body(cue) + (prosody.isEmpty() ? "" : "</prosody>") + "</p>";
+        String style = cue.direction().style() == null || cue.direction().style().isEmpty() ? ""
+                : styled(cue.direction().style(), cue.direction().stylePercent() == null ? Effective.DEFAULT_STYLE_PERCENT : cue.direction().stylePercent());
+        String inner = "<p>" + around(prosody, around(style, body(cue))) + "</p>";
         return cue.voice().isEmpty() ? inner : "<voice name=\"" + escaped(cue.voice()) + "\">" + inner + "</voice>";
+    }
+
+    private static String around(String prosody, String inner) {
+        return prosody.isEmpty() ? inner : "<prosody" + prosody + ">" + inner + "</prosody>";
+    }
+
+    /** For other readers as nearly as their attributes can say it; a prosody element has to have one. */
+    private static String styled(String name, int percent) {
+        StringBuilder out = new StringBuilder();
+        Style.named(name).ifPresent(style -> {
+            out.append(" rate=\"").append(Math.round(100 * style.paceFactor(percent))).append("%\" pitch=\"").append(signed(hundredths(style.semitones(percent)))).append("st\" range=\"")
+                    .append(signed(Math.round(100 * style.rangeFactor(percent)) - 100.0)).append("%\"");
+        });
+        double decibels = Style.named(name).map(style -> style.loudnessDb(percent)).orElse(0.0);
+        return out.append(" volume=\"").append(signed(hundredths(decibels))).append("dB\" score:style=\"").append(escaped(name)).append(' ').append(percent).append('"').toString();
+    }
+
+    private static double hundredths(double value) {
+        return Math.round(value * 100) / 100.0;
     }
 
     private static String prosody(Direction direction) {
@@ -57,9 +80,6 @@ public final class SsmlWriter {
         }
         if (direction.loudnessDb() != null) {
             out.append(" volume=\"").append(signed(direction.loudnessDb())).append("dB\"");
-        }
-        if (direction.style() != null && !direction.style().isEmpty()) {
-            out.append(" score:style=\"").append(escaped(direction.style())).append(direction.stylePercent() == null ? "" : " " + direction.stylePercent()).append('"');
         }
         return out.toString();
     }
@@ -170,7 +190,10 @@ public final class SsmlWriter {
         if (ask instanceof Ask.Loudness loudness) {
             return "prosody volume=\"" + signed(loudness.decibels()) + "dB\"";
         }
-        return ask instanceof Ask.Whisper ? "prosody score:whisper=\"true\"" : "prosody score:style=\"" + escaped(ask.value()) + "\"";
+        if (ask instanceof Ask.Styled styled) {
+            return "prosody" + styled(styled.style().word(), styled.percent());
+        }
+        return "prosody volume=\"-6dB\" score:whisper=\"true\"";
     }
 
     private static Around around(PlacedReading placed) {

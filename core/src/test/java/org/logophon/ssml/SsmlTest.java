@@ -43,8 +43,8 @@ class SsmlTest {
         String ssml = SsmlWriter.paragraph(cue(List.of(on("crew", new Ask.Pause(700)), on("said", new Ask.Breath(Ask.Depth.DEEP)), on("one tide", new Ask.Pace(80)), on("tide", new Ask.Stress(Ask.Level.STRONG)),
                 on("lift", new Ask.Pitch(-2.5)), on("more", new Ask.Whisper()), on("out", new Ask.Styled(Style.WEARY, 60)), on("have", new Ask.Range(0)), on("is", new Ask.Loudness(3)))));
         assertThat(ssml).isEqualTo("<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
-                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody score:whisper=\"true\">more</prosody>&gt; "
-                + "<prosody score:style=\"weary 60\">out</prosody>.</p>");
+                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
+                + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" score:style=\"weary 60\">out</prosody>.</p>");
     }
 
     @Test
@@ -81,7 +81,7 @@ class SsmlTest {
             return;
         }
         String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of(), Map.of("Keeper", "otis"))), "en-GB");
-        DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(ssml)));
+        assertThat(broken(ssml)).as(ssml).isEmpty();
         SsmlReader.Document read = SsmlReader.read(ssml);
         assertThat(read.remarks()).isEmpty();
         assertThat(read.cues()).hasSize(1);
@@ -93,6 +93,23 @@ class SsmlTest {
     private static boolean alikeBesideOneAnother(Marks marks) {
         List<Mark> all = new ArrayList<>(marks.all());
         return all.stream().anyMatch(a -> all.stream().anyMatch(b -> a != b && a.ask().equals(b.ask()) && !a.ask().onGap()));
+    }
+
+    @Test
+    void aWholeCueWithStyleAndReadingsKeepsTheRules() throws Exception {
+        Direction direction = new Direction(92, -1.5, 110, 2.0, null, null, null, "grave", 40);
+        List<SsmlCue.PlacedReading> readings = List.of(new SsmlCue.PlacedReading(LINE.indexOf("2.3 t"), new Reading("2.3 t", "", As.LETTERS, null, true)),
+                new SsmlCue.PlacedReading(LINE.indexOf("tide"), new Reading("tide", "taɪd", As.IPA, null, true)));
+        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", direction, Marks.NONE, readings, Map.of()), new SsmlCue(LINE, "", new Direction(null, null, null, null, null, null, null, "newsreader", null), Marks.NONE, List.of(), Map.of())), "en-GB");
+        assertThat(broken(ssml)).as(ssml).isEmpty();
+        assertThat(broken("<speak version='1.1' xml:lang='en' xmlns='http://www.w3.org/2001/10/synthesis'><p><sub>x</sub><prosody>y</prosody><prosody pitch='2st'>z</prosody><p>w</p><emphasis><break>v</break></emphasis></p></speak>"))
+                .as("the rules see what breaks them").hasSize(5);
+    }
+
+    private static List<String> broken(String ssml) throws Exception {
+        DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
+        factory.setNamespaceAware(true);
+        return SsmlRules.broken(factory.newDocumentBuilder().parse(new InputSource(new StringReader(ssml))).getDocumentElement());
     }
 
     @Test

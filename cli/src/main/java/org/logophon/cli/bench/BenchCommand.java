@@ -39,6 +39,7 @@ public final class BenchCommand implements Callable<Integer> {
             if (server != null) {
                 rows.add(new EditBench(new BenchServer(server)).run());
                 rows.add(new AuditionBench(new BenchServer(server)).run());
+                rows.add(new MarkChangeBench(new BenchServer(server)).run());
             }
         } finally {
             remove(folder);
