@@ -71,6 +71,21 @@ function reading() {
   return [labelled('Said', select), said];
 }
 
+/** A way of speaking, and how strongly. */
+function style(styles) {
+  const [name = '', percent = '100'] = (marks.at('style')?.value ?? '').split(' ');
+  const select = element('select', 'form-select');
+  select.name = 'style';
+  ['none', ...styles].forEach(word => select.add(new Option(word, word, false, word === name)));
+  const strength = element('input', 'form-control');
+  Object.assign(strength, { type: 'number', name: 'strength', min: 0, max: 100, step: 5, value: percent, hidden: name === '' });
+  strength.setAttribute('aria-label', 'Strength of the style in per cent');
+  const save = () => marks.set('style', select.value === 'none' ? '' : `${select.value} ${strength.value || 100}`);
+  select.addEventListener('change', save);
+  strength.addEventListener('change', save);
+  return labelled('Style', select, strength);
+}
+
 const languages = () => [['', 'its own'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
 
 /** @param styles names of ways of speaking */
@@ -88,7 +103,7 @@ export function showBar(bar, styles) {
     fields.append(number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''), choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'));
   } else {
     fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
-      choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), choice('style', 'Style', same(['none', ...styles]), marks.at('style')?.value.split(' ')[0] ?? 'none'), whisper());
+      choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), style(styles), whisper());
     who.append(...reading(), choice('role', 'By', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), choice('language', 'Language', languages(), marks.at('language')?.value ?? ''));
   }
   bar.replaceChildren(element('h2', 'reading', title), who, fields);

@@ -116,6 +116,16 @@ export const toggleWhisper = () => inTurn(where => setNow('whisper', at('whisper
 /** Lets a quotation be said in another way. @param way PLAIN, TURNED or ROLE */
 export const sayQuotation = ({ start, end }, way, role) => inTurn(() => send('/quotation', { start, end, way, role }));
 
+/** Moves what stands on the chosen words, or in the chosen gap, along by a word; the selection goes with it. */
+export const move = by => inTurn(async where => {
+  const before = marks;
+  await send('/marks/move', { start: marks.words[where.from][0], end: marks.words[where.to][1], gap: where.gap, by });
+  if (marks === before) return;
+  anchor = where.from + by;
+  chosen = { from: where.from + by, to: where.to + by, gap: where.gap };
+  changed('selection');
+});
+
 /** Takes what stands on the chosen words, or in the chosen gap, away. */
 export const clear = () => inTurn(async where => {
   const gone = marks.marks.filter(mark => where.gap ? mark.to === where.to && (mark.kind === 'pause' || mark.kind === 'breath')

@@ -118,10 +118,11 @@ const label = mark => `${mark.origin === 'suggested' ? '? ' : ''}${mark.kind ===
 
 /** What was reached, where it is another figure than was asked for. */
 export function reachedOf(mark) {
-  if (mark.reached === null || mark.reached === undefined) return '';
+  const measurable = mark.kind in { pace: 1, pitch: 1, loudness: 1, range: 1, pause: 1 };
+  if (mark.reached === null || mark.reached === undefined) return mark.made && measurable ? ' (not measurable)' : '';
   const asked = Number(mark.value);
   const off = { pace: 0.5, pitch: 0.05, loudness: 0.05, range: 1, pause: 5 }[mark.kind];
-  if (off === undefined || Number.isNaN(asked) || Math.abs(mark.reached - asked) < off) return mark.kind in { pace: 1, pitch: 1, loudness: 1, range: 1, pause: 1 } ? ' ✓' : '';
+  if (off === undefined || Number.isNaN(asked) || Math.abs(mark.reached - asked) < off) return measurable ? ' ✓' : '';
   return mark.kind === 'pause' ? ` → ${(mark.reached / 1000).toFixed(2)}` : ` → ${mark.reached.toFixed(mark.kind === 'pitch' || mark.kind === 'loudness' ? 1 : 0).replace('-', '−')}`;
 }
 

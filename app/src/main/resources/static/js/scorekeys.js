@@ -42,6 +42,7 @@ export function scoreKeys({ project, list, marks, scope, pick, playWord, playCho
     { group: 'Suggestions', keys: ['T'], what: 'take them all', act: () => { marks.suggest('/take', scope()); } },
     { group: 'Suggestions', keys: ['C'], what: 'clear what was suggested', act: () => { marks.suggest('/clear', scope()); } },
     { group: 'Marks', keys: ['X', 'Delete'], what: 'take the marks off', act: marks.clear },
+    { group: 'Marks', keys: ['Alt+ArrowLeft', 'Alt+ArrowRight'], what: 'move them by a word', act: event => onWord(event) ? void marks.move(event.key === 'ArrowLeft' ? -1 : 1) : false },
     { group: 'Marks', keys: ['Ctrl+C'], what: 'copy the marks of what is chosen', act: event => onWord(event) && window.getSelection().isCollapsed ? marks.copy() : false },
     { group: 'Marks', keys: ['Ctrl+V'], what: 'put them on the words from here', act: event => { if (!onWord(event)) return false; marks.paste(); return true; } },
     { group: 'Marks', keys: ['Ctrl+Z'], what: 'undo, also after a reload', act: () => { marks.history('undo', project); } },

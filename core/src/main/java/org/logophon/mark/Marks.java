@@ -57,6 +57,33 @@ public record Marks(List<Mark> all) {
         return new Marks(kept);
     }
 
+    /**
+     * With what stands inside some words, or in the gap after them, moved along by whole words. Readings stay: they belong to
+     * what is written.
+     *
+     * @param gap true for the gap after {@code end} alone
+     * @param by  words; under 0 towards the start
+     * @throws IllegalArgumentException with a sentence when nothing stands there, or there is no room
+     */
+    public Marks shifted(int start, int end, boolean gap, int by, String text) {
+        List<Mark> meant = all.stream().filter(mark -> !(mark.ask() instanceof Ask.Read))
+                .filter(mark -> gap ? mark.ask().onGap() && mark.end() == end : !mark.ask().onGap() && mark.start() >= start && mark.end() <= end).toList();
+        if (meant.isEmpty()) {
+            throw new IllegalArgumentException("Nothing is marked there that could be moved.");
+        }
+        List<Word> words = Words.of(text);
+        Marks moved = new Marks(all.stream().filter(mark -> !meant.contains(mark)).toList());
+        for (Mark mark : meant) {
+            int first = (int) words.stream().filter(word -> word.end() <= mark.start()).count() + by;
+            int last = (int) words.stream().filter(word -> word.start() < mark.end()).count() - 1 + by;
+            if (first < 0 || last >= words.size() - (gap ? 1 : 0)) {
+                throw new IllegalArgumentException("There are no more words that way.");
+            }
+            moved = moved.with(mark.at(words.get(first).start(), words.get(last).end()), text);
+        }
+        return moved;
+    }
+
     /** With all of another one's, which stand elsewhere. */
     public Marks plus(Marks others) {
         List<Mark> both = new ArrayList<>(all);

@@ -9,8 +9,9 @@ import org.logophon.sound.Sound;
  */
 public final class PitchMeter {
 
-    private static final double LOWEST_HZ = 60;
-    private static final double HIGHEST_HZ = 500;
+    /** What it looks for, in Hz: lower and higher is taken for an octave of it, or for nothing. */
+    public static final double LOWEST_HZ = 60;
+    public static final double HIGHEST_HZ = 500;
     private static final double WINDOW_SECONDS = 0.030;
     /** YIN's own figure is 0.1; synthetic vowels with noise in them sit a little higher. */
     private static final double DIP = 0.18;

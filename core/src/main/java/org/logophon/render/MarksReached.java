@@ -16,6 +16,9 @@ import org.logophon.pitch.PitchTrack;
  */
 record MarksReached(Speech base, PitchTrack track, List<Deed> deeds, Rests.Rested rested) {
 
+    /** So near the ends of what the meter looks for it sees half of a voice's movement only. */
+    private static final double EDGE = 1.1;
+
     /** For each mark what was reached, in its own unit; null where there is nothing to measure. */
     List<Double> of(List<Mark> marks) {
         PitchTrack made = PitchMeter.track(rested.sound());
@@ -60,6 +63,10 @@ record MarksReached(Speech base, PitchTrack track, List<Deed> deeds, Rests.Reste
             return own == 0 ? null : ask.percent() * asked / sounding;
         }
         if (mark.ask() instanceof Ask.Pitch ask) {
+            double expected = before.medianHz() * Math.pow(2, (deed.semitones() + Deed.stressOf(deeds.subList(first, last + 1))) / 12);
+            if (expected < PitchMeter.LOWEST_HZ * EDGE || expected > PitchMeter.HIGHEST_HZ / EDGE) {
+                return null;
+            }
             return before.medianHz() == 0 || after.medianHz() == 0 || deed.whispered() ? null
                     : ask.semitones() + PitchTrack.semitones(before.medianHz(), after.medianHz()) - deed.semitones() - Deed.stressOf(deeds.subList(first, last + 1));
         }

@@ -91,4 +91,21 @@ class MarksTest {
     private static String text(List<Integer> words) {
         return String.join(" ", words.stream().map(i -> "word" + (char) ('a' + i)).toList());
     }
+
+    @Test
+    void whatIsMarkedMovesAlongByWords() {
+        String text = "The crew have one tide to lift it.";
+        Mark pace = Mark.own(text.indexOf("one"), text.indexOf(" to"), new Ask.Pace(80));
+        Mark stress = Mark.own(text.indexOf("tide"), text.indexOf(" to"), new Ask.Stress(Ask.Level.STRONG));
+        Mark pause = Mark.own(text.indexOf("tide"), text.indexOf(" to"), new Ask.Pause(300));
+        Mark reading = Mark.own(text.indexOf("one"), text.indexOf(" tide"), new Ask.Read(org.logophon.reading.As.WORDS, "a single"));
+        Marks marks = new Marks(List.of(pace, stress, pause, reading));
+        Marks later = marks.shifted(pace.start(), pace.end(), false, 2, text);
+        assertThat(later.all()).extracting(mark -> mark.ask().word() + ": " + text.substring(mark.start(), mark.end())).containsExactly("reading: one", "pause: tide", "pace: to lift", "stress: lift");
+        assertThat(later.shifted(text.indexOf("to"), text.indexOf(" it"), false, -2, text)).isEqualTo(marks);
+        assertThat(marks.shifted(pause.start(), pause.end(), true, 1, text).all()).extracting(mark -> mark.ask().word() + ": " + text.substring(mark.start(), mark.end())).contains("pause: to").hasSize(4);
+        assertThatThrownBy(() -> marks.shifted(pace.start(), pace.end(), false, 4, text)).hasMessage("There are no more words that way.");
+        assertThatThrownBy(() -> marks.shifted(pause.start(), pause.end(), true, 3, text)).as("after the last word there is no gap").hasMessage("There are no more words that way.");
+        assertThatThrownBy(() -> marks.shifted(0, 3, false, 1, text)).hasMessage("Nothing is marked there that could be moved.");
+    }
 }

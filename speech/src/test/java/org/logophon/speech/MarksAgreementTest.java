@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.direction.Effective;
@@ -128,6 +129,21 @@ class MarksAgreementTest {
         Sound others = cut(made, "the sling is rated");
         assertThat(others.seconds()).isCloseTo(cut(plain, "the sling is rated").seconds(), within(0.002));
         assertThat(interval(cut(plain, "the sling is rated"), others)).isCloseTo(0, within(0.3));
+    }
+
+    /** Wide requests: by Praat from 35 to 1,000 Hz. What our own meter can't see isn't claimed. */
+    @ParameterizedTest
+    @CsvSource({"isla", "hamish", "keziah", "aldric", "morwenna", "bram", "marnie", "rufus", "farquhar"})
+    void anOctaveIsWithinTwiceThePromiseOrNotClaimed(String voice) {
+        String run = "one tide to lift it";
+        double own = Praat.pitch(cut(plain(voice), run));
+        for (double semitones : new double[] {-12, -9, 9, 12}) {
+            Speech made = marked(voice, mark(run, new Ask.Pitch(semitones)));
+            double hertz = Praat.pitch(cut(made, run), Math.max(35, own * Math.pow(2, semitones / 12) * 0.6), 1_000);
+            assertThat(12 * Math.log(hertz / own) / Math.log(2)).as(voice + " " + semitones).isCloseTo(semitones, within(1.4));
+            Double shown = made.reached().marks().get(0);
+            assertThat(shown == null || Math.abs(shown - semitones) < 1.4).as(voice + " says " + shown + " of " + semitones).isTrue();
+        }
     }
 
     static Stream<Promise> pauses() {

@@ -17,9 +17,11 @@ final class Praat {
             form Measure
               sentence file
               real ceiling
+              real lowest
+              real highest
             endform
             sound = Read from file: file$
-            pitch = To Pitch (ac): 0.01, 60, 15, "no", 0.03, 0.45, 0.01, 0.35, 0.14, 500
+            pitch = To Pitch (ac): 0.01, lowest, 15, "no", 0.03, 0.45, 0.01, 0.35, 0.14, highest
             median = Get quantile: 0, 0, 0.5, "Hertz"
             selectObject: sound
             formants = To Formant (burg): 0, 5, ceiling, 0.025, 50
@@ -42,6 +44,15 @@ final class Praat {
      * @param ceiling five formants are sought under it; it goes with the length of the vocal tract (Praat's manual, "Formant (burg)")
      */
     static double[] pitchAndFormants(Sound sound, double ceiling) {
+        return measured(sound, ceiling, 60, 500);
+    }
+
+    /** Median pitch where it may lie anywhere between two frequencies, in Hz. */
+    static double pitch(Sound sound, double lowest, double highest) {
+        return measured(sound, 5_500, lowest, highest)[0];
+    }
+
+    private static double[] measured(Sound sound, double ceiling, double lowest, double highest) {
         try {
             Path folder = Files.createTempDirectory("praat");
             Path wav = folder.resolve("sound.wav");
@@ -49,7 +60,7 @@ final class Praat {
             try (var out = Files.newOutputStream(wav)) {
                 WavWriter.write(sound, SampleFormat.PCM_24, null, out);
             }
-            Process process = new ProcessBuilder("praat", "--run", script.toString(), wav.toString(), Double.toString(ceiling)).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder("praat", "--run", script.toString(), wav.toString(), Double.toString(ceiling), Double.toString(lowest), Double.toString(highest)).redirectErrorStream(true).start();
             String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
             Files.delete(wav);
             Files.delete(script);

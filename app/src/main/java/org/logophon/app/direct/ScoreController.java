@@ -51,9 +51,10 @@ class ScoreController {
      * @param from    its first word
      * @param to      its last word
      * @param label   as the score writes it
-     * @param reached in the mark's own unit, when the kept take has this mark; else null
+     * @param reached in the mark's own unit, when the kept take has this mark and it could be measured; else null
+     * @param made    true when the kept take has it
      */
-    record MarkLine(int from, int to, int start, int end, String kind, String value, String label, String origin, String reason, Double reached) {
+    record MarkLine(int from, int to, int start, int end, String kind, String value, String label, String origin, String reason, Double reached, boolean made) {
     }
 
     /**
@@ -74,7 +75,7 @@ class ScoreController {
         for (Mark mark : view.marks().all()) {
             int at = scored.indexOf(mark);
             lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
-                    mark.origin().name().toLowerCase(Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null));
+                    mark.origin().name().toLowerCase(Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null, at >= 0 && at < reached.size()));
         }
         List<String> roles = casting.roles(id).stream().filter(role -> !role.equalsIgnoreCase(view.cue().role())).toList();
         return new CueMarks(words, view.cue().text(), lines, view.state().style(), QuotedSpeech.in(view.cue().text(), view.marks()), roles);
@@ -119,6 +120,13 @@ class ScoreController {
     @PostMapping("/cues/{cue}/marks/remove")
     CueMarks remove(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind) {
         scoring.remove(id, cue, start, end, kind);
+        return marks(id, cue);
+    }
+
+    /** Moves what stands on some words, or in the gap after them, along by whole words. */
+    @PostMapping("/cues/{cue}/marks/move")
+    CueMarks move(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam(defaultValue = "false") boolean gap, @RequestParam int by) {
+        scoring.change(id, List.of(projects.cue(id, cue)), "marks moved", (text, own) -> own.shifted(start, end, gap, by, text));
         return marks(id, cue);
     }
 

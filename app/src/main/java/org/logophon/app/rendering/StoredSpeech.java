@@ -34,8 +34,10 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
         for (int i = 0; i < hertz.length; i++) {
             pitch[i] = hertz[i];
         }
+        // what several voices say measures the rate of none
+        double reference = recipe.parted().isEmpty() ? ReferenceTime.seconds(said, recipe.voice().language()) : 0;
         return new StoredSpeech(speech.sound().rate(), speech.sound().pcm16(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
-                Syllables.of(said, recipe.voice().language()), ReferenceTime.seconds(said, recipe.voice().language()), LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
+                Syllables.of(said, recipe.voice().language()), reference, LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
     }
 
     public Speech speech() {
