@@ -6,6 +6,7 @@ import { drag } from './dragging.js';
 import { guessed } from './guess.js';
 import { bind, explain } from './keys.js';
 import { listening } from './listening.js';
+import { bindMany } from './many.js';
 import { showBar, showList } from './markbar.js';
 import * as marks from './marks.js';
 import { bindPanel } from './panel.js';
@@ -76,7 +77,7 @@ function bindStage(now) {
   price?.focus();
   now.querySelector('#play-cue').addEventListener('click', () => player.isPlaying() ? player.stop() : playFrom(0));
   now.querySelector('#render-cue').addEventListener('click', () => { askedOn = now; });
-  now.querySelector('#many')?.addEventListener('submit', event => { event.preventDefault(); many(event.currentTarget); });
+  bindMany(now.querySelector('#many'), project, reload);
 }
 
 function draw() {
@@ -139,7 +140,7 @@ function pick(index, options = {}) {
 const playWord = () => data.guessed ? say('There is no take of these words yet: R renders one.') : playFrom(data.words[word].from);
 
 document.addEventListener('logophon:playhead', event => {
-  if (event.detail.id === stage()?.dataset.cue && !data?.guessed) place(event.detail.seconds);
+  if (event.detail.id === stage()?.dataset.cue) place(event.detail.seconds);
 });
 document.addEventListener('logophon:cue', event => list.open(event.detail.id));
 document.addEventListener('logophon:programme', event => {
@@ -187,14 +188,6 @@ function zoomBy(way) {
   say(`${zoom(way)} pixels a second.`);
   draw();
   score?.words[word]?.scrollIntoView({ block: 'nearest' });
-}
-
-/** One mark on every cue of a role, or of the script. */
-async function many(form) {
-  await marks.settled();
-  const { status, body } = await ask('POST', `/projects/${project}/marks/all`, new FormData(form));
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) { reload(); renew('#head', `/projects/${project}/render?step=DIRECT`); }
 }
 
 function playChosen() {

@@ -8,6 +8,8 @@ import * as transport from './transport.js';
 export function listening(shown) {
   function place(seconds) {
     const { score, data } = shown();
+    // where words only may come to stand there is nothing to be in step with
+    if (data?.guessed) return;
     score?.place(seconds);
     score?.words.forEach((group, i) => group.classList.toggle('now', seconds !== null && seconds >= data.words[i].from && seconds < data.words[i].to));
   }

@@ -145,6 +145,39 @@ class ScoreVoicesPageTest extends BrowserTest {
     }
 
     @Test
+    void marksAreMovedByWordsAndAStyleHasItsStrength() {
+        score("Moved");
+        page.locator("#score .word").nth(3).click();
+        page.locator("#markbar [name=style]").selectOption("weary");
+        page.locator("#markbar [name=strength]").fill("60");
+        page.locator("#markbar [name=strength]").press("Enter");
+        assertThat(page.locator("#score .lane-style text")).hasText("weary 60 %");
+        page.locator("#score .word").nth(3).focus();
+        page.keyboard().press("Alt+ArrowRight");
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“is”weary 60 %remove"});
+        assertThat(page.locator("#markbar h2")).hasText("“is”");
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”weary 60 %remove"});
+        page.locator("#score .word").nth(0).click();
+        page.keyboard().press("Alt+ArrowRight");
+        assertThat(page.locator(".hint")).hasText("Nothing is marked there that could be moved.");
+    }
+
+    @Test
+    void aPitchIsTypedInHertzAndSaysWhatItNeeds() {
+        score("Hertz");
+        page.locator("#score .word").nth(3).click();
+        page.locator("#markbar [name=pitch]").fill("200 Hz");
+        page.locator("#markbar [name=pitch]").press("Enter");
+        assertThat(page.locator(".hint")).containsText("render the cue as it is, then ask for 200 Hz");
+        page.locator("#render-cue").click();
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)")).hasCount(1);
+        page.locator("#markbar [name=pitch]").fill("150 Hz");
+        page.locator("#markbar [name=pitch]").press("Enter");
+        assertThat(page.locator("#score .lane-pitch text")).hasText(Pattern.compile("pitch −[0-9.]+ st"));
+    }
+
+    @Test
     void anOpenedSsmlSaysHowManyMarksComeAlong() {
         newProject("Opened marks", "Old.");
         page.locator("#files").setInputFiles(new com.microsoft.playwright.options.FilePayload("a.ssml", "application/ssml+xml",
