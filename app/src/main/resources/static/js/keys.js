@@ -19,7 +19,8 @@ export function bind(table) {
   }, true);
 }
 
-const pretty = key => key.split('+').map(part => ({ ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓', Delete: 'Del' }[part] ?? part));
+// a plus between names joins them; alone it is a key
+const pretty = key => key.split(/(?<=.)\+(?=.)/).map(part => ({ ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓', Delete: 'Del' }[part] ?? part));
 
 /** Fills a dialog with the table, group by group. */
 export function explain(dialog, table) {

@@ -1,5 +1,6 @@
 package org.logophon.render;
 
+import org.logophon.mark.Score;
 import org.logophon.pitch.PitchMeter;
 import org.logophon.pitch.PitchTrack;
 import org.logophon.prosody.Reshaping;
@@ -27,6 +28,7 @@ public final class Narrator {
 
     private final SpeechEngine engine;
     private final Resampler resampler;
+    private final RecentSpeech recent = new RecentSpeech();
 
     /** @param resampler brings voices of several rates together */
     public Narrator(SpeechEngine engine, Resampler resampler) {
@@ -47,6 +49,15 @@ public final class Narrator {
 
     /** What one voice says, without marks and effect. */
     private Speech spoken(Recipe recipe) {
+        String unmarked = recipe.with(Score.NONE).hash();
+        return recent.find(unmarked).orElseGet(() -> {
+            Speech speech = said(recipe);
+            recent.keep(unmarked, speech);
+            return speech;
+        });
+    }
+
+    private Speech said(Recipe recipe) {
         SpokenText text = recipe.spokenText();
         Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0, recipe.style()));
         SpeechSpan span = SpeechSpan.of(own.sound());

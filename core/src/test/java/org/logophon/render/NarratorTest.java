@@ -7,7 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Habits;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Score;
 import org.logophon.sound.Resampler;
+import org.logophon.sound.Sound;
 import org.junit.jupiter.api.Test;
 import org.logophon.direction.Direction;
 import org.logophon.direction.Effective;
@@ -130,5 +135,49 @@ class NarratorTest {
                         new Utterance.PhonemeStart(2_000, false), new Utterance.PhonemeStart(3_000, false), new Utterance.PhonemeStart(5_000, true)));
         assertThat(WordTimes.of(text, spoken, utterance)).containsExactly(new WordTime(0, 2, 0, 1_000),
                 new WordTime(3, 8, 1_000, 3_000), new WordTime(9, 10, 3_000, 5_000), new WordTime(12, 14, 6_000, 10_000));
+    }
+
+    @Test
+    void aChangeOfMarksIsNotSaidAgain() {
+        AtomicInteger asked = new AtomicInteger();
+        LazyEngine lazy = new LazyEngine();
+        SpeechEngine counting = new SpeechEngine() {
+            @Override
+            public String version(Voice voice) {
+                return lazy.version(voice);
+            }
+
+            @Override
+            public Utterance speak(SpeechRequest request) {
+                asked.incrementAndGet();
+                return lazy.speak(request);
+            }
+        };
+        Narrator narrator = new Narrator(counting, ONE_RATE);
+        Recipe recipe = recipe(80, 4.0);
+        Speech plain = narrator.render(recipe);
+        int once = asked.get();
+        assertThat(once).as("approached in several requests").isGreaterThan(2);
+        Speech louder = narrator.render(recipe.with(new Score(List.of(Mark.own(2, 6, new Ask.Loudness(-6))), Habits.NONE, 0, 0)));
+        assertThat(asked.get()).isEqualTo(once);
+        assertThat(louder.sound().samples()).isNotEqualTo(plain.sound().samples());
+        assertThat(narrator.render(recipe).sound().samples()).as("and what was said before is as it was").isEqualTo(plain.sound().samples());
+        narrator.render(recipe(85, 4.0));
+        assertThat(asked.get()).isGreaterThan(once);
+    }
+
+    @Test
+    void whatWasSaidLongAgoIsForgotten() {
+        RecentSpeech recent = new RecentSpeech(250);
+        for (String recipe : List.of("a", "b", "c")) {
+            recent.keep(recipe, new Speech(new Sound(new float[100], 8_000), List.of(), Reached.NEUTRAL));
+            recent.find("a");
+        }
+        assertThat(recent.find("a")).as("asked for last").isPresent();
+        assertThat(recent.find("b")).isEmpty();
+        assertThat(recent.find("c")).isPresent();
+        recent.keep("d", new Speech(new Sound(new float[1_000], 8_000), List.of(), Reached.NEUTRAL));
+        assertThat(recent.find("d")).as("longer than all there is room for").isEmpty();
+        assertThat(recent.find("a")).isEmpty();
     }
 }
