@@ -2,7 +2,7 @@
 
 import { ask, renew, say } from './app.js';
 import { cueList } from './cuelist.js';
-import { drag } from './dragging.js';
+import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
 import { bind, explain } from './keys.js';
 import { listening } from './listening.js';
@@ -146,8 +146,8 @@ document.addEventListener('logophon:cue', event => list.open(event.detail.id));
 document.addEventListener('logophon:programme', event => {
   list.show(event.detail.cues, stage()?.dataset.cue);
   const cue = event.detail.cues.find(c => c.id === stage()?.dataset.cue);
-  // the stage shows a cue that a batch has just finished: show what it became
-  if (cue && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
+  // the stage shows a cue that a batch has just finished: show what it became, but not under the hand
+  if (cue && !isDragging() && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
 });
 window.addEventListener('popstate', () => location.reload());
 

@@ -3,9 +3,13 @@
 import { say } from './app.js';
 import * as marks from './marks.js';
 
+// what is being dragged, also while the score is drawn anew under the hand
+let started = null;
+
+export const isDragging = () => started !== null;
+
 /** Lets the mouse choose and drag on a drawn score. */
 export function drag(score, box) {
-  let started = null;
   const wordAt = event => event.target.closest?.('.word');
   box.onpointerdown = event => {
     const rest = event.target.closest?.('.rest');
@@ -15,6 +19,8 @@ export function drag(score, box) {
     else if (wordAt(event)) started = { kind: 'words', from: Number(wordAt(event).dataset.word) };
   };
   box.onpointermove = event => {
+    // let go outside of the score
+    if (event.buttons === 0) started = null;
     if (!started) return;
     if (started.kind === 'words') {
       const over = document.elementFromPoint(event.clientX, event.clientY)?.closest?.('#score .word');
@@ -31,6 +37,7 @@ export function drag(score, box) {
     const value = valueOf(started, event, score);
     say(`${started.kind} ${started.kind === 'pause' ? `${(value / 1000).toFixed(2)} s` : started.kind === 'pitch' ? `${value > 0 ? '+' : ''}${value} st` : `${value} %`}`);
   };
+  box.onpointercancel = () => { started = null; };
   box.onpointerup = event => {
     const ended = started;
     started = null;

@@ -50,6 +50,7 @@ export function drawScore(box, data, marks = []) {
   const scale = pitchScale(data.pitch);
   systems.forEach(span => svg.append(system(data, span, scale)));
   const words = data.words.map((word, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i)));
+  joints(svg, data, systems, marks);
   lanes.forEach(lane => svg.append(laneBar(lane, data, systems)));
   const chosen = make('g', { class: 'chosen', 'aria-hidden': 'true' });
   svg.append(chosen);
@@ -264,9 +265,26 @@ function wordGroup(svg, data, i, systems, marks, line) {
   if (stress) group.append(make('line', { class: 'stressline', x1: x + 1, x2: x + boxWidth - 1, y1: top + WORDS - 2.5, y2: top + WORDS - 2.5 }));
   const next = data.words[i + 1];
   const after = marks.filter(mark => mark.to === i && (mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested');
-  if (next && (next.from - word.to >= SHORTEST_REST || after.length)) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after));
+  if (next && rests(word, next, after)) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after));
   svg.append(group);
   return group;
+}
+
+const rests = (word, next, after) => next.from - word.to >= SHORTEST_REST || after.length > 0;
+
+/** Where words touch there is a gap as well: it is chosen and pulled open at their common edge. */
+function joints(svg, data, systems, marks) {
+  data.words.slice(0, -1).forEach((word, i) => {
+    const next = data.words[i + 1];
+    if (rests(word, next, marks.filter(mark => mark.to === i && (mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested'))) return;
+    const [x, y] = position(word.from, systems);
+    const edge = x + boxWidthOf(word) + 0.75;
+    const width = Math.min(8, 0.4 * Math.min(boxWidthOf(word), boxWidthOf(next)));
+    const top = y + RULER + WAVE + PITCH;
+    const group = make('g', { class: 'rest joint', 'aria-hidden': 'true', 'data-gap': i });
+    group.append(make('rect', { x: edge, y: top, width: 0, height: WORDS }), make('rect', { class: 'grip-rest', x: edge - width / 2, y: top, width, height: WORDS }));
+    svg.append(group);
+  });
 }
 
 function rest(x, from, to, top, edge, gap, marks) {

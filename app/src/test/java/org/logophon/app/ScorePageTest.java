@@ -128,6 +128,24 @@ class ScorePageTest extends BrowserTest {
         assertThat(list()).hasCount(2);
     }
 
+    /** Also where words touch, inside a phrase. */
+    @Test
+    void aGapBetweenTouchingWordsIsChosenAndPulledOpenByMouse() {
+        score("Pulled open");
+        Locator joint = page.locator("#score .joint[data-gap='3'] .grip-rest");
+        joint.click();
+        assertThat(page.locator("#markbar h2")).hasText("Between “one” and “tide”");
+        assertThat(page.locator("#markbar [name=pause]")).isVisible();
+        BoundingBox edge = joint.boundingBox();
+        page.mouse().move(edge.x + edge.width / 2, edge.y + 10);
+        page.mouse().down();
+        page.mouse().move(edge.x + edge.width / 2 + 30, edge.y + 10);
+        page.mouse().move(edge.x + edge.width / 2 + 64, edge.y + 10);
+        page.mouse().up();
+        // 64 pixels of 160 a second
+        assertThat(list()).hasText(new String[] {"after “one”pause 0.40 sremove"});
+    }
+
     @Test
     void suggestionsAreShownTakenAndClearedAndSsmlCanBeCopied() {
         score("Suggestions");
