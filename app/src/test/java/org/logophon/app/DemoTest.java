@@ -22,11 +22,23 @@ class DemoTest extends ApplicationTest {
     @Test
     void aSecondStartFindsThemAndDoesNotDoubleThem() {
         assertThat(titles()).isEqualTo(3);
+        assertThat(marksOf("Goleuni i'r rhai")).isEqualTo("in Welsh");
+        assertThat(marksOf("Ffion Aldous has read")).isEqualTo("0.20 s, by Keeper");
         server.save(LANTERN_ROOM, "NARRATOR: My own words now.", 1);
         server.post("/projects/3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));
         assertThat(titles()).isEqualTo(2);
         assertThat(server.json(LANTERN_ROOM + "/script").get("words").asInt()).isEqualTo(4);
+    }
+
+    private String marksOf(String words) {
+        for (var cue : server.cues(LANTERN_ROOM)) {
+            if (cue.get("words").asString().startsWith(words)) {
+                var marks = server.json(LANTERN_ROOM + "/cues/" + cue.get("id").asString() + "/marks").get("marks");
+                return marks.valueStream().map(mark -> mark.get("label").asString()).collect(java.util.stream.Collectors.joining(", "));
+            }
+        }
+        throw new AssertionError("No cue says " + words + ".");
     }
 
     private long titles() {

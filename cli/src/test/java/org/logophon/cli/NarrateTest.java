@@ -106,12 +106,18 @@ class NarrateTest {
         String file = script("voices.ssml", """
                 <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
                 <voice name="aldric"><p>He wrote <voice name="isla">the lamp will not be lit again tonight and nobody will sleep</voice>.</p></voice>
-                <p>She said <voice name="nobody">good night</voice> and <lang xml:lang="cy">nos da i bawb</lang> and <lang xml:lang="tlh">qapla</lang>.</p>
+                <p>She said <voice name="nobody">good night</voice> and <mark name="welsh"/><lang xml:lang="cy">nos da i bawb</lang> and <lang xml:lang="tlh">qapla</lang>.</p>
                 </speak>""").toString();
         Path out = folder.resolve("voices");
         Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
         assertThat(run.status()).as(run.err()).isZero();
         assertThat(run.out()).contains("nobody, who says words of this cue, has no voice yet.").contains("No voice speaks the language “tlh”").doesNotContain("“cy”");
+        // section 3.3.2: a mark's time is that of the word after it
+        var clip = JsonMapper.builder().build().readTree(run.out()).get("clips").get(1);
+        double start = clip.get("words").valueStream().filter(word -> word.get("text").asString().equals("nos")).findFirst().orElseThrow().get("startSeconds").asDouble();
+        assertThat(clip.get("marks")).hasSize(1);
+        assertThat(clip.get("marks").get(0).get("name").asString()).isEqualTo("welsh");
+        assertThat(clip.get("marks").get(0).get("seconds").asDouble()).isEqualTo(start);
         Path praat = Files.writeString(folder.resolve("pitch.praat"), """
                 form Measure
                   sentence file

@@ -145,13 +145,9 @@ final class SsmlAsks {
         return asks;
     }
 
-    List<Ask> breath(String name) {
+    List<Ask> breath(String depth) {
         List<Ask> asks = new ArrayList<>();
-        if (name.startsWith("breath-")) {
-            ask(asks, "breath", name.substring("breath-".length()));
-        } else {
-            leave("<mark>");
-        }
+        ask(asks, "breath", depth);
         return asks;
     }
 

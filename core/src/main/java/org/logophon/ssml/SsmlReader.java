@@ -22,6 +22,7 @@ import org.logophon.mark.Marks;
 import org.logophon.reading.Reading;
 import org.logophon.script.Word;
 import org.logophon.script.Words;
+import org.logophon.ssml.SsmlCue.NamedPlace;
 import org.logophon.ssml.SsmlCue.PlacedReading;
 
 /** Reads SSML 1.1: each paragraph is a cue. What a cue can't hold is listed, the words stay. */
@@ -33,6 +34,7 @@ public final class SsmlReader {
     private final StringBuilder text = new StringBuilder();
     private final List<Span> spans = new ArrayList<>();
     private final List<PlacedReading> readings = new ArrayList<>();
+    private final List<NamedPlace> places = new ArrayList<>();
     private final Deque<String> voices = new ArrayDeque<>(List.of(""));
     private String language = "";
 
@@ -98,7 +100,7 @@ public final class SsmlReader {
             case "p" -> flush();
             case "voice" -> voice(xml, asks);
             case "break" -> gap(asked.pause(xml));
-            case "mark" -> gap(asked.breath(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("")));
+            case "mark" -> named(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""));
             case "emphasis" -> asked.ask(asks, "stress", Optional.ofNullable(xml.getAttributeValue(null, "level")).orElse("moderate"));
             case "prosody" -> {
                 asked.prosody(xml, asks);
@@ -131,6 +133,16 @@ public final class SsmlReader {
         return open.stream().anyMatch(outer -> outer.element().equals("p"));
     }
 
+    private void named(String name) {
+        if (name.startsWith(SsmlWriter.BREATH)) {
+            gap(asked.breath(name.substring(SsmlWriter.BREATH.length())));
+        } else if (name.isBlank()) {
+            asked.leave("a <mark> without a name");
+        } else {
+            places.add(new NamedPlace(name, text.length()));
+        }
+    }
+
     private void gap(List<Ask> asks) {
         asks.forEach(ask -> spans.add(new Span(text.length(), -1, ask)));
     }
@@ -139,7 +151,11 @@ public final class SsmlReader {
     private void language(XMLStreamReader xml, String element, List<Ask> asks) {
         String tag = xml.getAttributeValue(XMLConstants.XML_NS_URI, "lang");
         if (element.equals("speak")) {
-            language = tag == null ? "" : tag.strip();
+            List<Ask> whole = new ArrayList<>();
+            if (tag != null) {
+                asked.ask(whole, "language", tag.strip());
+            }
+            language = whole.isEmpty() ? "" : whole.get(0).value();
         } else if (tag != null && !tag.strip().equalsIgnoreCase(language)) {
             asked.ask(asks, "language", tag.strip());
         }
@@ -192,10 +208,11 @@ public final class SsmlReader {
             Marks marks = marks(words);
             // a voice around all words of a paragraph is who says it
             Mark whole = voices.peek().isEmpty() ? marks.all().stream().filter(mark -> mark.ask() instanceof Ask.Role && coversAll(mark, words)).findFirst().orElse(null) : null;
-            cues.add(new SsmlCue(words, whole == null ? voices.peek() : whole.ask().value(), Direction.NONE, whole == null ? marks : marks.without(whole), List.copyOf(readings), Map.of()));
+            cues.add(new SsmlCue(words, whole == null ? voices.peek() : whole.ask().value(), Direction.NONE, whole == null ? marks : marks.without(whole), List.copyOf(readings), Map.of(), List.copyOf(places)));
             text.setLength(0);
             spans.clear();
             readings.clear();
+            places.clear();
         } else if (open.isEmpty() || open.stream().noneMatch(o -> o.element().equals("p"))) {
             text.setLength(0);
         }

@@ -25,6 +25,9 @@ public final class SsmlWriter {
     /** Of the attributes that SSML has no element for. */
     public static final String OURS = "urn:logophon:score";
 
+    /** Before the depth of a breath, in the name of a mark. */
+    static final String BREATH = "breath-";
+
     /** A piece that was closed and opened again where no word stands. */
     private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis|voice|lang)[^>]*>(\\s*)</\\1>");
 
@@ -154,7 +157,7 @@ public final class SsmlWriter {
         }
         for (Mark mark : cue.marks().heard()) {
             if (mark.ask().onGap() && gapOf(mark, text) == at) {
-                out.append(mark.ask() instanceof Ask.Pause pause ? "<break time=\"" + pause.millis() + "ms\"/>" : "<mark name=\"breath-" + mark.ask().value() + "\"/>");
+                out.append(mark.ask() instanceof Ask.Pause pause ? "<break time=\"" + pause.millis() + "ms\"/>" : "<mark name=\"" + BREATH + mark.ask().value() + "\"/>");
             }
         }
     }

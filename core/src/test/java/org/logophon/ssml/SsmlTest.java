@@ -141,7 +141,7 @@ class SsmlTest {
     void voicesLanguagesAndContoursInsideAParagraph() {
         SsmlReader.Document read = SsmlReader.read("""
                 <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
-                  <voice name="isla"><p>He wrote: <voice name="otis">“The lamp is out,”</voice> and <lang xml:lang="cy">nos da</lang>.</p></voice>
+                  <voice name="isla"><p>He wrote: <voice name="otis">“The lamp is out,”</voice> and <mark name="night"/><lang xml:lang="cy">nos da</lang>.</p></voice>
                   <p><voice name="marnie">All of it.</voice></p>
                   <p xml:lang="de">Alles gut.</p>
                   <p>One <prosody contour="(0%,+0st)(100%,+8st)">two three four five</prosody></p>
@@ -151,6 +151,7 @@ class SsmlTest {
         assertThat(read.cues()).extracting(SsmlCue::text).containsExactly("He wrote: “The lamp is out,” and nos da.", "All of it.", "Alles gut.", "One two three four five");
         assertThat(read.cues()).extracting(SsmlCue::voice).containsExactly("isla", "marnie", "", "");
         assertThat(marked(read.cues().get(0))).containsExactly("role otis: The lamp is out", "language cy: nos da");
+        assertThat(read.cues().get(0).places()).containsExactly(new SsmlCue.NamedPlace("night", "He wrote: “The lamp is out,” and ".length()));
         assertThat(marked(read.cues().get(2))).containsExactly("language de: Alles gut");
         assertThat(marked(read.cues().get(3))).containsExactly("pitch 1: two", "pitch 3: three", "pitch 5: four", "pitch 7: five");
     }
@@ -171,6 +172,7 @@ class SsmlTest {
     void whatCannotBeReadIsASentence() {
         assertThatThrownBy(() -> SsmlReader.read("<speak><p>no end")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no well-formed SSML: look at line 1");
         assertThatThrownBy(() -> SsmlReader.read("<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak><p>&a;</p></speak>")).isInstanceOf(IllegalArgumentException.class);
+        assertThat(SsmlReader.read("<speak xml:lang='no such tongue'><p>One.</p></speak>").remarks()).containsExactly("a language of “no such tongue”: left out; the words stay.");
         assertThat(SsmlReader.read("<speak/>").cues()).isEmpty();
         assertThat(SsmlReader.read("<speak><p>Loud <prosody volume=\"+99dB\">words</prosody></p></speak>").remarks()).singleElement().satisfies(remark -> assertThat(remark).contains("loudness of “99.0”"));
     }

@@ -10,6 +10,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -27,6 +29,7 @@ import org.logophon.sound.Sound;
 import org.logophon.voice.Voice;
 
 /** What a mark asks for is what is measured: by the core's own meters, by Praat (pitch) and by FFmpeg (silence). */
+@Execution(ExecutionMode.CONCURRENT)
 class MarksAgreementTest {
 
     private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for most of it. Nobody sleeps.";

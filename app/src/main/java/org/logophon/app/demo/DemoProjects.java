@@ -3,13 +3,21 @@ package org.logophon.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.project.Cue;
+import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.RoleRepository;
 import org.logophon.app.rendering.Rendering;
 import org.logophon.app.write.ScriptSaving;
 import org.logophon.direction.Direction;
+import org.logophon.mark.Ask;
+import org.logophon.mark.Mark;
+import org.logophon.mark.Marks;
+import org.logophon.suggest.QuotedSpeech;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -23,12 +31,16 @@ class DemoProjects {
 
     private final ProjectRepository projects;
     private final RoleRepository roles;
+    private final CueRepository cues;
+    private final MarkRepository marks;
     private final ScriptSaving scripts;
     private final Rendering rendering;
 
-    DemoProjects(ProjectRepository projects, RoleRepository roles, ScriptSaving scripts, Rendering rendering) {
+    DemoProjects(ProjectRepository projects, RoleRepository roles, CueRepository cues, MarkRepository marks, ScriptSaving scripts, Rendering rendering) {
         this.projects = projects;
         this.roles = roles;
+        this.cues = cues;
+        this.marks = marks;
         this.scripts = scripts;
         this.rendering = rendering;
     }
@@ -57,7 +69,18 @@ class DemoProjects {
         if (!directedRole.isEmpty()) {
             roles.direct(project, directedRole, role, 1);
         }
+        cues.of(project).forEach(this::mark);
         rendering.renderChanged(project, 0);
+    }
+
+    /** A quotation is said by the keeper whom it quotes, a line of Welsh by a Welsh voice. */
+    private void mark(Cue cue) {
+        String text = cue.text();
+        QuotedSpeech.in(text, Marks.NONE).stream().findFirst().ifPresent(quoted ->
+                marks.save(cue.id(), text, QuotedSpeech.said(Marks.NONE, text, quoted.start(), quoted.end(), QuotedSpeech.Way.ROLE, "Keeper")));
+        if (text.startsWith("Goleuni")) {
+            marks.save(cue.id(), text, new Marks(List.of(Mark.own(0, text.length() - 1, new Ask.Language("cy")))));
+        }
     }
 
     private static String text(String script) throws IOException {

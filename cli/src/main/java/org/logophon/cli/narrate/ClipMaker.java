@@ -123,7 +123,7 @@ final class ClipMaker {
                 CueSheet.Row row = new CueSheet.Row(number, fileNames.get(i), cue.scene(), cue.role(), voice.name(), cue.text(),
                         at / (double) rate, made.samples() / (double) rate, made.clip().loudness().lufs(), made.clip().truePeakDbtp());
                 rows.add(row);
-                outcome.clip(row, voice.id(), made.clip());
+                outcome.clip(row, voice.id(), made.clip(), file.directed().isEmpty() ? List.of() : file.directed().get(i).places());
                 warnings(file, number, voice, made);
                 plan.missing(file, i).forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
                 at += made.samples() + (long) plan.effective().pauseMillis() * rate / 1000;

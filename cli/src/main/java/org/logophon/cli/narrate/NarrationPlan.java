@@ -69,8 +69,8 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
 
     private Pieces pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
         List<Mark> marks = new ArrayList<>(cue.marks().heard());
-        if (!file.language().isEmpty()) {
-            // the language of the whole document holds where nothing inside says otherwise
+        if (!file.language().isEmpty() && own.voice().id().equals(NativeVoices.DEFAULT_ID)) {
+            // the language of the whole document holds where nobody chose a voice and nothing inside says otherwise
             marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Ask.Language(file.language())));
         }
         return Pieces.of(cue.text(), marks, own, speakers(engineVersion), voice -> said(cue, voice));

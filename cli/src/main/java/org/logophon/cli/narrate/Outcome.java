@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.logophon.delivery.CueSheet;
 import org.logophon.finish.Clip;
+import org.logophon.ssml.SsmlCue.NamedPlace;
 import org.logophon.speech.hired.Charges;
 import org.logophon.voice.Voice;
 
@@ -40,7 +41,8 @@ final class Outcome implements Charges {
         return fields;
     }
 
-    void clip(CueSheet.Row row, String voiceId, Clip clip) {
+    /** @param places that the script has named, each told with the time of the word after it */
+    void clip(CueSheet.Row row, String voiceId, Clip clip, List<NamedPlace> places) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("number", row.number());
         fields.put("file", row.file());
@@ -52,7 +54,17 @@ final class Outcome implements Charges {
         fields.put("loudnessLufs", rounded(row.loudnessLufs(), 100));
         fields.put("truePeakDbtp", rounded(row.truePeakDbtp(), 100));
         fields.put("words", clip.words().stream().map(w -> word(row.text(), w)).toList());
+        if (!places.isEmpty()) {
+            fields.put("marks", places.stream().map(place -> mark(place, clip, row.durationSeconds())).toList());
+        }
         clips.add(fields);
+    }
+
+    private static Map<String, Object> mark(NamedPlace place, Clip clip, double end) {
+        Map<String, Object> fields = new LinkedHashMap<>();
+        fields.put("name", place.name());
+        fields.put("seconds", rounded(clip.words().stream().filter(word -> word.start() >= place.at()).findFirst().map(Clip.TimedWord::startSeconds).orElse(end), 1e4));
+        return fields;
     }
 
     private static Map<String, Object> word(String text, Clip.TimedWord word) {

@@ -65,7 +65,17 @@ class OpenController {
         int words = opened.script().strip().split("\\s+").length;
         String start = opened.script().length() > SHOWN_CHARACTERS ? opened.script().substring(0, SHOWN_CHARACTERS) + "…" : opened.script();
         return new Shown(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(), opened.directed().stream().mapToInt(cue -> cue.allMarks().all().size()).sum(),
-                opened.skipped(), opened.columns(), start);
+                skipped(opened), opened.columns(), start);
+    }
+
+    /** Named places of SSML tell their times to those who narrate on the command line; a project has no place for them. */
+    private static List<String> skipped(Opened opened) {
+        int places = opened.directed().stream().mapToInt(cue -> cue.places().size()).sum();
+        List<String> skipped = new ArrayList<>(opened.skipped());
+        if (places > 0) {
+            skipped.add(places + (places == 1 ? " <mark> was" : " <mark>s were") + " left out; the words stay.");
+        }
+        return skipped;
     }
 
     /** @param how replace, add, scenes (each file a scene of this project) or projects (each file a project of its own) */

@@ -124,7 +124,7 @@ class Opening {
     /** Roles that came with the document are cast with the voices that it names. */
     private void cast(UUID id, int before, List<SsmlCue> directed, Set<String> already) {
         List<Cue> now = cues.of(id);
-        for (int i = 0; i < directed.size() && before + i < now.size(); i++) {
+        for (int i = 0; i < directed.size() && now.size() == before + directed.size(); i++) {
             String role = now.get(before + i).role();
             if (directed.get(i) != null && !already.contains(role)) {
                 voices.find(directed.get(i).voice()).ifPresent(voice -> roles.cast(id, role, voice.id()));
