@@ -24,8 +24,4 @@ public record PlaceReading(UUID cue, int start, Reading reading) {
     Said said(String language) {
         return new Said(start, end(), reading.spoken(language), reading.as() == As.IPA);
     }
-
-    public PlaceReading at(UUID otherCue, int place) {
-        return new PlaceReading(otherCue, place, reading);
-    }
 }
