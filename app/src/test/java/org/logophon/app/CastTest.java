@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.voices.VoiceMeasuring;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 

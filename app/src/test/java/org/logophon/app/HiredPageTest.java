@@ -6,7 +6,7 @@ import java.time.Duration;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Hired voices on the pages, by keyboard: what costs is agreed to on purpose, and never while one passes by. */

@@ -14,12 +14,12 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.logophon.direction.Effective;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.render.SpeechFailed;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
@@ -206,7 +206,7 @@ class HiredTest extends ApplicationTest {
     @Test
     void wordsThatGrowAfterTheirPriceWasAgreedToAreNotPaid() {
         Voice voice = voices.find("hired-konrad").orElseThrow();
-        Recipe recipe = Recipe.of("Niemand hat zugestimmt.", voice, narrator.engineVersion(voice), Effective.NEUTRAL);
+        Recipe recipe = Recipe.of("Niemand hat zugestimmt.", voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
         long before = STAND_IN.used();
         assertThatThrownBy(() -> narrator.render(recipe)).isInstanceOf(SpeechFailed.class).hasMessageContaining("nobody has agreed to its price");
         java.util.UUID agreement = java.util.UUID.randomUUID();

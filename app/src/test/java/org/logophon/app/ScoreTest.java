@@ -178,10 +178,10 @@ class ScoreTest extends ApplicationTest {
         assertThat(ssml).contains("<p>The crew<break time=\"300ms\"/> have <prosody rate=\"80%\">one tide</prosody> to");
         var whole = server.get(project + "/score.ssml");
         assertThat(whole.headers().firstValue("Content-Disposition").orElse("")).contains("as-ssml.ssml");
-        var read = org.logophon.ssml.SsmlReader.read(whole.body());
-        assertThat(read.cues()).extracting(org.logophon.ssml.SsmlCue::text).containsExactly(LINE, "Under UV light.");
+        var read = org.logophon.core.ssml.SsmlReader.read(whole.body());
+        assertThat(read.cues()).extracting(org.logophon.core.ssml.SsmlCue::text).containsExactly(LINE, "Under UV light.");
         assertThat(read.cues().get(1).readings()).singleElement().satisfies(placed -> assertThat(placed.reading().said()).isEqualTo("ultra violet"));
-        assertThat(org.logophon.ssml.SsmlReader.read(server.get(project + "/score.ssml?scene=Land").body()).cues()).hasSize(1);
+        assertThat(org.logophon.core.ssml.SsmlReader.read(server.get(project + "/score.ssml?scene=Land").body()).cues()).hasSize(1);
     }
 
     @Test

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.logophon.pitch.PitchTrack;
+import org.logophon.core.pitch.PitchTrack;
 import tools.jackson.databind.JsonNode;
 
 /** Quotations, other roles and languages inside a cue; readings and pitches in Hz as marks; SSML opened with its marks. */

@@ -9,15 +9,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import org.logophon.proof.CueToProof;
-import org.logophon.proof.DetectedLanguage;
-import org.logophon.proof.Finding;
-import org.logophon.proof.Proof;
-import org.logophon.proof.Suggestion;
-import org.logophon.reading.ReadingList;
-import org.logophon.script.ScriptCue;
+import org.logophon.core.proof.CueToProof;
+import org.logophon.core.proof.DetectedLanguage;
+import org.logophon.core.proof.Finding;
+import org.logophon.core.proof.Proof;
+import org.logophon.core.proof.Suggestion;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.script.ScriptCue;
 import org.logophon.speech.NativeVoices;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -81,7 +81,7 @@ final class CheckCommand implements Callable<Integer> {
     private static String line(String number, Finding finding) {
         String suggestions = String.join(" | ", finding.suggestions().stream().map(Suggestion::sentence).toList());
         String text = finding.text().length() > 60 ? finding.text().substring(0, 57) + "…" : finding.text();
-        return "%s  %s: %s %s%s".formatted(number, text, finding.kind().word(), finding.reason(), suggestions.isEmpty() ? "" : " → " + suggestions);
+        return "%s  %s: %s %s%s".formatted(number, text, finding.kind().label(), finding.reason(), suggestions.isEmpty() ? "" : " → " + suggestions);
     }
 
     private static Map<String, Object> fields(String number, Finding finding) {
@@ -90,7 +90,7 @@ final class CheckCommand implements Callable<Integer> {
         fields.put("start", finding.start());
         fields.put("end", finding.end());
         fields.put("text", finding.text());
-        fields.put("kind", finding.kind().word());
+        fields.put("kind", finding.kind().label());
         fields.put("reason", finding.reason());
         fields.put("wouldSay", finding.wouldSay());
         fields.put("suggestions", finding.suggestions().stream().map(Suggestion::sentence).toList());

@@ -2,9 +2,9 @@ package org.logophon.cli;
 
 import java.util.List;
 import java.util.Map;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.render.SpeechFailed;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** The service of hired voices that the environment names, asked once. */
 public final class HiredVoices {

@@ -11,14 +11,14 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
-import org.logophon.documents.Opened;
-import org.logophon.mark.Marks;
-import org.logophon.script.CueNumbers;
-import org.logophon.script.FrozenNumbers;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Script;
-import org.logophon.script.Splitting;
-import org.logophon.ssml.SsmlCue;
+import org.logophon.documents.OpenedDocument;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.FrozenNumbers;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.Splitting;
+import org.logophon.core.ssml.SsmlCue;
 
 /**
  * A script read from a file.
@@ -39,7 +39,7 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
         if (Files.size(path) > Documents.MOST_BYTES) {
             throw new InputUnusable(path + " is over " + (Documents.MOST_BYTES >> 20) + " MB, which no script is. Give a text file.");
         }
-        Opened opened;
+        OpenedDocument opened;
         byte[] bytes = Files.readAllBytes(path);
         try {
             opened = Documents.open(path.getFileName().toString(), bytes, Map.of());
@@ -58,7 +58,7 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
     }
 
     /** Where a script can't hold a cue's words as they are, they go without their direction. */
-    private static List<SsmlCue> directed(Opened opened, Script script) {
+    private static List<SsmlCue> directed(OpenedDocument opened, Script script) {
         if (opened.directed().size() != script.cues().size()) {
             return List.of();
         }
@@ -69,7 +69,7 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
         }).toList();
     }
 
-    private static List<String> numbers(Opened opened, Script script, CueNumbers numbering) {
+    private static List<String> numbers(OpenedDocument opened, Script script, CueNumbers numbering) {
         List<String> given = new ArrayList<>();
         Set<String> used = new HashSet<>();
         for (int i = 0; i < script.cues().size(); i++) {

@@ -9,13 +9,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.logophon.reading.ReadingList;
-import org.logophon.reading.ReadingsFile;
-import org.logophon.script.CueNumbers;
-import org.logophon.script.Splitting;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.reading.ReadingsFile;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.Splitting;
 import org.logophon.speech.NativeVoices;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -65,7 +65,7 @@ public final class ScriptOptions {
 
     /** @param warnings gets what could not be taken from the files */
     public ReadingList readings(List<String> warnings) throws IOException {
-        List<List<org.logophon.reading.Reading>> lists = new ArrayList<>();
+        List<List<org.logophon.core.reading.Reading>> lists = new ArrayList<>();
         for (Path file : readings) {
             try {
                 ReadingsFile read = ReadingsFile.read(Files.readString(file, StandardCharsets.UTF_8));

@@ -6,16 +6,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.figures.VoiceMeter;
-import org.logophon.render.Narrator;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.figures.VoiceMeter;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.SpeechFailed;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -48,7 +48,7 @@ final class VoicesCommand implements Callable<Integer> {
                         .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, voice.terms().free() ? measured(narrator, voice) : null)).toList()));
             }
         } else {
-            voices.forEach(v -> out.printf("%-12s %-18s %-6s %s%n", v.id(), v.language(), v.gender().word(),
+            voices.forEach(v -> out.printf("%-12s %-18s %-6s %s%n", v.id(), v.language(), v.gender().label(),
                     v.speaks() + (v.whispers() ? ", whispering" : "")));
         }
         out.flush();
@@ -76,11 +76,11 @@ final class VoicesCommand implements Callable<Integer> {
         fields.put("accent", voice.accent());
         fields.put("gender", voice.gender().name().toLowerCase(java.util.Locale.ROOT));
         fields.put("engine", voice.engine());
-        fields.put("canDo", voice.canDo().stream().sorted().map(Ability::word).toList());
+        fields.put("canDo", voice.canDo().stream().sorted().map(Ability::id).toList());
         fields.put("pricePerCharacter", voice.terms().pricePerCharacter());
         fields.put("currency", voice.terms().currency());
         fields.put("mostCharacters", voice.terms().mostCharacters());
-        fields.put("age", voice.age().word());
+        fields.put("age", voice.age().id());
         fields.put("medianPitchHz", figures == null ? null : rounded(figures.medianPitchHz()));
         fields.put("pitchRangeSemitones", figures == null ? null : rounded(figures.pitchRangeSemitones()));
         fields.put("wordsPerMinute", figures == null ? null : rounded(figures.wordsPerMinute()));

@@ -2,7 +2,7 @@ package org.logophon.documents;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.script.Slot;
+import org.logophon.core.script.Slot;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -21,7 +21,7 @@ final class CaptionFile {
         return lines.length > 1 && (TIMES.matcher(lines[0]).matches() || lines[0].strip().matches("\\d{1,6}") && TIMES.matcher(lines[1]).matches());
     }
 
-    static Opened read(String name, String text, List<String> remarks) {
+    static OpenedDocument read(String name, String text, List<String> remarks) {
         boolean web = text.stripLeading().startsWith("WEBVTT");
         ScriptText script = new ScriptText();
         List<Slot> slots = new ArrayList<>();
@@ -51,7 +51,7 @@ final class CaptionFile {
         }
         ScriptHandler.say(remarks, styled, "note or style block was", "notes or style blocks were", " left out.");
         ScriptHandler.say(remarks, empty, "caption without words or with times that run backwards was", "captions without words or with times that run backwards were", " left out.");
-        return new Opened(name, web ? "WebVTT captions" : "SubRip captions", script.toString(), slots, List.of(), List.copyOf(remarks), List.of());
+        return new OpenedDocument(name, web ? "WebVTT captions" : "SubRip captions", script.toString(), slots, List.of(), List.copyOf(remarks), List.of());
     }
 
     private static Slot slot(String line) {

@@ -6,7 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import org.logophon.script.Slot;
+import org.logophon.core.script.Slot;
 import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
@@ -29,7 +29,7 @@ final class CsvFile {
     private CsvFile() {
     }
 
-    static Opened read(String fileName, String name, String text, Map<String, Integer> asked, List<String> remarks) {
+    static OpenedDocument read(String fileName, String name, String text, Map<String, Integer> asked, List<String> remarks) {
         List<CSVRecord> rows = rows(fileName, text);
         List<String> header = header(rows);
         Map<String, Integer> columns = asked.isEmpty() ? byHeader(header) : asked;
@@ -68,16 +68,16 @@ final class CsvFile {
         }
         List<String> kept = unlike || numbers.stream().allMatch(n -> n == null) ? List.of() : numbers;
         List<Slot> timed = slots.stream().allMatch(s -> s == null) ? List.of() : slots;
-        return new Opened(name, "table", script.toString(), java.util.Collections.unmodifiableList(timed), java.util.Collections.unmodifiableList(kept),
+        return new OpenedDocument(name, "table", script.toString(), java.util.Collections.unmodifiableList(timed), java.util.Collections.unmodifiableList(kept),
                 List.copyOf(remarks), taken(header, columns, words));
     }
 
-    private static List<Opened.Column> taken(List<String> header, Map<String, Integer> columns, int words) {
-        List<Opened.Column> taken = new ArrayList<>();
+    private static List<OpenedDocument.Column> taken(List<String> header, Map<String, Integer> columns, int words) {
+        List<OpenedDocument.Column> taken = new ArrayList<>();
         for (int i = 0; i < header.size(); i++) {
             int index = i;
             String as = i == words ? "text" : columns.entrySet().stream().filter(e -> e.getValue() == index).map(Map.Entry::getKey).findFirst().orElse("");
-            taken.add(new Opened.Column(i, header.get(i), as));
+            taken.add(new OpenedDocument.Column(i, header.get(i), as));
         }
         return taken;
     }

@@ -21,14 +21,14 @@ public final class Documents {
      * @param columns for CSV: what to take (number, role, text, in, out) to index of column; empty to go by the header
      * @throws DocumentUnusable with a sentence when it can't be a script
      */
-    public static Opened open(String fileName, byte[] bytes, Map<String, Integer> columns) {
+    public static OpenedDocument open(String fileName, byte[] bytes, Map<String, Integer> columns) {
         if (bytes.length == 0) {
             throw new DocumentUnusable(fileName + " is empty. Give a file with words in it.");
         }
         if (bytes.length > MOST_BYTES) {
             throw new DocumentUnusable(fileName + " is over " + (MOST_BYTES >> 20) + " MB, which no script is. Take the pictures out, or save it as text.");
         }
-        Opened opened = read(fileName, bytes, columns);
+        OpenedDocument opened = read(fileName, bytes, columns);
         if (opened.script().isBlank()) {
             throw new DocumentUnusable(fileName + " has nothing to speak" + (opened.skipped().isEmpty() ? "." : ": " + String.join(" ", opened.skipped()))
                     + (opened.format().startsWith("PDF") ? " A scanned page is a picture; its words must be recognised first." : ""));
@@ -36,7 +36,7 @@ public final class Documents {
         return opened;
     }
 
-    private static Opened read(String fileName, byte[] bytes, Map<String, Integer> columns) {
+    private static OpenedDocument read(String fileName, byte[] bytes, Map<String, Integer> columns) {
         String name = withoutEnding(fileName);
         String start = new String(bytes, 0, Math.min(bytes.length, 1024), StandardCharsets.ISO_8859_1).stripLeading();
         String ending = fileName.substring(name.length()).toLowerCase(Locale.ROOT);
@@ -68,7 +68,7 @@ public final class Documents {
         return switch (ending) {
             case ".csv", ".tsv" -> CsvFile.read(fileName, name, text, columns, remarks);
             case ".md", ".markdown" -> MarkdownFile.read(name, text, remarks);
-            default -> Opened.ofText(name, "plain text", text.replace("\r\n", "\n").replace('\r', '\n'), remarks);
+            default -> OpenedDocument.ofText(name, "plain text", text.replace("\r\n", "\n").replace('\r', '\n'), remarks);
         };
     }
 

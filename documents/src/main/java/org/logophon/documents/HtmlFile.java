@@ -17,7 +17,7 @@ final class HtmlFile {
     private HtmlFile() {
     }
 
-    static Opened read(String name, String text, List<String> remarks) {
+    static OpenedDocument read(String name, String text, List<String> remarks) {
         Document page = Jsoup.parse(text);
         int machinery = page.select(MACHINERY).size();
         int pictures = page.select("img, picture, video, audio").size();
@@ -29,7 +29,7 @@ final class HtmlFile {
         blocks.flush();
         ScriptHandler.say(remarks, pictures, "picture or sound was", "pictures or sounds were", " left out.");
         ScriptHandler.say(remarks, machinery, "part of the page was", "parts of the page (menus, forms, scripts) were", " left out.");
-        return Opened.ofText(name, "web page", script.toString(), remarks);
+        return OpenedDocument.ofText(name, "web page", script.toString(), remarks);
     }
 
     private static final class Blocks implements NodeVisitor {

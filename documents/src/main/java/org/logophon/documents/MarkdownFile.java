@@ -35,7 +35,7 @@ final class MarkdownFile extends AbstractVisitor {
     private int tags;
     private int blocksOfCode;
 
-    static Opened read(String name, String text, List<String> remarks) {
+    static OpenedDocument read(String name, String text, List<String> remarks) {
         Parser parser = Parser.builder().enabledBlockTypes(BLOCKS).build();
         MarkdownFile file = new MarkdownFile();
         // a line of dashes is a script's divider, not the underline of a heading
@@ -46,7 +46,7 @@ final class MarkdownFile extends AbstractVisitor {
         ScriptHandler.say(skipped, file.links, "link's address was", "links' addresses were", " left out; the words stay.");
         ScriptHandler.say(skipped, file.tags, "HTML tag was", "HTML tags were", " left out.");
         ScriptHandler.say(skipped, file.blocksOfCode, "block of code was", "blocks of code were", " left out.");
-        return Opened.ofText(name, "Markdown", file.script.toString(), skipped);
+        return OpenedDocument.ofText(name, "Markdown", file.script.toString(), skipped);
     }
 
     @Override

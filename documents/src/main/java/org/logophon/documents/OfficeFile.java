@@ -35,7 +35,7 @@ final class OfficeFile {
     private record Format(String title, Parser parser) {
     }
 
-    static Opened read(String fileName, String name, byte[] bytes, String start) {
+    static OpenedDocument read(String fileName, String name, byte[] bytes, String start) {
         Format format = format(fileName, bytes, start);
         ScriptHandler handler = new ScriptHandler();
         ExecutorService one = Executors.newSingleThreadExecutor(task -> {
@@ -61,7 +61,7 @@ final class OfficeFile {
         } finally {
             one.shutdownNow();
         }
-        return Opened.ofText(name, format.title(), handler.script(), handler.skipped());
+        return OpenedDocument.ofText(name, format.title(), handler.script(), handler.skipped());
     }
 
     private static OfficeParserConfig bodyOnly() {

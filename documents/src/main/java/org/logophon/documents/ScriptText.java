@@ -1,6 +1,6 @@
 package org.logophon.documents;
 
-import org.logophon.script.Script;
+import org.logophon.core.script.Script;
 
 /** Writes script text: headings, paragraphs, notes. */
 final class ScriptText {

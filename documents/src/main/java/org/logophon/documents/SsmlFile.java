@@ -2,8 +2,8 @@ package org.logophon.documents;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.ssml.SsmlCue;
-import org.logophon.ssml.SsmlReader;
+import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.ssml.SsmlReader;
 
 /** SSML 1.1 (W3C Recommendation 2010): each {@code <p>} becomes a cue, a voice's name a role; what directs its words comes along. */
 final class SsmlFile {
@@ -11,7 +11,7 @@ final class SsmlFile {
     private SsmlFile() {
     }
 
-    static Opened read(String fileName, String name, String text, List<String> remarks) {
+    static OpenedDocument read(String fileName, String name, String text, List<String> remarks) {
         SsmlReader.Document document;
         try {
             document = SsmlReader.read(text);
@@ -24,6 +24,6 @@ final class SsmlFile {
         }
         List<String> all = new ArrayList<>(remarks);
         all.addAll(document.remarks());
-        return Opened.ofText(name, "SSML", script.toString(), all).with(document.cues(), document.language());
+        return OpenedDocument.ofText(name, "SSML", script.toString(), all).with(document.cues(), document.language());
     }
 }

@@ -22,27 +22,27 @@ import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.script.Script;
-import org.logophon.script.ScriptCue;
-import org.logophon.script.Slot;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.script.Slot;
 
 class DocumentsTest {
 
-    private static Opened open(String name, String text) {
+    private static OpenedDocument open(String name, String text) {
         return open(name, text.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Opened open(String name, byte[] bytes) {
+    private static OpenedDocument open(String name, byte[] bytes) {
         return Documents.open(name, bytes, Map.of());
     }
 
-    private static List<String> cues(Opened opened) {
+    private static List<String> cues(OpenedDocument opened) {
         return Script.parse(opened.script()).cues().stream().map(cue -> cue.role() + "|" + cue.text()).toList();
     }
 
     @Test
     void markdownKeepsWordsAndScriptMarksAndDropsTheRest() {
-        Opened opened = open("lamp.md", """
+        OpenedDocument opened = open("lamp.md", """
                 # The headland
 
                 At the **top** of [Skerrow Head](https://example.org)
@@ -85,7 +85,7 @@ class DocumentsTest {
             document.createParagraph().createRun().setText("The boy slept.");
             document.write(bytes);
         }
-        Opened opened = open("tide.docx", bytes.toByteArray());
+        OpenedDocument opened = open("tide.docx", bytes.toByteArray());
         assertThat(opened.format()).isEqualTo("Word document");
         assertThat(cues(opened)).containsExactly("Keeper|Fog till noon.", "Keeper|The boy slept.");
         assertThat(Script.parse(opened.script()).scenes()).extracting(Script.Scene::title).containsExactly("One tide");
@@ -102,34 +102,34 @@ class DocumentsTest {
         }
         assertThat(cues(open("a.odt", odt.toByteArray()))).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
         assertThat(cues(open("a.rtf", "{\\rtf1\\ansi Fog till noon.\\par The boy slept.\\par}"))).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
-        Opened page = open("a.html", "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog <b>till</b> noon.</p><p>The boy slept.</p></body></html>");
+        OpenedDocument page = open("a.html", "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog <b>till</b> noon.</p><p>The boy slept.</p></body></html>");
         assertThat(cues(page)).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
         assertThat(page.skipped()).containsExactly("2 parts of the page (menus, forms, scripts) were left out.");
     }
 
     @Test
     void captionsBecomeCuesWithSlots() {
-        Opened srt = open("a.srt", "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> 00:00:06,000\r\n<i># Not a heading</i>\r\n");
+        OpenedDocument srt = open("a.srt", "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> 00:00:06,000\r\n<i># Not a heading</i>\r\n");
         assertThat(cues(srt)).containsExactly("Narrator|Fog till noon.", "Narrator|# Not a heading");
         assertThat(srt.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6000));
-        Opened vtt = open("a.vtt", "WEBVTT\n\nNOTE a note\n\n00:01.000 --> 00:03.500 align:start\n<v Keeper>Fog till noon.\n");
+        OpenedDocument vtt = open("a.vtt", "WEBVTT\n\nNOTE a note\n\n00:01.000 --> 00:03.500 align:start\n<v Keeper>Fog till noon.\n");
         assertThat(cues(vtt)).containsExactly("Keeper|Fog till noon.");
         assertThat(vtt.skipped()).containsExactly("1 note or style block was left out.");
     }
 
     @Test
     void tablesGoByTheNamesOfTheirColumns() {
-        Opened opened = open("a.csv", "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
+        OpenedDocument opened = open("a.csv", "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
         assertThat(cues(opened)).containsExactly("Keeper|Fog, till noon.", "Narrator|Remember: never look down.");
         assertThat(opened.numbers()).containsExactly("005", null);
         assertThat(opened.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6480));
-        assertThat(opened.columns()).extracting(Opened.Column::takenAs).containsExactly("number", "role", "text", "in", "out");
+        assertThat(opened.columns()).extracting(OpenedDocument.Column::takenAs).containsExactly("number", "role", "text", "in", "out");
     }
 
     @Test
     void aTableWithoutNamesIsGuessedAndCanBeSetRight() {
         String table = "1;Fog till noon on the headland.\n2;The boy slept through all of it.\n";
-        Opened guessed = open("a.csv", table);
+        OpenedDocument guessed = open("a.csv", table);
         assertThat(cues(guessed)).hasSize(2);
         assertThat(guessed.skipped().get(0)).contains("column 2");
         assertThat(cues(Documents.open("a.csv", table.getBytes(StandardCharsets.UTF_8), Map.of("text", 0)))).containsExactly("Narrator|1", "Narrator|2");
@@ -138,10 +138,10 @@ class DocumentsTest {
     /** SSML 1.1, W3C Recommendation 7 September 2010, section 3.1.7: p is a paragraph. */
     @Test
     void ssmlParagraphsBecomeCuesWithTheirMarks() {
-        Opened opened = open("a.ssml", "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
+        OpenedDocument opened = open("a.ssml", "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
                 + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
         assertThat(cues(opened)).containsExactly("Narrator|Fog till noon. It stayed.", "Keeper|The boy slept.");
-        assertThat(opened.directed()).extracting(cue -> cue.marks().all().stream().map(mark -> mark.ask().word() + " " + mark.ask().value() + " " + cue.text().substring(mark.start(), mark.end())).toList())
+        assertThat(opened.directed()).extracting(cue -> cue.marks().all().stream().map(mark -> mark.instruction().id() + " " + mark.instruction().value() + " " + cue.text().substring(mark.start(), mark.end())).toList())
                 .containsExactly(List.of("stress moderate stayed"), List.of("pause 1000 boy"));
         assertThat(opened.language()).isEqualTo("en-GB");
         assertThat(opened.skipped()).containsExactly("<audio>: left out; the words stay.");
@@ -156,7 +156,7 @@ class DocumentsTest {
 
     @Test
     void aWrongEndingIsSeenThrough() {
-        Opened opened = open("a.docx", "Fog till noon.");
+        OpenedDocument opened = open("a.docx", "Fog till noon.");
         assertThat(cues(opened)).containsExactly("Narrator|Fog till noon.");
         assertThat(opened.skipped()).containsExactly("It is named .docx, but it is plain text, and was read as that.");
     }
@@ -245,7 +245,7 @@ class DocumentsTest {
     @Test
     void everyRowStaysOneCue() {
         List<String> rows = List.of("# 1", "// 2", "---", "NOTE: 3", "Remember: 4", "- 5", "plain 6");
-        Opened opened = open("a.csv", "text\n" + String.join("\n", rows) + "\n");
+        OpenedDocument opened = open("a.csv", "text\n" + String.join("\n", rows) + "\n");
         assertThat(Script.parse(opened.script()).cues()).extracting(ScriptCue::text).containsExactlyElementsOf(rows);
     }
 }

@@ -2,7 +2,7 @@ package org.logophon.speech;
 
 import com.ibm.icu.text.Transliterator;
 import java.util.Arrays;
-import org.logophon.render.SpokenText;
+import org.logophon.core.render.SpokenText;
 
 /**
  * A text for an engine that knows ASCII alone: letters lose their marks, other scripts are written in Latin letters, and

@@ -2,14 +2,14 @@ package org.logophon.speech;
 
 import java.util.HashMap;
 import java.util.Map;
-import org.logophon.render.PiecewiseEngine;
-import org.logophon.render.SpeechEngine;
-import org.logophon.render.SpeechFailed;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.Utterance;
+import org.logophon.core.render.PiecewiseEngine;
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** Every engine under one roof: a request goes to the one that has the voice. */
 public final class Engines implements SpeechEngine {

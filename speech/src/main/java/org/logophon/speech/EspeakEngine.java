@@ -1,10 +1,10 @@
 package org.logophon.speech;
 
-import org.logophon.render.SpeechEngine;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.Utterance;
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
 import org.logophon.speech.worker.Frames;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** espeak-ng in worker processes. */
 public final class EspeakEngine implements SpeechEngine {

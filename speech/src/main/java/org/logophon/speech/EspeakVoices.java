@@ -9,11 +9,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Age;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Terms;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Age;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Terms;
+import org.logophon.core.voice.Voice;
 
 /** The espeak-ng voices that Logophon offers, under given names of its own. */
 final class EspeakVoices {

@@ -1,10 +1,10 @@
 package org.logophon.speech;
 
-import org.logophon.render.SpeechEngine;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.Utterance;
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
 import org.logophon.speech.worker.Frames;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** Flite in worker processes. It changes the pace of a whole text; pitch is left to the signal. */
 final class FliteEngine implements SpeechEngine {

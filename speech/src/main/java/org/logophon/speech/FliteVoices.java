@@ -3,11 +3,11 @@ package org.logophon.speech;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Age;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Terms;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Age;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Terms;
+import org.logophon.core.voice.Voice;
 
 /** Flite's English voices under our names. They were made of recordings, and sound more natural than a formant voice. */
 final class FliteVoices {

@@ -1,8 +1,8 @@
 package org.logophon.speech;
 
 import java.util.stream.Stream;
-import org.logophon.voice.FixedVoices;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.FixedVoices;
+import org.logophon.core.voice.VoiceCatalogue;
 
 /** The voices of the engines that come with the machine. */
 public final class NativeVoices {

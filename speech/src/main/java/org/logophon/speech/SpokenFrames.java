@@ -5,10 +5,10 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntUnaryOperator;
-import org.logophon.render.Utterance;
-import org.logophon.render.Utterance.PhonemeStart;
-import org.logophon.render.Utterance.WordStart;
-import org.logophon.sound.Sound;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.render.Utterance.PhonemeStart;
+import org.logophon.core.render.Utterance.WordStart;
+import org.logophon.core.sound.Sound;
 import org.logophon.speech.worker.Frames;
 
 /** Reads what a worker spoke. */

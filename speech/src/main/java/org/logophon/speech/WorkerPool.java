@@ -7,7 +7,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.render.SpeechFailed;
 
 /**
  * A fixed number of worker processes, each started when first needed and replaced when it dies. A request whose worker

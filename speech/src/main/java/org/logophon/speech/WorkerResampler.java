@@ -1,7 +1,7 @@
 package org.logophon.speech;
 
-import org.logophon.sound.Resampler;
-import org.logophon.sound.Sound;
+import org.logophon.core.sound.Resampler;
+import org.logophon.core.sound.Sound;
 import org.logophon.speech.worker.Frames;
 
 /** Sample-rate conversion by libsoxr in a worker. */

@@ -10,16 +10,16 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.logophon.direction.Effective;
-import org.logophon.estimate.ReferenceTime;
-import org.logophon.form.EngineHabits;
-import org.logophon.reading.As;
-import org.logophon.reading.Reading;
-import org.logophon.reading.ReadingList;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.voice.Voice;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.estimate.ReferenceTime;
+import org.logophon.core.form.EngineHabits;
+import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.voice.Voice;
 
 /** What the core says of the engine, held against the engine: its habits, its times, its way with IPA. */
 class EngineAgreementTest {
@@ -42,8 +42,8 @@ class EngineAgreementTest {
         return NativeVoices.catalogue().find(id).orElseThrow();
     }
 
-    private static double seconds(String text, List<org.logophon.reading.Said> said, Voice voice) {
-        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), Effective.NEUTRAL)).trimmed().sound().seconds();
+    private static double seconds(String text, List<org.logophon.core.reading.Pronunciation> said, Voice voice) {
+        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL)).trimmed().sound().seconds();
     }
 
     /**
@@ -118,18 +118,18 @@ class EngineAgreementTest {
     void ipaIsSpoken() {
         Voice voice = voice("isla");
         String text = "Here is Skerrow Head.";
-        List<org.logophon.reading.Said> ipa = new ReadingList(List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", As.IPA, null, false)))).said(text, "en-GB");
-        List<org.logophon.reading.Said> words = new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
+        List<org.logophon.core.reading.Pronunciation> ipa = new ReadingList(List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, null, false)))).said(text, "en-GB");
+        List<org.logophon.core.reading.Pronunciation> words = new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
         double asIpa = seconds(text, ipa, voice);
         assertThat(asIpa).isCloseTo(seconds(text, words, voice), org.assertj.core.api.Assertions.within(0.15));
-        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(voice), Effective.NEUTRAL));
+        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         assertThat(speech.words()).hasSize(4);
         assertThat(speech.words().get(3).startSample()).isGreaterThan(speech.words().get(2).startSample());
     }
 
     @Test
     void aSignThatIsNoSoundIsASentence() {
-        List<org.logophon.reading.Said> odd = new ReadingList(List.of(List.of(new Reading("Skerrow", "sk☃", As.IPA, null, false)))).said("Skerrow.", "en-GB");
+        List<org.logophon.core.reading.Pronunciation> odd = new ReadingList(List.of(List.of(new Reading("Skerrow", "sk☃", PronunciationKind.IPA, null, false)))).said("Skerrow.", "en-GB");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> seconds("Skerrow.", odd, voice("isla"))).hasMessageContaining("has a sign that this voice can't say");
     }
 }

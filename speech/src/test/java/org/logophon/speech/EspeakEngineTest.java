@@ -11,23 +11,23 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.pitch.PitchMeter;
-import org.logophon.pitch.PitchTrack;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.SpokenText;
-import org.logophon.render.WordTime;
-import org.logophon.script.Words;
-import org.logophon.sound.SpeechSpan;
-import org.logophon.sound.Sound;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Voice;
-import org.logophon.voice.FixedVoices;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.pitch.PitchMeter;
+import org.logophon.core.pitch.PitchTrack;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.render.WordTime;
+import org.logophon.core.script.Words;
+import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.FixedVoices;
+import org.logophon.core.voice.VoiceCatalogue;
 
 class EspeakEngineTest {
 
@@ -47,7 +47,7 @@ class EspeakEngineTest {
 
     private static Speech render(String text, String voice, Integer pace, Double pitch) {
         return new Narrator(ENGINE, new WorkerResampler(POOL)).render(Recipe.of(text, voice(voice), ENGINE.version(voice(voice)),
-                Effective.of(new Direction(pace, pitch, null, null))));
+                ResolvedDirection.of(new Direction(pace, pitch, null, null))));
     }
 
     @Test
@@ -146,7 +146,7 @@ class EspeakEngineTest {
         List<Voice> whispers = VOICES.all().stream().filter(Voice::whispers).toList();
         Speech speech = render(LINE, whispers.get(0).id(), 90, 3.0);
         assertThat(PitchMeter.track(speech.sound()).voicedShare()).isLessThan(0.1);
-        assertThat(speech.reached().misses(0.9, 3.0, whispers.get(0)))
+        assertThat(speech.measurement().misses(0.9, 3.0, whispers.get(0)))
                 .singleElement().asString().contains("whisper has no pitch");
     }
 

@@ -12,20 +12,20 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.figures.Passage;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.figures.VoiceMeter;
-import org.logophon.prosody.Reshaping;
-import org.logophon.prosody.Shape;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.script.Words;
-import org.logophon.sound.Sound;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.figures.MeasuringPassage;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.figures.VoiceMeter;
+import org.logophon.core.prosody.VoiceReshaper;
+import org.logophon.core.prosody.Shape;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.script.Words;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 
 /** What is measured on the voices, against Praat. */
 class FiguresAgreementTest {
@@ -58,7 +58,7 @@ class FiguresAgreementTest {
             stored = new String(table.readAllBytes(), StandardCharsets.UTF_8).lines().filter(line -> !line.startsWith("#")).map(line -> line.split("\t")).toList();
         }
         assertThat(stored).hasSize((int) VOICES.all().stream().filter(v -> v.language().startsWith("en")).count());
-        int words = Words.count(Passage.in("en-GB").text());
+        int words = Words.count(MeasuringPassage.in("en-GB").text());
         stored.parallelStream().forEach(row -> {
             VoiceFigures ours = VoiceMeter.measure(narrator, voice(row[0]));
             if (row[1].equals("-")) {
@@ -77,15 +77,15 @@ class FiguresAgreementTest {
 
     @Test
     void otherLanguagesReadPublishedWords() {
-        assertThat(Passage.in("de").text()).startsWith("Einst stritten sich Nordwind und Sonne");
+        assertThat(MeasuringPassage.in("de").text()).startsWith("Einst stritten sich Nordwind und Sonne");
         // CLDR's Welsh numbers; for Lojban it has none, and its words aren't counted
-        assertThat(Passage.in("cy").text()).startsWith("un dau tri pedwar pump");
-        assertThat(Passage.in("jbo").text()).startsWith("1 2 3 ");
+        assertThat(MeasuringPassage.in("cy").text()).startsWith("un dau tri pedwar pump");
+        assertThat(MeasuringPassage.in("jbo").text()).startsWith("1 2 3 ");
         assertThat(VoiceMeter.measure(narrator, VOICES.all().stream().filter(v -> v.language().equals("jbo")).findFirst().orElseThrow()).wordsPerMinute()).isNull();
     }
 
     private static Sound spoken(String id, String text) {
-        return narrator.render(Recipe.of(text, voice(id), narrator.engineVersion(voice(id)), Effective.NEUTRAL)).sound();
+        return narrator.render(Recipe.of(text, voice(id), narrator.engineVersion(voice(id)), ResolvedDirection.NEUTRAL)).sound();
     }
 
     private static double interval(double fromHz, double toHz) {
@@ -97,11 +97,11 @@ class FiguresAgreementTest {
     void timbreMovesFormantsAndNotThePitch(String id, double semitones) {
         Shape shape = new Shape(1, 0, 1, semitones);
         Sound words = spoken(id, "The crew have one tide to lift it out.");
-        assertThat(interval(Praat.pitch(words), Praat.pitch(Reshaping.reshape(words, shape)))).as("pitch").isCloseTo(0, within(0.1));
+        assertThat(interval(Praat.pitch(words), Praat.pitch(VoiceReshaper.reshape(words, shape)))).as("pitch").isCloseTo(0, within(0.1));
         // a held vowel, whose formants stand still
         Sound vowel = spoken(id, "Aaah. Aaah. Aaah.");
         double[] before = Praat.pitchAndFormants(vowel, CEILING_HZ);
-        double[] after = Praat.pitchAndFormants(Reshaping.reshape(vowel, shape), CEILING_HZ * Math.pow(2, semitones / 12));
+        double[] after = Praat.pitchAndFormants(VoiceReshaper.reshape(vowel, shape), CEILING_HZ * Math.pow(2, semitones / 12));
         double moved = 0;
         for (int formant = 1; formant <= 3; formant++) {
             moved += interval(before[formant], after[formant]) / 3;
@@ -114,10 +114,10 @@ class FiguresAgreementTest {
     void paceAndPitchAreKeptByEveryEngine(String id, int pace, double pitch) {
         String text = "The crew have one tide to lift it out, and the sling is rated for most of it.";
         Voice voice = voice(id);
-        Effective asked = Effective.of(new Direction(pace, pitch, null, null));
-        Speech own = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), Effective.NEUTRAL));
+        ResolvedDirection asked = ResolvedDirection.of(new Direction(pace, pitch, null, null));
+        Speech own = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         Speech directed = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), asked));
-        assertThat(directed.reached().misses(asked.paceFactor(), asked.semitones(), voice)).isEmpty();
+        assertThat(directed.measurement().misses(asked.paceFactor(), asked.semitones(), voice)).isEmpty();
         double semitones = interval(Praat.pitch(own.sound()), Praat.pitch(directed.sound()));
         assertThat(semitones).as("pitch by Praat").isCloseTo(pitch, within(0.5));
         assertThat(directed.words()).hasSize(Words.count(text));
@@ -130,7 +130,7 @@ class FiguresAgreementTest {
     void flitesWordsFindTheirWayBackThroughLettersItDoesNotKnow() {
         String text = "Ffïon’s lens, the the “£38,500” one: naïve café at 4:52.";
         Voice marnie = voice("marnie");
-        Speech speech = narrator.render(Recipe.of(text, marnie, narrator.engineVersion(marnie), Effective.NEUTRAL));
+        Speech speech = narrator.render(Recipe.of(text, marnie, narrator.engineVersion(marnie), ResolvedDirection.NEUTRAL));
         assertThat(speech.words().stream().map(w -> text.substring(w.start(), w.end())).toList())
                 .containsExactly("Ffïon’s", "lens", "the", "the", "£38,500", "one", "naïve", "café", "at", "4:52");
         assertThat(speech.words()).allSatisfy(w -> assertThat(w.endSample()).isGreaterThan(w.startSample()));
@@ -140,7 +140,7 @@ class FiguresAgreementTest {
     void monotoneIsMonotone() {
         Voice isla = voice("isla");
         Direction flat = new Direction(null, null, 0, null, null, null, null);
-        Speech speech = narrator.render(Recipe.of("The lamp was lit at four, and it burned until the morning.", isla, narrator.engineVersion(isla), Effective.of(flat)));
-        assertThat(VoiceMeter.of(speech.sound(), Passage.in("en"), false).pitchRangeSemitones()).isLessThan(0.5);
+        Speech speech = narrator.render(Recipe.of("The lamp was lit at four, and it burned until the morning.", isla, narrator.engineVersion(isla), ResolvedDirection.of(flat)));
+        assertThat(VoiceMeter.of(speech.sound(), MeasuringPassage.in("en"), false).pitchRangeSemitones()).isLessThan(0.5);
     }
 }

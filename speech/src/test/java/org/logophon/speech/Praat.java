@@ -6,9 +6,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import org.logophon.sound.Sound;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 
 /** Praat (Debian package praat) as the outside reference: phonetics has measured with it for thirty years. */
 final class Praat {

@@ -9,22 +9,22 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.logophon.direction.Effective;
-import org.logophon.loudness.LoudnessMeter;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Score;
-import org.logophon.pitch.PitchTrack;
-import org.logophon.render.Narrator;
-import org.logophon.render.Pieces;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speaker;
-import org.logophon.render.Speakers;
-import org.logophon.render.Speech;
-import org.logophon.render.WordTime;
-import org.logophon.sound.Sound;
-import org.logophon.voice.Voice;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.loudness.LoudnessMeter;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Score;
+import org.logophon.core.pitch.PitchTrack;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.VoiceParts;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speaker;
+import org.logophon.core.render.Speakers;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.WordTime;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Voice;
 
 /** A quotation by another voice, of either engine: measured by Praat (pitch) and FFmpeg (silence). */
 class VoicesInACueTest {
@@ -44,7 +44,7 @@ class VoicesInACueTest {
     }
 
     private static Speaker speaker(Voice voice) {
-        return new Speaker(voice, NARRATOR.engineVersion(voice), Effective.NEUTRAL);
+        return new Speaker(voice, NARRATOR.engineVersion(voice), ResolvedDirection.NEUTRAL);
     }
 
     private static final Speakers OTHERS = new Speakers() {
@@ -59,15 +59,15 @@ class VoicesInACueTest {
         }
     };
 
-    private static Mark quote(Ask ask) {
+    private static Mark quote(Instruction instruction) {
         int at = LINE.indexOf(QUOTE);
-        return Mark.own(at, at + QUOTE.length(), ask);
+        return Mark.own(at, at + QUOTE.length(), instruction);
     }
 
     private static Speech render(String own, Mark... marks) {
         Speaker speaker = speaker(voice(own));
-        return NARRATOR.render(Recipe.of(LINE, speaker.voice(), speaker.engineVersion(), Effective.NEUTRAL).with(new Score(List.of(marks), Habits.NONE, 0, 0))
-                .parted(Pieces.of(LINE, List.of(marks), speaker, OTHERS, any -> List.of())));
+        return NARRATOR.render(Recipe.of(LINE, speaker.voice(), speaker.engineVersion(), ResolvedDirection.NEUTRAL).with(new Score(List.of(marks), PauseDefaults.NONE, 0, 0))
+                .parted(VoiceParts.of(LINE, List.of(marks), speaker, OTHERS, any -> List.of())));
     }
 
     private static Sound words(Speech speech, String words) {
@@ -78,13 +78,13 @@ class VoicesInACueTest {
     }
 
     private static double pitchAlone(String id, String text) {
-        return Praat.pitch(NARRATOR.render(Recipe.of(text, voice(id), NARRATOR.engineVersion(voice(id)), Effective.NEUTRAL)).sound());
+        return Praat.pitch(NARRATOR.render(Recipe.of(text, voice(id), NARRATOR.engineVersion(voice(id)), ResolvedDirection.NEUTRAL)).sound());
     }
 
     @ParameterizedTest
     @CsvSource({"isla,aldric", "hamish,morwenna", "marnie,hamish", "rufus,isla"})
     void theQuotationIsInItsOwnVoiceAndTheRestStays(String own, String other) {
-        Speech speech = render(own, quote(new Ask.Role(other)));
+        Speech speech = render(own, quote(new Instruction.SpokenBy(other)));
         assertThat(Math.abs(PitchTrack.semitones(pitchAlone(other, "“" + QUOTE + ",”"), Praat.pitch(words(speech, QUOTE))))).isLessThan(0.7);
         assertThat(Math.abs(PitchTrack.semitones(pitchAlone(own, "and closed the book for good."), Praat.pitch(words(speech, "and closed the book for good"))))).isLessThan(0.7);
         assertThat(LoudnessMeter.of(words(speech, QUOTE)).lufs()).as("as loud as what is around it").isCloseTo(LoudnessMeter.of(words(speech, "and closed the book for good")).lufs(), within(2.0));
@@ -93,9 +93,9 @@ class VoicesInACueTest {
     @ParameterizedTest
     @CsvSource({"isla,aldric", "marnie,hamish"})
     void marksOnTheOtherVoiceKeepTheirPromise(String own, String other) {
-        Speech plain = render(own, quote(new Ask.Role(other)));
+        Speech plain = render(own, quote(new Instruction.SpokenBy(other)));
         int before = LINE.indexOf("wrote");
-        Speech marked = render(own, quote(new Ask.Role(other)), quote(new Ask.Pitch(-3)), quote(new Ask.Pace(90)), Mark.own(before, before + 5, new Ask.Pause(700)));
+        Speech marked = render(own, quote(new Instruction.SpokenBy(other)), quote(new Instruction.Pitch(-3)), quote(new Instruction.Pace(90)), Mark.own(before, before + 5, new Instruction.Pause(700)));
         assertThat(PitchTrack.semitones(Praat.pitch(words(plain, QUOTE)), Praat.pitch(words(marked, QUOTE)))).isCloseTo(-3, within(0.7));
         assertThat(words(plain, QUOTE).seconds() / words(marked, QUOTE).seconds()).isCloseTo(0.9, within(0.03));
         double start = marked.words().stream().filter(word -> word.start() == LINE.indexOf(QUOTE)).findFirst().orElseThrow().startSample() / (double) marked.sound().rate();
@@ -106,9 +106,9 @@ class VoicesInACueTest {
     @Test
     void anotherLanguageIsSpokenByAVoiceThatKnowsIt() {
         Speaker isla = speaker(voice("isla"));
-        Pieces pieces = Pieces.of(LINE, List.of(quote(new Ask.Language("cy"))), isla, OTHERS, any -> List.of());
+        VoiceParts pieces = VoiceParts.of(LINE, List.of(quote(new Instruction.Language("cy"))), isla, OTHERS, any -> List.of());
         assertThat(pieces.pieces()).extracting(piece -> piece.recipe().voice().language()).containsExactly(isla.voice().language(), "cy", isla.voice().language());
         assertThat(pieces.pieces().get(1).recipe().voice().gender()).as("as like the cue's own voice as there is").isEqualTo(isla.voice().gender());
-        assertThat(render("isla", quote(new Ask.Language("cy"))).words()).hasSize(render("isla").words().size());
+        assertThat(render("isla", quote(new Instruction.Language("cy"))).words()).hasSize(render("isla").words().size());
     }
 }

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.render.SpeechFailed;
 import org.logophon.speech.worker.Frames;
 
 class WorkerPoolTest {

@@ -2,10 +2,10 @@ package org.logophon.standin;
 
 import java.util.List;
 import java.util.Map;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Tuning;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Tuning;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 
 /** The eight voices of the stand-in: engines' voices, tuned until they are others. */
 final class OfferedVoices {

@@ -18,20 +18,20 @@ import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.logophon.direction.Effective;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.render.SpeechFailed;
-import org.logophon.render.WordTime;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.WordTime;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.standin.OfferedVoices.Offered;
-import org.logophon.voice.Voice;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -154,7 +154,7 @@ public final class StandIn implements AutoCloseable {
             return null;
         }
         Offered offered = voices.find(asked.path("voice").asString(""));
-        AskedText wanted = AskedText.of(asked);
+        RequestedText wanted = RequestedText.of(asked);
         String text = wanted.text();
         int characters = wanted.characters();
         if (offered == null) {
@@ -170,7 +170,7 @@ public final class StandIn implements AutoCloseable {
             return null;
         }
         Voice voice = voices.spoken(offered, asked.path("style").asString(""));
-        Speech speech = narrator.render(Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), Effective.NEUTRAL));
+        Speech speech = narrator.render(Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         String answer = json.writeValueAsString(Map.of("audio", wav(speech), "words", words(speech, text), "characters", characters));
         if (!accounts.charge(once, answer, characters)) {
             refuse(exchange, 402, "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d.".formatted(Accounts.ALLOWANCE - accounts.used(), characters));

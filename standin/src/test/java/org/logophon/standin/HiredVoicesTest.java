@@ -21,22 +21,22 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.loudness.LoudnessMeter;
-import org.logophon.reading.Said;
-import org.logophon.render.Narrator;
-import org.logophon.render.PiecewiseEngine;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.render.SpeechFailed;
-import org.logophon.sound.Sound;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.loudness.LoudnessMeter;
+import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.PiecewiseEngine;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.sound.Sound;
 import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredRequest;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
 
 /** Hired voices through the contract, with the stand-in at the other end. */
 class HiredVoicesTest {
@@ -85,7 +85,7 @@ class HiredVoicesTest {
     private Speech render(HiredService service, String voiceId, String text, Direction direction) {
         Voice voice = service.voices().stream().filter(v -> v.id().equals("hired-" + voiceId)).findFirst().orElseThrow();
         Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
-        return narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), Effective.of(direction)));
+        return narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.of(direction)));
     }
 
     @Test
@@ -119,7 +119,7 @@ class HiredVoicesTest {
         Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
         String text = "At Skerrow & <Head> the lamp is lit.";
         int at = text.indexOf("Skerrow");
-        Recipe recipe = Recipe.of(text, List.of(new Said(at, at + 7, "sˈiːmʊn", true)), rosalind, narrator.engineVersion(rosalind), Effective.NEUTRAL);
+        Recipe recipe = Recipe.of(text, List.of(new Pronunciation(at, at + 7, "sˈiːmʊn", true)), rosalind, narrator.engineVersion(rosalind), ResolvedDirection.NEUTRAL);
         Speech speech = narrator.render(recipe);
         assertThat(speech.words()).hasSize(7);
         assertThat(speech.words().get(1).start()).isEqualTo(at);
@@ -158,7 +158,7 @@ class HiredVoicesTest {
         Speech plain = render(service, "thaddeus", LINE, Direction.NONE);
         Speech directed = render(service, "thaddeus", LINE, new Direction(80, 2.0, null, null));
         assertThat(directed.sound().seconds()).isCloseTo(plain.sound().seconds() / 0.8, within(0.05 * plain.sound().seconds()));
-        assertThat(directed.reached().semitones()).isCloseTo(2, within(0.5));
+        assertThat(directed.measurement().semitones()).isCloseTo(2, within(0.5));
         assertThat(service.allowance().used()).isEqualTo(LINE.length());
     }
 

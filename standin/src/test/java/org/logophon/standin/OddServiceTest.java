@@ -21,19 +21,19 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.render.SpeechFailed;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.SpokenText;
-import org.logophon.render.Utterance;
-import org.logophon.sound.Sound;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.sound.Sound;
 import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Voice;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 
 /** A service that doesn't keep to the contract, or is having a bad day: each ends in a sound or in a sentence. */
 class OddServiceTest {

@@ -8,17 +8,17 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
-import org.logophon.app.rendering.Lines;
+import org.logophon.app.rendering.AuditionAudio;
 import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.web.Refused;
-import org.logophon.direction.Effective;
-import org.logophon.pitch.PitchTrack;
-import org.logophon.reading.Said;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.script.ScriptCue;
-import org.logophon.script.Words;
-import org.logophon.voice.Voice;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.pitch.PitchTrack;
+import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.script.Words;
+import org.logophon.core.voice.Voice;
 import org.springframework.stereotype.Service;
 
 /** Lets a voice say a role's line with the role's direction. What was made once is kept. */
@@ -30,9 +30,9 @@ class Auditions {
     private final Projects projects;
     private final ReadingRepository readings;
     private final Narrator narrator;
-    private final Lines lines;
+    private final AuditionAudio lines;
 
-    Auditions(Projects projects, ReadingRepository readings, Narrator narrator, Lines lines) {
+    Auditions(Projects projects, ReadingRepository readings, Narrator narrator, AuditionAudio lines) {
         this.projects = projects;
         this.readings = readings;
         this.narrator = narrator;
@@ -74,7 +74,7 @@ class Auditions {
             hertz[i] = speech.pitch()[i];
         }
         double median = voice.whispers() ? 0 : new PitchTrack(hertz).medianHz();
-        return new Audition(voice.id(), voice.name(), voice.speaks(), Lines.address(project, recipe), speech.seconds(), starts,
+        return new Audition(voice.id(), voice.name(), voice.speaks(), AuditionAudio.address(project, recipe), speech.seconds(), starts,
                 picture(speech.peaks()), Math.round(Words.count(recipe.text()) / speech.seconds() * 60), median == 0 ? null : Math.round(median));
     }
 
@@ -83,7 +83,7 @@ class Auditions {
             throw new Refused("A line to try voices on has at most %d characters, and this one has %,d.".formatted(LONGEST_LINE, line.length()));
         }
         String text = line;
-        List<Said> said;
+        List<Pronunciation> said;
         if (line.isEmpty()) {
             CueView chosen = lines(view, role.name()).stream().filter(c -> cue == null || c.id().equals(cue)).findFirst()
                     .orElseThrow(() -> new Refused(role.name() + " has no line to try a voice on. Type one."));
@@ -95,7 +95,7 @@ class Auditions {
             }
             said = readings.of(view.id()).list().said(text, voice.language());
         }
-        return Recipe.of(text, said, voice, narrator.engineVersion(voice), Effective.of(view.project().direction(), role.direction()));
+        return Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.of(view.project().direction(), role.direction()));
     }
 
     /** As many strokes as a small picture has room for. */

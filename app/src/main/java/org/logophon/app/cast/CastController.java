@@ -1,5 +1,6 @@
 package org.logophon.app.cast;
 
+import org.logophon.core.input.InvalidInput;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -7,7 +8,7 @@ import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.page.StyleChoice;
-import org.logophon.app.project.Casting;
+import org.logophon.app.project.CastService;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
@@ -16,8 +17,8 @@ import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,14 +36,14 @@ class CastController {
 
     private final Projects projects;
     private final ProjectPage page;
-    private final Casting casting;
+    private final CastService casting;
     private final Catalogue catalogue;
     private final Auditions auditions;
     private final VoiceCatalogue voices;
     private final VoiceMeasuring measuring;
     private final CastPreviews previews;
 
-    CastController(Projects projects, ProjectPage page, Casting casting, Catalogue catalogue, Auditions auditions, VoiceCatalogue voices, VoiceMeasuring measuring,
+    CastController(Projects projects, ProjectPage page, CastService casting, Catalogue catalogue, Auditions auditions, VoiceCatalogue voices, VoiceMeasuring measuring,
                    CastPreviews previews) {
         this.projects = projects;
         this.page = page;
@@ -115,7 +116,7 @@ class CastController {
     String direct(@PathVariable UUID id, @RequestParam String role, DirectionForm form, @RequestParam int version, VoiceFilter filter, Model model) {
         try {
             casting.direct(id, role, form.direction(), version);
-        } catch (Refused | Stale | IllegalArgumentException e) {
+        } catch (Refused | Stale | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
         fill(id, role, filter, model);
@@ -129,7 +130,7 @@ class CastController {
         RoleLine role = roles.stream().filter(line -> line.role().name().equals(wanted)).findFirst()
                 .orElseGet(() -> roles.stream().filter(line -> line.voice() == null).findFirst().orElse(roles.isEmpty() ? null : roles.get(0)));
         VoiceFilter narrowed = filter != null ? filter : new VoiceFilter(language(view, role), "", "", "", "", "", "", "");
-        Catalogue.Found found = catalogue.find(narrowed);
+        Catalogue.SearchResult found = catalogue.find(narrowed);
         model.addAttribute("roles", roles);
         model.addAttribute("role", role);
         model.addAttribute("styles", StyleChoice.of(role == null ? null : voices.find(role.role().voiceId()).orElse(null)));

@@ -9,13 +9,13 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.render.Recipe;
-import org.logophon.script.ScriptCue;
-import org.logophon.style.Style;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Voice;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.style.Style;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
 import org.springframework.stereotype.Component;
 
 /** Looks ahead at what casting a voice would do. */
@@ -46,7 +46,7 @@ class CastPreviews {
 
     private static List<String> lacks(ProjectView view, List<CueView> cues, Role role, Voice voice, ProjectReadings readings) {
         List<String> lacks = new ArrayList<>();
-        Effective asked = Effective.of(view.project().direction(), role.direction());
+        ResolvedDirection asked = ResolvedDirection.of(view.project().direction(), role.direction());
         boolean pitch = asked.semitones() != 0 || cues.stream().map(cue -> cue.cue().direction()).map(Direction::pitchSemitones).anyMatch(st -> st != null && st != 0);
         if (pitch && !voice.canDo().contains(Ability.PITCH)) {
             lacks.add("A whisper has no pitch: the change of pitch that is asked for does nothing.");
@@ -54,7 +54,7 @@ class CastPreviews {
         if (asked.rangeFactor() != 1 && !voice.canDo().contains(Ability.RANGE)) {
             lacks.add("A whisper has no melody: the range that is asked for does nothing.");
         }
-        cues.stream().map(cue -> cue.effective().style()).filter(style -> !style.isEmpty() && !voice.styles().contains(style)).distinct().forEach(style ->
+        cues.stream().map(cue -> cue.direction().style()).filter(style -> !style.isEmpty() && !voice.styles().contains(style)).distinct().forEach(style ->
                 lacks.add(Style.named(style).isPresent() ? "It has no way of its own to be " + style + ": that is made of pace, pitch and range."
                         : "It doesn’t know the style “" + style + "”: those words are said in its plain way."));
         if (!voice.canDo().contains(Ability.IPA)) {

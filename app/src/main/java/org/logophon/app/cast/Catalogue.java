@@ -8,11 +8,11 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import org.logophon.app.cast.VoiceFilter.Question;
 import org.logophon.app.voices.VoiceFiguresRepository;
-import org.logophon.figures.VoiceCharacter;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.figures.VoiceCharacter;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
 
 /** The voices with all that is known of them, narrowed down. */
@@ -30,7 +30,7 @@ class Catalogue {
     }
 
     /** An answer to a question of the filter, with how many voices it would leave. */
-    record Choice(String value, String title, int count, boolean chosen) {
+    record FilterOption(String value, String title, int count, boolean chosen) {
     }
 
     /**
@@ -40,7 +40,7 @@ class Catalogue {
      * @param rows    those that match, the shortlist first
      * @param choices for each question its answers
      */
-    record Found(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<Choice>> choices) {
+    record SearchResult(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<FilterOption>> choices) {
     }
 
     List<VoiceRow> all() {
@@ -56,16 +56,16 @@ class Catalogue {
         return new VoiceRow(voice, measured, character, note, used, base);
     }
 
-    Found find(VoiceFilter filter) {
+    SearchResult find(VoiceFilter filter) {
         List<VoiceRow> all = all();
         List<VoiceRow> rows = all.stream().filter(filter.matches())
                 .sorted((a, b) -> Boolean.compare(b.note().shortlisted(), a.note().shortlisted())).toList();
-        Map<Question, List<Choice>> choices = new TreeMap<>();
+        Map<Question, List<FilterOption>> choices = new TreeMap<>();
         choices.put(Question.LANGUAGE, choices(all, filter, Question.LANGUAGE, filter.language(), row -> List.of(row.voice().languageName())));
         choices.put(Question.ACCENT, choices(all, filter, Question.ACCENT, filter.accent(), row -> row.voice().accent().isEmpty() ? List.of() : List.of(row.voice().accent())));
-        choices.put(Question.SOUNDS, choices(all, filter, Question.SOUNDS, filter.sounds(), row -> List.of(row.voice().gender().word())));
-        choices.put(Question.AGE, choices(all, filter, Question.AGE, filter.age(), row -> List.of(row.voice().age().word())));
-        choices.put(Question.CAN, choices(all, filter, Question.CAN, filter.can(), row -> row.voice().canDo().stream().map(Ability::word).toList()));
+        choices.put(Question.SOUNDS, choices(all, filter, Question.SOUNDS, filter.sounds(), row -> List.of(row.voice().gender().label())));
+        choices.put(Question.AGE, choices(all, filter, Question.AGE, filter.age(), row -> List.of(row.voice().age().id())));
+        choices.put(Question.CAN, choices(all, filter, Question.CAN, filter.can(), row -> row.voice().canDo().stream().map(Ability::id).toList()));
         choices.put(Question.COST, choices(all, filter, Question.COST, filter.cost(), row -> List.of(row.voice().terms().free() ? "free" : "hired")));
         choices.put(Question.LIST, choices(all, filter, Question.LIST, filter.list(), row -> {
             List<String> lists = new ArrayList<>(row.note().groups());
@@ -74,18 +74,18 @@ class Catalogue {
             }
             return lists;
         }));
-        return new Found(all, rows, choices);
+        return new SearchResult(all, rows, choices);
     }
 
-    private static List<Choice> choices(List<VoiceRow> all, VoiceFilter filter, Question question, String chosen, Function<VoiceRow, List<String>> values) {
+    private static List<FilterOption> choices(List<VoiceRow> all, VoiceFilter filter, Question question, String chosen, Function<VoiceRow, List<String>> values) {
         Map<String, Integer> counts = new TreeMap<>();
         all.stream().filter(filter.besides(question)).forEach(row -> values.apply(row).forEach(value -> counts.merge(value, 1, Integer::sum)));
         if (!chosen.isEmpty()) {
             counts.putIfAbsent(chosen, 0);
         }
-        List<Choice> choices = new ArrayList<>();
-        choices.add(new Choice("", "any", counts.values().stream().mapToInt(Integer::intValue).sum(), chosen.isEmpty()));
-        counts.forEach((value, count) -> choices.add(new Choice(value, value, count, value.equals(chosen))));
+        List<FilterOption> choices = new ArrayList<>();
+        choices.add(new FilterOption("", "any", counts.values().stream().mapToInt(Integer::intValue).sum(), chosen.isEmpty()));
+        counts.forEach((value, count) -> choices.add(new FilterOption(value, value, count, value.equals(chosen))));
         return choices;
     }
 }

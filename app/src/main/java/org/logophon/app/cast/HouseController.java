@@ -8,11 +8,11 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.voices.HouseVoices;
 import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.app.web.Refused;
-import org.logophon.described.Described;
-import org.logophon.described.Description;
-import org.logophon.voice.Tuning;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.described.VoiceMatcher;
+import org.logophon.core.described.Description;
+import org.logophon.core.voice.Tuning;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -50,7 +50,7 @@ class HouseController {
     record Tuned(int pace, double pitch, int range, double timbre, String effect, int mix) {
 
         static Tuned of(Tuning tuning) {
-            return new Tuned(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(), tuning.effect() == null ? "" : tuning.effect().word(), tuning.effectPercent());
+            return new Tuned(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(), tuning.effect() == null ? "" : tuning.effect().id(), tuning.effectPercent());
         }
     }
 
@@ -90,7 +90,7 @@ class HouseController {
         if (words.length() > LONGEST_WORDS) {
             throw new Refused("A description has at most %d characters.".formatted(LONGEST_WORDS));
         }
-        Described described = new Described(voices.all(), figures.all());
+        VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all());
         Description description = Description.of(words, described.places());
         if (description.empty()) {
             return new Candidates(List.of(), "Say who it is: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and where from.");

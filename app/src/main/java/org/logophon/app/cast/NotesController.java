@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;

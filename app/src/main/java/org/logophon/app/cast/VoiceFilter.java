@@ -55,9 +55,9 @@ record VoiceFilter(String language, String accent, String sounds, String age, St
         return switch (question) {
             case LANGUAGE -> language.isEmpty() || row.voice().languageName().equals(language);
             case ACCENT -> accent.isEmpty() || row.voice().accent().equals(accent);
-            case SOUNDS -> sounds.isEmpty() || row.voice().gender().word().equals(sounds);
-            case AGE -> age.isEmpty() || row.voice().age().word().equals(age);
-            case CAN -> can.isEmpty() || row.voice().canDo().stream().anyMatch(ability -> ability.word().equals(can));
+            case SOUNDS -> sounds.isEmpty() || row.voice().gender().label().equals(sounds);
+            case AGE -> age.isEmpty() || row.voice().age().id().equals(age);
+            case CAN -> can.isEmpty() || row.voice().canDo().stream().anyMatch(ability -> ability.id().equals(can));
             case COST -> cost.isEmpty() || (cost.equals("free") == row.voice().terms().free());
             case LIST -> list.isEmpty() || (list.equals(SHORTLIST) ? row.note().shortlisted() : row.note().groups().contains(list));
             case SEARCH -> search.isEmpty() || (row.voice().name() + " " + row.voice().speaks() + " " + row.about() + " " + row.note().note()).toLowerCase(Locale.ROOT).contains(search);

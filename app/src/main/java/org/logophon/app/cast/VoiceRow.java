@@ -4,10 +4,10 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Tuning;
-import org.logophon.voice.Voice;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Tuning;
+import org.logophon.core.voice.Voice;
 
 /**
  * A voice in the catalogue.
@@ -39,11 +39,11 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     /** Who it is, for people and screen readers: "woman, England, bright". */
     public String about() {
         String words = character.isEmpty() ? "" : ", " + String.join(", ", character);
-        return (voice.age() == org.logophon.voice.Age.GROWN ? "" : voice.age().word() + " ") + voice.gender().word() + (voice.whispers() ? ", whispering" : "") + words;
+        return (voice.age() == org.logophon.core.voice.Age.GROWN ? "" : voice.age().id() + " ") + voice.gender().label() + (voice.whispers() ? ", whispering" : "") + words;
     }
 
     public String canDo() {
-        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::word).collect(Collectors.joining(" "));
+        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::id).collect(Collectors.joining(" "));
     }
 
     /** What the cost is for, and how much is spoken at once; empty for a voice that costs nothing. */
@@ -55,7 +55,7 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     public String tuned() {
         Tuning tuning = voice.tuning();
         return "%d %s %d %s %s %d".formatted(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(),
-                tuning.effect() == null ? "-" : tuning.effect().word().replace(' ', '_'), tuning.effectPercent());
+                tuning.effect() == null ? "-" : tuning.effect().id().replace(' ', '_'), tuning.effectPercent());
     }
 
     public String cost() {

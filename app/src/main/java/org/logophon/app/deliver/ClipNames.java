@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
-import org.logophon.delivery.FileNames;
-import org.logophon.delivery.Slug;
+import org.logophon.core.delivery.FileNames;
+import org.logophon.core.delivery.Slug;
 
 /** Which clip of a project gets which file name. */
 final class ClipNames {
@@ -15,7 +15,7 @@ final class ClipNames {
     private ClipNames() {
     }
 
-    /** Names for the cues that have a kept take, in the order of the programme. @throws IllegalArgumentException for a bad pattern */
+    /** Names for the cues that have a kept take, in the order of the programme. @throws InvalidInput for a bad pattern */
     static Map<CueView, String> names(ProjectView view, String pattern) {
         FileNames names = new FileNames(pattern);
         Map<CueView, String> named = new LinkedHashMap<>();

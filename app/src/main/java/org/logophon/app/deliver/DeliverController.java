@@ -1,5 +1,6 @@
 package org.logophon.app.deliver;
 
+import org.logophon.core.input.InvalidInput;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.ProjectPage;
@@ -29,10 +30,10 @@ class DeliverController {
 
     private final Projects projects;
     private final ProjectPage page;
-    private final Delivering delivering;
+    private final DeliveryService delivering;
     private final DeliveryRepository deliveries;
 
-    DeliverController(Projects projects, ProjectPage page, Delivering delivering, DeliveryRepository deliveries) {
+    DeliverController(Projects projects, ProjectPage page, DeliveryService delivering, DeliveryRepository deliveries) {
         this.projects = projects;
         this.page = page;
         this.delivering = delivering;
@@ -62,7 +63,7 @@ class DeliverController {
     String build(@PathVariable UUID id, @RequestParam(defaultValue = "") String pattern, @RequestParam String target, Model model) {
         try {
             delivering.build(id, pattern, "off".equals(target) ? null : lufs(target));
-        } catch (Refused | IllegalArgumentException e) {
+        } catch (Refused | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
         return list(id, model);
@@ -105,7 +106,7 @@ class DeliverController {
             List<String> all = ClipNames.names(view, pattern).values().stream().toList();
             model.addAttribute("names", all.subList(0, Math.min(6, all.size())));
             model.addAttribute("more", Math.max(0, all.size() - 6));
-        } catch (IllegalArgumentException e) {
+        } catch (InvalidInput e) {
             model.addAttribute("patternProblem", e.getMessage());
         }
     }

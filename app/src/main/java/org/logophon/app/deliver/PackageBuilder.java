@@ -1,5 +1,6 @@
 package org.logophon.app.deliver;
 
+import org.logophon.core.input.InvalidInput;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -11,7 +12,7 @@ import java.util.UUID;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -42,7 +43,7 @@ class PackageBuilder {
         }
         try {
             build(delivery);
-        } catch (SpeechFailed | NotFound | IllegalArgumentException failed) {
+        } catch (SpeechFailed | NotFound | InvalidInput failed) {
             deliveries.end(id, "failed", failed.getMessage(), 0);
         } catch (IOException failed) {
             LOG.error("Delivery {} failed", id, failed);

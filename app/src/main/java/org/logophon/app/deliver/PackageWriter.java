@@ -21,17 +21,17 @@ import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.rendering.Take;
 import org.logophon.app.rendering.TakeRepository;
 import org.logophon.app.web.NotFound;
-import org.logophon.delivery.Caption;
-import org.logophon.delivery.Captions;
-import org.logophon.delivery.CueSheet;
-import org.logophon.finish.Clip;
-import org.logophon.finish.FinishSettings;
-import org.logophon.finish.Finishing;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
-import org.logophon.wav.BroadcastExtension;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.delivery.Caption;
+import org.logophon.core.delivery.Captions;
+import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.core.wav.BroadcastExtension;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
 /** Writes a project's kept takes as a ZIP of clips, {@code cue-sheet.csv} and {@code captions.srt}, one clip at a time. */
@@ -40,10 +40,10 @@ class PackageWriter {
 
     private final TakeRepository takes;
     private final SpeechRepository speeches;
-    private final Finishing finishing;
+    private final ClipFinisher finishing;
     private final VoiceCatalogue voices;
 
-    PackageWriter(TakeRepository takes, SpeechRepository speeches, Finishing finishing, VoiceCatalogue voices) {
+    PackageWriter(TakeRepository takes, SpeechRepository speeches, ClipFinisher finishing, VoiceCatalogue voices) {
         this.takes = takes;
         this.speeches = speeches;
         this.finishing = finishing;
@@ -68,7 +68,7 @@ class PackageWriter {
             CueView cue = named.getKey();
             Take take = takes.find(cue.cue().keptTake()).orElseThrow(() -> new NotFound("The kept take of cue " + cue.number() + " is gone."));
             StoredSpeech speech = speeches.find(take.recipe()).orElseThrow(() -> new NotFound("The sound of cue " + cue.number() + " is gone. Render it again."));
-            Clip clip = finishing.finish(speech.speech(), settings, cue.effective().loudnessDb());
+            Clip clip = finishing.finish(speech.speech(), settings, cue.direction().loudnessDb());
             int samples = clip.sound().samples().length;
             zip.putNextEntry(new ZipEntry(named.getValue()));
             WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(take.text(), cue.number(),
@@ -76,7 +76,7 @@ class PackageWriter {
             zip.closeEntry();
             String voice = voices.find(take.voiceId()).map(Voice::name).orElse(take.voiceId());
             programme.add(new Placed(cue, named.getValue(), take.text(), voice, new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), at, samples));
-            at += samples + (long) cue.effective().pauseMillis() * settings.rate() / 1000;
+            at += samples + (long) cue.direction().pauseMillis() * settings.rate() / 1000;
             if (!goOn.test(programme.size())) {
                 return false;
             }

@@ -11,13 +11,13 @@ import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.RoleRepository;
-import org.logophon.app.rendering.Rendering;
+import org.logophon.app.rendering.RenderService;
 import org.logophon.app.write.ScriptSaving;
-import org.logophon.direction.Direction;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Marks;
-import org.logophon.suggest.QuotedSpeech;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.suggest.QuotedSpeech;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -34,9 +34,9 @@ class DemoProjects {
     private final CueRepository cues;
     private final MarkRepository marks;
     private final ScriptSaving scripts;
-    private final Rendering rendering;
+    private final RenderService rendering;
 
-    DemoProjects(ProjectRepository projects, RoleRepository roles, CueRepository cues, MarkRepository marks, ScriptSaving scripts, Rendering rendering) {
+    DemoProjects(ProjectRepository projects, RoleRepository roles, CueRepository cues, MarkRepository marks, ScriptSaving scripts, RenderService rendering) {
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -77,9 +77,9 @@ class DemoProjects {
     private void mark(Cue cue) {
         String text = cue.text();
         QuotedSpeech.in(text, Marks.NONE).stream().findFirst().ifPresent(quoted ->
-                marks.save(cue.id(), text, QuotedSpeech.said(Marks.NONE, text, quoted.start(), quoted.end(), QuotedSpeech.Way.ROLE, "Keeper")));
+                marks.save(cue.id(), text, QuotedSpeech.said(Marks.NONE, text, quoted.start(), quoted.end(), QuotedSpeech.Voicing.ROLE, "Keeper")));
         if (text.startsWith("Goleuni")) {
-            marks.save(cue.id(), text, new Marks(List.of(Mark.own(0, text.length() - 1, new Ask.Language("cy")))));
+            marks.save(cue.id(), text, new Marks(List.of(Mark.own(0, text.length() - 1, new Instruction.Language("cy")))));
         }
     }
 

@@ -1,5 +1,6 @@
 package org.logophon.app.direct;
 
+import org.logophon.core.input.InvalidInput;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -11,19 +12,19 @@ import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.page.StyleChoice;
 import org.logophon.app.project.CueState;
-import org.logophon.app.project.Casting;
+import org.logophon.app.project.CastService;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.rendering.Rendering;
+import org.logophon.app.rendering.RenderService;
 import org.logophon.app.rendering.SpeechRepository;
 import org.logophon.app.rendering.Take;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
-import org.logophon.style.Style;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.style.Style;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,13 +43,13 @@ class DirectController {
 
     private final Projects projects;
     private final ProjectPage page;
-    private final Directing directing;
-    private final Casting casting;
-    private final Rendering rendering;
+    private final DirectionService directing;
+    private final CastService casting;
+    private final RenderService rendering;
     private final SpeechRepository speeches;
     private final VoiceCatalogue voices;
 
-    DirectController(Projects projects, ProjectPage page, Directing directing, Casting casting, Rendering rendering, SpeechRepository speeches,
+    DirectController(Projects projects, ProjectPage page, DirectionService directing, CastService casting, RenderService rendering, SpeechRepository speeches,
                      VoiceCatalogue voices) {
         this.projects = projects;
         this.page = page;
@@ -147,7 +148,7 @@ class DirectController {
             change.run();
         } catch (PriceFirst price) {
             model.addAttribute("price", price);
-        } catch (Refused | Stale | IllegalArgumentException e) {
+        } catch (Refused | Stale | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
         fill(id, cue, model);
@@ -159,7 +160,7 @@ class DirectController {
         page.fill(model, view, Step.DIRECT);
         Stage stage = directing.stage(view, cue);
         model.addAttribute("stage", stage);
-        model.addAttribute("ownStyles", Arrays.stream(Style.values()).map(Style::word).toList());
+        model.addAttribute("ownStyles", Arrays.stream(Style.values()).map(Style::id).toList());
         model.addAttribute("styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("voices", voicesByLanguage());
         model.addAttribute("languages", languages());

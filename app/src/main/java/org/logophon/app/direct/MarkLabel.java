@@ -1,8 +1,8 @@
 package org.logophon.app.direct;
 
 import java.util.Locale;
-import org.logophon.mark.Ask;
-import org.logophon.reading.As;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.reading.PronunciationKind;
 
 /** Marks as the score writes them: short, with their unit. */
 final class MarkLabel {
@@ -10,38 +10,38 @@ final class MarkLabel {
     private MarkLabel() {
     }
 
-    static String of(Ask ask) {
-        if (ask instanceof Ask.Pause pause) {
+    static String of(Instruction instruction) {
+        if (instruction instanceof Instruction.Pause pause) {
             return String.format(Locale.ROOT, "%.2f s", pause.millis() / 1000.0);
         }
-        if (ask instanceof Ask.Pace pace) {
+        if (instruction instanceof Instruction.Pace pace) {
             return "pace " + pace.percent() + " %";
         }
-        if (ask instanceof Ask.Pitch pitch) {
+        if (instruction instanceof Instruction.Pitch pitch) {
             return "pitch " + signed(pitch.semitones()) + " st";
         }
-        if (ask instanceof Ask.Range range) {
+        if (instruction instanceof Instruction.Range range) {
             return "range " + range.percent() + " %";
         }
-        if (ask instanceof Ask.Loudness loudness) {
+        if (instruction instanceof Instruction.Volume loudness) {
             return "loudness " + signed(loudness.decibels()) + " dB";
         }
-        if (ask instanceof Ask.Styled styled) {
-            return styled.percent() == 100 ? styled.style().word() : styled.style().word() + " " + styled.percent() + " %";
+        if (instruction instanceof Instruction.InStyle styled) {
+            return styled.percent() == 100 ? styled.style().id() : styled.style().id() + " " + styled.percent() + " %";
         }
-        if (ask instanceof Ask.Stress stress) {
-            return stress.level() == Ask.Level.STRONG ? "strong" : stress.level().word() + " stress";
+        if (instruction instanceof Instruction.Stress stress) {
+            return stress.level() == Instruction.Level.STRONG ? "strong" : stress.level().id() + " stress";
         }
-        if (ask instanceof Ask.Read read) {
-            return read.as() == As.IPA ? "said /" + read.said() + "/" : read.said().isEmpty() ? "said as " + read.as().word() : "said “" + read.said() + "”";
+        if (instruction instanceof Instruction.ReadAs read) {
+            return read.kind() == PronunciationKind.IPA ? "said /" + read.said() + "/" : read.said().isEmpty() ? "said as " + read.kind().id() : "said “" + read.said() + "”";
         }
-        if (ask instanceof Ask.Role role) {
+        if (instruction instanceof Instruction.SpokenBy role) {
             return "by " + role.name();
         }
-        if (ask instanceof Ask.Language language) {
+        if (instruction instanceof Instruction.Language language) {
             return "in " + Locale.forLanguageTag(language.tag()).getDisplayName(Locale.ENGLISH);
         }
-        return ask.onGap() ? ask.value() + " " + ask.word() : ask.word();
+        return instruction.onGap() ? instruction.value() + " " + instruction.id() : instruction.id();
     }
 
     private static String signed(double value) {

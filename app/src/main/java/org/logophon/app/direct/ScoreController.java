@@ -5,20 +5,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.project.Casting;
+import org.logophon.app.project.CastService;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.page.TypedNumber;
 import org.logophon.app.rendering.SpeechRepository;
 import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.web.Refused;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Marks;
-import org.logophon.script.Words;
-import org.logophon.suggest.QuotedSpeech;
-import org.logophon.suggest.QuotedSpeech.Quotation;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.script.Words;
+import org.logophon.core.suggest.QuotedSpeech;
+import org.logophon.core.suggest.QuotedSpeech.Quotation;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,12 +32,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ScoreController {
 
     private final Projects projects;
-    private final Scoring scoring;
-    private final Casting casting;
+    private final MarkService scoring;
+    private final CastService casting;
     private final SpeechRepository speeches;
-    private final Hertz hertz;
+    private final HertzPitch hertz;
 
-    ScoreController(Projects projects, Scoring scoring, Casting casting, SpeechRepository speeches, Hertz hertz) {
+    ScoreController(Projects projects, MarkService scoring, CastService casting, SpeechRepository speeches, HertzPitch hertz) {
         this.projects = projects;
         this.scoring = scoring;
         this.casting = casting;
@@ -74,7 +74,7 @@ class ScoreController {
         List<MarkLine> lines = new ArrayList<>();
         for (Mark mark : view.marks().all()) {
             int at = scored.indexOf(mark);
-            lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), MarkLabel.of(mark.ask()),
+            lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.instruction().id(), mark.instruction().value(), MarkLabel.of(mark.instruction()),
                     mark.origin().name().toLowerCase(Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null, at >= 0 && at < reached.size()));
         }
         List<String> roles = casting.roles(id).stream().filter(role -> !role.equalsIgnoreCase(view.cue().role())).toList();
@@ -102,15 +102,15 @@ class ScoreController {
     CueMarks set(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
         boolean inHertz = kind.equals("pitch") && value.strip().toLowerCase(Locale.ROOT).endsWith("hz");
         String exact = inHertz ? hertz.semitones(projects.cue(id, cue), start, end, value) : value.strip();
-        scoring.set(id, cue, Mark.own(start, end, Ask.of(kind, exact)));
+        scoring.set(id, cue, Mark.own(start, end, Instruction.of(kind, exact)));
         return marks(id, cue);
     }
 
     /** Lets a quotation be said by another role, or with a turn of the voice, in one step. */
     @PostMapping("/cues/{cue}/quotation")
-    CueMarks quotation(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam QuotedSpeech.Way way,
+    CueMarks quotation(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam QuotedSpeech.Voicing voicing,
                        @RequestParam(defaultValue = "") String role) {
-        if (way == QuotedSpeech.Way.ROLE) {
+        if (way == QuotedSpeech.Voicing.ROLE) {
             casting.require(id, role);
         }
         scoring.change(id, List.of(projects.cue(id, cue)), "who says a quotation", (text, own) -> QuotedSpeech.said(own, text, start, end, way, role));
@@ -133,14 +133,14 @@ class ScoreController {
     /** One mark on all words of every cue of a role, or of the whole script. @param role empty for every cue */
     @PostMapping("/marks/all")
     Map<String, String> all(@PathVariable UUID id, @RequestParam(defaultValue = "") String role, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
-        Ask ask = Ask.of(kind, value.strip());
-        if (ask.onGap()) {
+        Instruction instruction = Instruction.of(kind, value.strip());
+        if (instruction.onGap()) {
             throw new Refused("A " + kind + " stands between two words; it can't be set on every cue at once.");
         }
         List<CueView> cues = projects.view(id).cues().stream().filter(cue -> role.isEmpty() || cue.cue().role().equalsIgnoreCase(role)).filter(cue -> !Words.of(cue.cue().text()).isEmpty()).toList();
         int changed = scoring.change(id, cues, kind + " of " + (role.isEmpty() ? "every cue" : "every cue of " + role), (text, own) -> {
             var words = Words.of(text);
-            return own.with(Mark.own(words.get(0).start(), words.get(words.size() - 1).end(), ask), text);
+            return own.with(Mark.own(words.get(0).start(), words.get(words.size() - 1).end(), instruction), text);
         });
         return Map.of("sentence", changed == 1 ? "1 cue changed." : changed + " cues changed.");
     }
@@ -172,9 +172,9 @@ class ScoreController {
     @PostMapping("/roles/rests")
     Map<String, String> rests(@PathVariable UUID id, @RequestParam String role, @RequestParam(defaultValue = "") String comma, @RequestParam(defaultValue = "") String stop,
                               @RequestParam(defaultValue = "") String least, @RequestParam(defaultValue = "") String lively, @RequestParam int version) {
-        Habits habits = new Habits(millis("The rest at a comma", comma), millis("The rest at a full stop", stop), millis("The least gap between sentences", least));
+        PauseDefaults pauseDefaults = new PauseDefaults(millis("The rest at a comma", comma), millis("The rest at a full stop", stop), millis("The least gap between sentences", least));
         Double percent = TypedNumber.read("Liveliness", lively);
-        casting.rest(id, role, habits, percent == null ? 0 : (int) Math.round(percent), version);
+        casting.rest(id, role, pauseDefaults, percent == null ? 0 : (int) Math.round(percent), version);
         return Map.of();
     }
 

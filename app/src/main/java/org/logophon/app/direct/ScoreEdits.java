@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Marks;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.JsonNode;
@@ -72,7 +72,7 @@ class ScoreEdits {
     private String write(Map<UUID, Snapshot> snapshots) {
         Map<String, Object> fields = new LinkedHashMap<>();
         snapshots.forEach((cue, snapshot) -> fields.put(cue.toString(), Map.of("text", snapshot.text(), "marks", snapshot.marks().all().stream().map(mark ->
-                List.of(mark.start(), mark.end(), mark.ask().word(), mark.ask().value(), mark.origin().name(), mark.reason())).toList())));
+                List.of(mark.start(), mark.end(), mark.instruction().id(), mark.instruction().value(), mark.origin().name(), mark.reason())).toList())));
         return json.writeValueAsString(fields);
     }
 
@@ -81,7 +81,7 @@ class ScoreEdits {
         for (Map.Entry<String, JsonNode> entry : json.readTree(written).properties()) {
             List<Mark> marks = new ArrayList<>();
             for (JsonNode mark : entry.getValue().get("marks")) {
-                marks.add(new Mark(mark.get(0).asInt(), mark.get(1).asInt(), Ask.of(mark.get(2).asString(), mark.get(3).asString()), Mark.Origin.valueOf(mark.get(4).asString()), mark.get(5).asString()));
+                marks.add(new Mark(mark.get(0).asInt(), mark.get(1).asInt(), Instruction.of(mark.get(2).asString(), mark.get(3).asString()), Mark.Origin.valueOf(mark.get(4).asString()), mark.get(5).asString()));
             }
             snapshots.put(UUID.fromString(entry.getKey()), new Snapshot(entry.getValue().get("text").asString(), new Marks(marks)));
         }

@@ -10,15 +10,15 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
-import org.logophon.delivery.Slug;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.mark.Mark;
-import org.logophon.reading.Reading;
-import org.logophon.reading.ReadingList;
-import org.logophon.ssml.SsmlCue;
-import org.logophon.ssml.SsmlCue.PlacedReading;
-import org.logophon.ssml.SsmlWriter;
+import org.logophon.core.delivery.Slug;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.ssml.SsmlCue.PlacedReading;
+import org.logophon.core.ssml.SsmlWriter;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -62,14 +62,14 @@ class SsmlController {
     }
 
     private static SsmlCue ssml(ProjectView view, CueView cue, ProjectReadings said) {
-        Effective all = cue.effective();
+        ResolvedDirection all = cue.direction();
         // what project, role and cue say together, where any of them says something
         Direction direction = new Direction(all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100), all.semitones() == 0 ? null : all.semitones(),
                 all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100), all.loudnessDb() == 0 ? null : all.loudnessDb(), null, null, null,
                 all.style().isEmpty() ? null : all.style(), all.style().isEmpty() ? null : all.stylePercent());
         List<PlacedReading> placed = said.settled(cue.id(), cue.cue().text(), cue.voice() == null ? view.project().language() : cue.voice().language()).stream()
                 .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
-                .map(match -> new PlacedReading(match.start(), new Reading(cue.cue().text().substring(match.start(), match.end()), match.reading().said(), match.reading().as(), null, true))).toList();
+                .map(match -> new PlacedReading(match.start(), new Reading(cue.cue().text().substring(match.start(), match.end()), match.reading().said(), match.reading().kind(), null, true))).toList();
         Map<String, String> cast = view.roles().stream().filter(role -> role.voiceId() != null).collect(Collectors.toMap(Role::name, Role::voiceId));
         return new SsmlCue(cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
     }
@@ -78,6 +78,6 @@ class SsmlController {
     private static boolean cuts(Mark mark, ReadingList.Match reading) {
         boolean startsInside = mark.start() > reading.start() && mark.start() < reading.end();
         boolean endsInside = mark.end() > reading.start() && mark.end() < reading.end();
-        return !mark.ask().onGap() && (startsInside || endsInside);
+        return !mark.instruction().onGap() && (startsInside || endsInside);
     }
 }

@@ -27,24 +27,24 @@ record Stage(CueView cue, Take kept, List<TakeLine> takes, List<AskedLine> asked
     }
 
     static List<AskedLine> asked(Project project, CueView cue, Take take, StoredSpeech speech, double lufs, double truePeakDbtp) {
-        double wanted = project.targetLufs() == null ? Double.NaN : project.targetLufs() + cue.effective().loudnessDb();
-        Double semitones = speech.reached().semitones();
+        double wanted = project.targetLufs() == null ? Double.NaN : project.targetLufs() + cue.direction().loudnessDb();
+        Double semitones = speech.measurement().semitones();
         return List.of(
-                new AskedLine("pace", "%.0f %%".formatted(take.paceFactor() * 100), "%.1f %%".formatted(speech.reached().pacePercent()),
-                        Math.abs(speech.reached().pacePercent() / 100 / take.paceFactor() - 1) <= 0.03),
+                new AskedLine("pace", "%.0f %%".formatted(take.paceFactor() * 100), "%.1f %%".formatted(speech.measurement().pacePercent()),
+                        Math.abs(speech.measurement().pacePercent() / 100 / take.paceFactor() - 1) <= 0.03),
                 new AskedLine("pitch", signed(take.semitones(), "st"), semitones == null ? "whispered" : signed(semitones, "st"),
                         semitones == null || Math.abs(semitones - take.semitones()) <= 0.5),
                 new AskedLine("loudness", Double.isNaN(wanted) ? "as rendered" : plain(wanted, "LUFS"), plain(lufs, "LUFS"),
                         Double.isNaN(wanted) || Math.abs(lufs - wanted) <= 0.5),
                 new AskedLine("true peak", "−1.0 dBTP at most", plain(truePeakDbtp, "dBTP"), truePeakDbtp <= -0.99),
-                new AskedLine("pause after", "%.2f s".formatted(cue.effective().pauseMillis() / 1000.0), "exact", true));
+                new AskedLine("pause after", "%.2f s".formatted(cue.direction().pauseMillis() / 1000.0), "exact", true));
     }
 
     static List<String> notes(CueView cue, Take take, StoredSpeech speech) {
         if (cue.voice() == null) {
             return List.of();
         }
-        return speech.reached().misses(take.paceFactor(), take.semitones(), cue.voice());
+        return speech.measurement().misses(take.paceFactor(), take.semitones(), cue.voice());
     }
 
     static TakeLine line(Take take, CueView cue, String voice) {

@@ -6,9 +6,9 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Marks;
-import org.logophon.suggest.Suggestions;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.suggest.Suggestions;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,9 +21,9 @@ import org.springframework.web.bind.annotation.RestController;
 class SuggestController {
 
     private final Projects projects;
-    private final Scoring scoring;
+    private final MarkService scoring;
 
-    SuggestController(Projects projects, Scoring scoring) {
+    SuggestController(Projects projects, MarkService scoring) {
         this.projects = projects;
         this.scoring = scoring;
     }
@@ -43,7 +43,7 @@ class SuggestController {
     Map<String, String> take(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope, @RequestParam(defaultValue = "-1") int start,
                              @RequestParam(defaultValue = "-1") int end, @RequestParam(defaultValue = "") String kind) {
         int changed = change(id, cue, scope, "taking suggestions", (text, own) -> new Marks(own.all().stream().map(mark -> {
-            boolean meant = start < 0 || mark.start() == start && mark.end() == end && mark.ask().word().equals(kind);
+            boolean meant = start < 0 || mark.start() == start && mark.end() == end && mark.instruction().id().equals(kind);
             return mark.heard() || !meant ? mark : mark.with(Mark.Origin.TAKEN);
         }).toList()));
         return Map.of("sentence", changed == 0 ? "There is no suggestion to take." : "Taken in " + cues(changed) + ".");

@@ -1,5 +1,6 @@
 package org.logophon.app.hired;
 
+import org.logophon.core.input.InvalidInput;
 import java.util.Optional;
 import org.logophon.speech.hired.HiredService;
 import org.springframework.beans.factory.annotation.Value;
@@ -11,12 +12,12 @@ public class HiredAccess {
 
     private final HiredService service;
 
-    /** @throws IllegalArgumentException with a sentence when the address is none */
+    /** @throws InvalidInput with a sentence when the address is none */
     HiredAccess(@Value("${logophon.hired-address}") String address, @Value("${logophon.hired-key}") String key) {
         try {
             this.service = address.isBlank() ? null : new HiredService(address.strip(), key.strip());
         } catch (IllegalArgumentException bad) {
-            throw new IllegalArgumentException("LOGOPHON_HIRED_ADDRESS: " + bad.getMessage(), bad);
+            throw new InvalidInput("LOGOPHON_HIRED_ADDRESS: " + bad.getMessage(), bad);
         }
     }
 

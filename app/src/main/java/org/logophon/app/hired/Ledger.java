@@ -7,10 +7,10 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.render.SpeechFailed;
-import org.logophon.render.Utterance;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.Utterance;
 import org.logophon.speech.hired.Charges;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -37,7 +37,7 @@ public class Ledger implements Charges {
     }
 
     /** A month's charges of a project for a voice. @param unsettled characters that were asked for and whose answer never came */
-    public record Line(String month, String project, String voice, long characters, BigDecimal price, String currency, long unsettled) {
+    public record LedgerEntry(String month, String project, String voice, long characters, BigDecimal price, String currency, long unsettled) {
     }
 
     @Override
@@ -84,14 +84,14 @@ public class Ledger implements Charges {
     }
 
     /** The newest month first. */
-    List<Line> lines() {
+    List<LedgerEntry> lines() {
         return jdbc.sql("""
                 select to_char(asked_at at time zone 'UTC', 'YYYY-MM') as month, project_name, voice_name, currency,
                   coalesce(sum(characters) filter (where state = 'charged'), 0) as characters,
                   coalesce(sum(price) filter (where state = 'charged'), 0) as price,
                   coalesce(sum(characters) filter (where state = 'asked'), 0) as unsettled
                 from charge group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
-                .query((row, at) -> new Line(row.getString("month"), row.getString("project_name"), row.getString("voice_name"), row.getLong("characters"),
+                .query((row, at) -> new LedgerEntry(row.getString("month"), row.getString("project_name"), row.getString("voice_name"), row.getLong("characters"),
                         row.getBigDecimal("price"), row.getString("currency"), row.getLong("unsettled"))).list();
     }
 

@@ -6,9 +6,9 @@ import java.math.BigDecimal;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.logophon.app.hired.Ledger.Line;
+import org.logophon.app.hired.Ledger.LedgerEntry;
 import org.logophon.speech.hired.HiredService.Allowance;
-import org.logophon.table.SafeCell;
+import org.logophon.core.table.SafeCell;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -35,13 +35,13 @@ class LedgerController {
 
     @GetMapping("/ledger")
     String page(Model model) {
-        List<Line> lines = ledger.lines();
+        List<LedgerEntry> lines = ledger.lines();
         Allowance allowance = prices.allowance();
         model.addAttribute("lines", lines);
-        model.addAttribute("characters", lines.stream().mapToLong(Line::characters).sum());
-        model.addAttribute("price", lines.stream().map(Line::price).reduce(BigDecimal.ZERO, BigDecimal::add));
+        model.addAttribute("characters", lines.stream().mapToLong(LedgerEntry::characters).sum());
+        model.addAttribute("price", lines.stream().map(LedgerEntry::price).reduce(BigDecimal.ZERO, BigDecimal::add));
         model.addAttribute("currency", lines.isEmpty() ? "" : lines.get(0).currency());
-        model.addAttribute("unsettled", lines.stream().mapToLong(Line::unsettled).sum());
+        model.addAttribute("unsettled", lines.stream().mapToLong(LedgerEntry::unsettled).sum());
         model.addAttribute("allowance", allowance);
         model.addAttribute("hiring", access.service().isPresent());
         return "ledger";
@@ -51,7 +51,7 @@ class LedgerController {
     ResponseEntity<String> csv() throws IOException {
         StringWriter out = new StringWriter();
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
-        for (Line line : ledger.lines()) {
+        for (LedgerEntry line : ledger.lines()) {
             csv.printRecord(line.month(), SafeCell.of(line.project()), SafeCell.of(line.voice()), line.characters(), line.price().toPlainString(), line.currency(), line.unsettled());
         }
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))

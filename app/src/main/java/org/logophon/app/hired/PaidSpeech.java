@@ -10,11 +10,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.logophon.render.Utterance;
-import org.logophon.render.Utterance.PhonemeStart;
-import org.logophon.render.Utterance.WordStart;
-import org.logophon.sound.Sound;
-import org.logophon.voice.Voice;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.render.Utterance.PhonemeStart;
+import org.logophon.core.render.Utterance.WordStart;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Voice;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

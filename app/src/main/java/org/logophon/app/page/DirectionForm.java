@@ -1,8 +1,8 @@
 package org.logophon.app.page;
 
 import org.logophon.app.web.Refused;
-import org.logophon.direction.Direction;
-import org.logophon.effect.Effect;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.effect.Effect;
 
 /**
  * Direction as typed; an empty field says nothing at its level.
@@ -16,7 +16,7 @@ public record DirectionForm(String pace, String pitch, String range, String loud
 
     static final String PLAIN = "plain";
 
-    /** @throws Refused or IllegalArgumentException with a sentence when a value can't be one */
+    /** @throws Refused or InvalidInput with a sentence when a value can't be one */
     public Direction direction() {
         Double seconds = TypedNumber.read("The pause after a cue", pause);
         return new Direction(whole(TypedNumber.read("Pace", pace)), TypedNumber.read("Pitch", pitch), whole(TypedNumber.read("Range", range)),

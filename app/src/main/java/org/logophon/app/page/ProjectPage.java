@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
-import org.logophon.app.rendering.Rendering;
-import org.logophon.effect.Effect;
+import org.logophon.app.rendering.RenderService;
+import org.logophon.core.effect.Effect;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -13,9 +13,9 @@ import org.springframework.ui.Model;
 @Component
 public class ProjectPage {
 
-    private final Rendering rendering;
+    private final RenderService rendering;
 
-    ProjectPage(Rendering rendering) {
+    ProjectPage(RenderService rendering) {
         this.rendering = rendering;
     }
 

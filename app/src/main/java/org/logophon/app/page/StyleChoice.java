@@ -3,8 +3,8 @@ package org.logophon.app.page;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.logophon.style.Style;
-import org.logophon.voice.Voice;
+import org.logophon.core.style.Style;
+import org.logophon.core.voice.Voice;
 
 /** A style to choose. @param own true when the voice has its own way of it */
 public record StyleChoice(String value, boolean own) {
@@ -13,7 +13,7 @@ public record StyleChoice(String value, boolean own) {
     public static List<StyleChoice> of(Voice voice) {
         List<String> own = voice == null ? List.of() : voice.styles();
         List<StyleChoice> choices = new ArrayList<>(List.of(new StyleChoice(DirectionForm.PLAIN, false)));
-        Arrays.stream(Style.values()).forEach(style -> choices.add(new StyleChoice(style.word(), own.contains(style.word()))));
+        Arrays.stream(Style.values()).forEach(style -> choices.add(new StyleChoice(style.id(), own.contains(style.id()))));
         own.stream().filter(style -> Style.named(style).isEmpty()).forEach(style -> choices.add(new StyleChoice(style, true)));
         return choices;
     }

@@ -1,8 +1,8 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
-import org.logophon.direction.Direction;
-import org.logophon.script.Slot;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.script.Slot;
 
 /**
  * A cue as stored.

@@ -2,13 +2,13 @@ package org.logophon.app.project;
 
 import java.util.Map;
 import java.util.Optional;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.render.Narrator;
-import org.logophon.render.Speaker;
-import org.logophon.render.Speakers;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Speaker;
+import org.logophon.core.render.Speakers;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 
 /**
  * Who may speak inside a cue: the project's roles with their direction; a voice by its own name where no role is called so.
@@ -22,7 +22,7 @@ record CueSpeakers(Project project, Cue cue, Map<String, Role> cast, VoiceCatalo
         Role role = cast.get(Projects.key(name));
         Optional<Voice> voice = role == null ? voices.find(name) : voices.find(role.voiceId());
         return voice.map(found -> new Speaker(found, narrator.engineVersion(found),
-                Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction())));
+                ResolvedDirection.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction())));
     }
 
     @Override

@@ -10,7 +10,7 @@ public enum CueState {
         this.word = word;
     }
 
-    public String word() {
+    public String label() {
         return word;
     }
 

@@ -1,10 +1,10 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
-import org.logophon.direction.Effective;
-import org.logophon.mark.Marks;
-import org.logophon.render.Recipe;
-import org.logophon.voice.Voice;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.voice.Voice;
 
 /**
  * A cue with all that follows from its project and role.
@@ -16,7 +16,7 @@ import org.logophon.voice.Voice;
  * @param seconds of its kept take, or estimated
  * @param measured true when {@code seconds} is measured on a take
  */
-public record CueView(Cue cue, Role role, Voice voice, Effective effective, Marks marks, Recipe recipe, CueState state, String problem,
+public record CueView(Cue cue, Role role, Voice voice, ResolvedDirection direction, Marks marks, Recipe recipe, CueState state, String problem,
                       double seconds, boolean measured) {
 
     public UUID id() {
@@ -30,6 +30,6 @@ public record CueView(Cue cue, Role role, Voice voice, Effective effective, Mark
     /** True when a render would make something new. */
     public boolean wantsRender() {
         return recipe != null && (state == CueState.CHANGED || state == CueState.NEW || state == CueState.PROBLEM)
-                && org.logophon.script.ScriptCue.problem(cue.text()) == null;
+                && org.logophon.core.script.ScriptCue.problem(cue.text()) == null;
     }
 }

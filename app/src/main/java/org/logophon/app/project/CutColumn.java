@@ -6,7 +6,7 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
-import org.logophon.script.HandCuts;
+import org.logophon.core.script.HandCuts;
 
 /** Cuts made by hand as an array of integers: a place, then 0 for a split or 1 for a join. */
 public final class CutColumn {

@@ -7,8 +7,8 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.logophon.direction.Direction;
-import org.logophon.effect.Effect;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.effect.Effect;
 
 /** The direction columns that projects, roles and cues have. */
 final class DirectionColumns {
@@ -34,7 +34,7 @@ final class DirectionColumns {
     /** The values of {@link #NAMES}, from a place on. */
     static void set(PreparedStatement statement, int first, Direction direction) throws SQLException {
         List<Object> values = Arrays.asList(direction.pacePercent(), direction.pitchSemitones(), direction.rangePercent(), direction.loudnessDb(), direction.pauseAfterMillis(),
-                direction.effect() == null ? null : direction.effect().word(), direction.effectPercent(), direction.style(), direction.stylePercent());
+                direction.effect() == null ? null : direction.effect().id(), direction.effectPercent(), direction.style(), direction.stylePercent());
         for (int i = 0; i < values.size(); i++) {
             statement.setObject(first + i, values.get(i));
         }
@@ -45,7 +45,7 @@ final class DirectionColumns {
         values.put("pace", direction.pacePercent());
         values.put("pitch", direction.pitchSemitones());
         values.put("range", direction.rangePercent());
-        values.put("effect", direction.effect() == null ? null : direction.effect().word());
+        values.put("effect", direction.effect() == null ? null : direction.effect().id());
         values.put("mix", direction.effectPercent());
         values.put("style", direction.style());
         values.put("strength", direction.stylePercent());

@@ -5,10 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Marks;
-import org.logophon.reading.As;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.reading.PronunciationKind;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -30,14 +30,14 @@ public class MarkRepository {
         Map<UUID, List<Mark>> found = new HashMap<>();
         jdbc.sql("select m.* from mark m join cue c on c.id = m.cue_id where c.project_id = :project").param("project", project).query(row -> {
             found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>()).add(new Mark(row.getInt("start_index"), row.getInt("end_index"),
-                    Ask.of(row.getString("kind"), row.getString("value")), Mark.Origin.valueOf(row.getString("origin")), row.getString("reason")));
+                    Instruction.of(row.getString("kind"), row.getString("value")), Mark.Origin.valueOf(row.getString("origin")), row.getString("reason")));
         });
         jdbc.sql("select p.*, c.text from place_reading p join cue c on c.id = p.cue_id where c.project_id = :project").param("project", project).query(row -> {
             int start = row.getInt("start_index");
             String written = row.getString("written");
             if (row.getString("text").startsWith(written, start)) {
                 found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>())
-                        .add(Mark.own(start, start + written.length(), new Ask.Read(As.of(row.getString("said_as")), row.getString("said"))));
+                        .add(Mark.own(start, start + written.length(), new Instruction.ReadAs(PronunciationKind.of(row.getString("said_as")), row.getString("said"))));
             }
         });
         Map<UUID, Marks> marks = new HashMap<>();
@@ -49,24 +49,24 @@ public class MarkRepository {
     public void save(UUID cue, String text, Marks marks) {
         jdbc.sql("delete from mark where cue_id = :cue").param("cue", cue).update();
         jdbc.sql("delete from place_reading where cue_id = :cue").param("cue", cue).update();
-        List<Mark> readings = marks.all().stream().filter(mark -> mark.ask() instanceof Ask.Read).toList();
-        List<Mark> others = marks.all().stream().filter(mark -> !(mark.ask() instanceof Ask.Read)).toList();
+        List<Mark> readings = marks.all().stream().filter(mark -> mark.instruction() instanceof Instruction.ReadAs).toList();
+        List<Mark> others = marks.all().stream().filter(mark -> !(mark.instruction() instanceof Instruction.ReadAs)).toList();
         batches.batchUpdate("insert into mark (cue_id, start_index, end_index, kind, value, origin, reason) values (?, ?, ?, ?, ?, ?, ?)", others, 500, (statement, mark) -> {
             statement.setObject(1, cue);
             statement.setInt(2, mark.start());
             statement.setInt(3, mark.end());
-            statement.setString(4, mark.ask().word());
-            statement.setString(5, mark.ask().value());
+            statement.setString(4, mark.instruction().id());
+            statement.setString(5, mark.instruction().value());
             statement.setString(6, mark.origin().name());
             statement.setString(7, mark.reason());
         });
         batches.batchUpdate("insert into place_reading (cue_id, start_index, written, said, said_as) values (?, ?, ?, ?, ?) on conflict do nothing", readings, 500, (statement, mark) -> {
-            Ask.Read ask = (Ask.Read) mark.ask();
+            Instruction.ReadAs instruction = (Instruction.ReadAs) mark.instruction();
             statement.setObject(1, cue);
             statement.setInt(2, mark.start());
             statement.setString(3, text.substring(mark.start(), mark.end()));
-            statement.setString(4, ask.said());
-            statement.setString(5, ask.as().word());
+            statement.setString(4, instruction.said());
+            statement.setString(5, instruction.kind().id());
         });
     }
 

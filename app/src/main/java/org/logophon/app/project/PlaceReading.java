@@ -1,9 +1,9 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
-import org.logophon.reading.As;
-import org.logophon.reading.Reading;
-import org.logophon.reading.Said;
+import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.Pronunciation;
 
 /**
  * A reading of one place of a cue.
@@ -21,7 +21,7 @@ public record PlaceReading(UUID cue, int start, Reading reading) {
         return text.startsWith(reading.written(), start);
     }
 
-    Said said(String language) {
-        return new Said(start, end(), reading.spoken(language), reading.as() == As.IPA);
+    Pronunciation said(String language) {
+        return new Pronunciation(start, end(), reading.spoken(language), reading.kind() == PronunciationKind.IPA);
     }
 }

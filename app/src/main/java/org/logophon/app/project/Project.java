@@ -2,8 +2,8 @@ package org.logophon.app.project;
 
 import java.time.Instant;
 import java.util.UUID;
-import org.logophon.direction.Direction;
-import org.logophon.finish.FinishSettings;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.finish.FinishSettings;
 
 /**
  * One video's narration.

@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.reading.ReadingList;
-import org.logophon.reading.Said;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.reading.Pronunciation;
 
 /**
  * All readings that hold in a project: its own list before the house's, and those of single places before both.
@@ -16,15 +16,15 @@ import org.logophon.reading.Said;
 public record ProjectReadings(ReadingList list, Map<UUID, List<PlaceReading>> places) {
 
     /** What is said otherwise than written in a cue. */
-    public List<Said> said(UUID cue, String text, String language) {
-        List<Said> listed = list.said(text, language);
+    public List<Pronunciation> said(UUID cue, String text, String language) {
+        List<Pronunciation> listed = list.said(text, language);
         List<PlaceReading> own = places.getOrDefault(cue, List.of()).stream().filter(place -> place.stands(text)).toList();
         if (own.isEmpty()) {
             return listed;
         }
-        List<Said> all = new ArrayList<>(own.stream().map(place -> place.said(language)).toList());
+        List<Pronunciation> all = new ArrayList<>(own.stream().map(place -> place.said(language)).toList());
         listed.stream().filter(said -> own.stream().noneMatch(place -> place.start() < said.end() && place.end() > said.start())).forEach(all::add);
-        all.sort(Comparator.comparingInt(Said::start));
+        all.sort(Comparator.comparingInt(Pronunciation::start));
         return all;
     }
 

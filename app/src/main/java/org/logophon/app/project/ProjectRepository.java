@@ -9,11 +9,11 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.delivery.FileNames;
-import org.logophon.direction.Direction;
-import org.logophon.finish.FinishSettings;
-import org.logophon.script.CueNumbers;
-import org.logophon.script.Splitting;
+import org.logophon.core.delivery.FileNames;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.Splitting;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -7,21 +7,21 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import org.logophon.app.web.NotFound;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.estimate.Estimate;
-import org.logophon.estimate.ReferenceTime;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Marks;
-import org.logophon.mark.Score;
-import org.logophon.reading.Said;
-import org.logophon.render.Narrator;
-import org.logophon.render.Pieces;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speaker;
-import org.logophon.script.ScriptCue;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.estimate.Estimate;
+import org.logophon.core.estimate.ReferenceTime;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Marks;
+import org.logophon.core.mark.Score;
+import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.VoiceParts;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speaker;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 
 /** Puts a project together: what each cue's direction comes to, its recipe, its state, and how long it runs. */
@@ -31,14 +31,14 @@ public class Projects {
     private final ProjectRepository projects;
     private final RoleRepository roles;
     private final CueRepository cues;
-    private final CueWork work;
+    private final CueRenderStatus work;
     private final SpeakingRates rates;
     private final VoiceCatalogue voices;
     private final Narrator narrator;
     private final ReadingRepository readings;
     private final MarkRepository marks;
 
-    Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueWork work, SpeakingRates rates,
+    Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueRenderStatus work, SpeakingRates rates,
              VoiceCatalogue voices, Narrator narrator, ReadingRepository readings, MarkRepository marks) {
         this.projects = projects;
         this.roles = roles;
@@ -85,29 +85,29 @@ public class Projects {
     private ProjectView view(Project project, List<Cue> found, List<Role> cast) {
         Map<String, Role> byName = new HashMap<>();
         cast.forEach(role -> byName.put(key(role.name()), role));
-        Map<UUID, CueWork.Work> underWay = work.of(project.id());
+        Map<UUID, CueRenderStatus.Status> underWay = work.of(project.id());
         ProjectReadings said = readings.of(project.id());
         Map<UUID, Marks> marked = marks.of(project.id());
         Map<UUID, Long> seeds = cast.stream().anyMatch(role -> role.livelyPercent() > 0) ? marks.seeds(project.id()) : Map.of();
         List<CueView> seen = found.stream().map(cue -> {
             Role role = byName.get(key(cue.role()));
             Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).within(cue.text()) : Marks.NONE;
-            Score score = own == Marks.NONE && role != null && role.habits().equals(Habits.NONE) && role.livelyPercent() == 0 ? Score.NONE
-                    : new Score(own.scored(), role == null ? Habits.NONE : role.habits(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
+            Score score = own == Marks.NONE && role != null && role.pauseDefaults().equals(PauseDefaults.NONE) && role.livelyPercent() == 0 ? Score.NONE
+                    : new Score(own.scored(), role == null ? PauseDefaults.NONE : role.pauseDefaults(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
             return view(project, cue, role, underWay.get(cue.id()), said, own, score, byName);
         }).toList();
         return new ProjectView(project, cast, seen);
     }
 
-    private CueView view(Project project, Cue cue, Role role, CueWork.Work underWay, ProjectReadings readings, Marks marks, Score score, Map<String, Role> cast) {
+    private CueView view(Project project, Cue cue, Role role, CueRenderStatus.Status underWay, ProjectReadings readings, Marks marks, Score score, Map<String, Role> cast) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
-        Effective effective = Effective.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
+        ResolvedDirection effective = ResolvedDirection.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
         Recipe recipe = null;
         String missing = null;
         if (voice != null) {
-            Function<Voice, List<Said>> said = speaking -> readings.said(cue.id(), cue.text(), speaking.language());
+            Function<Voice, List<Pronunciation>> said = speaking -> readings.said(cue.id(), cue.text(), speaking.language());
             Speaker own = new Speaker(voice, narrator.engineVersion(voice), effective);
-            Pieces pieces = Pieces.of(cue.text(), marks.heard(), own, new CueSpeakers(project, cue, cast, voices, narrator), said);
+            VoiceParts pieces = VoiceParts.of(cue.text(), marks.heard(), own, new CueSpeakers(project, cue, cast, voices, narrator), said);
             recipe = Recipe.of(cue.text(), said.apply(voice), voice, own.engineVersion(), effective).with(score).parted(pieces);
             missing = pieces.missing().stream().findFirst().orElse(null);
         }
@@ -118,7 +118,7 @@ public class Projects {
         return new CueView(cue, role, voice, effective, marks, recipe, state, problem, seconds, measured);
     }
 
-    private static String problem(Cue cue, Voice voice, String missing, CueWork.Work underWay) {
+    private static String problem(Cue cue, Voice voice, String missing, CueRenderStatus.Status underWay) {
         String unspeakable = ScriptCue.problem(cue.text());
         if (unspeakable != null) {
             return unspeakable;
@@ -132,7 +132,7 @@ public class Projects {
         return underWay == null ? null : underWay.problem();
     }
 
-    private static CueState state(Cue cue, Recipe recipe, String problem, CueWork.Work underWay) {
+    private static CueState state(Cue cue, Recipe recipe, String problem, CueRenderStatus.Status underWay) {
         if (underWay != null && underWay.waiting() && recipe != null) {
             return CueState.RENDERING;
         }
@@ -145,7 +145,7 @@ public class Projects {
         return cue.keptTake() == null ? CueState.NEW : CueState.CHANGED;
     }
 
-    private double estimate(Project project, Cue cue, Recipe recipe, Voice voice, Effective effective) {
+    private double estimate(Project project, Cue cue, Recipe recipe, Voice voice, ResolvedDirection effective) {
         if (ScriptCue.problem(cue.text()) != null) {
             return 0;
         }

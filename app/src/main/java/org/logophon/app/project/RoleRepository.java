@@ -4,8 +4,8 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.direction.Direction;
-import org.logophon.mark.Habits;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.mark.PauseDefaults;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -42,11 +42,11 @@ public class RoleRepository {
     }
 
     /** @return false when the role is no longer at that version */
-    public boolean rest(UUID project, String name, Habits habits, int livelyPercent, int version) {
+    public boolean rest(UUID project, String name, PauseDefaults pauseDefaults, int livelyPercent, int version) {
         return jdbc.sql("""
                 update role set comma_millis = :comma, stop_millis = :stop, least_gap_millis = :least, lively_percent = :lively, version = version + 1
                 where project_id = :project and name = :name and version = :version""")
-                .param("comma", habits.commaMillis()).param("stop", habits.stopMillis()).param("least", habits.leastMillis()).param("lively", livelyPercent)
+                .param("comma", pauseDefaults.commaMillis()).param("stop", pauseDefaults.stopMillis()).param("least", pauseDefaults.leastMillis()).param("lively", livelyPercent)
                 .param("project", project).param("name", name).param("version", version).update() == 1;
     }
 
@@ -59,7 +59,7 @@ public class RoleRepository {
 
     private static Role role(ResultSet row, int at) throws SQLException {
         return new Role(row.getString("name"), row.getInt("position"), row.getString("voice_id"), DirectionColumns.read(row),
-                new Habits(row.getObject("comma_millis", Integer.class), row.getObject("stop_millis", Integer.class), row.getObject("least_gap_millis", Integer.class)),
+                new PauseDefaults(row.getObject("comma_millis", Integer.class), row.getObject("stop_millis", Integer.class), row.getObject("least_gap_millis", Integer.class)),
                 row.getInt("lively_percent"), row.getInt("version"));
     }
 }

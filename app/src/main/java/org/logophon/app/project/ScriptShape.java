@@ -1,8 +1,8 @@
 package org.logophon.app.project;
 
-import org.logophon.script.CueNumbers;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Splitting;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Splitting;
 
 /**
  * How a script falls into cues and how they are numbered.

@@ -2,7 +2,7 @@ package org.logophon.app.project;
 
 import java.util.HashMap;
 import java.util.Map;
-import org.logophon.estimate.SpeakingRate;
+import org.logophon.core.estimate.SpeakingRate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 

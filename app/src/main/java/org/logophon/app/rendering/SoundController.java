@@ -31,9 +31,9 @@ class SoundController {
     private final TakeRepository takes;
     private final SpeechRepository speeches;
     private final TakeSound sound;
-    private final Lines lines;
+    private final AuditionAudio lines;
 
-    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound, Lines lines) {
+    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound, AuditionAudio lines) {
         this.projects = projects;
         this.takes = takes;
         this.speeches = speeches;
@@ -58,10 +58,10 @@ class SoundController {
         List<ProgrammeCue> programme = new ArrayList<>();
         double at = 0;
         for (CueView cue : view.cues()) {
-            double pause = cue.effective().pauseMillis() / 1000.0;
+            double pause = cue.direction().pauseMillis() / 1000.0;
             double seconds = cue.cue().keptSeconds() != null ? cue.cue().keptSeconds() : cue.seconds();
             programme.add(new ProgrammeCue(cue.id(), cue.number(), cue.cue().role(), cue.role() == null ? "role-0" : cue.role().colour(),
-                    beginning(cue.cue().text()), cue.state().style(), cue.state().word(), at, seconds, cue.measured(), pause, address(view, cue)));
+                    beginning(cue.cue().text()), cue.state().style(), cue.state().label(), at, seconds, cue.measured(), pause, address(view, cue)));
             at += seconds + pause;
         }
         return Map.of("cues", programme, "rendering", view.count(CueState.RENDERING));

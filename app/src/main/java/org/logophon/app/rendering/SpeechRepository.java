@@ -7,8 +7,8 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Optional;
-import org.logophon.render.Reached;
-import org.logophon.render.Recipe;
+import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Recipe;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -42,12 +42,12 @@ public class SpeechRepository {
                 .param("recipe", recipe.hash()).param("voice", recipe.voice().baseId()).param("rate", speech.rate())
                 .param("pcm", speech.pcm()).param("words", speech.words()).param("peaks", speech.peaks())
                 .param("pitch", speech.pitch()).param("seconds", speech.seconds()).param("syllables", speech.syllables()).param("reference", speech.referenceSeconds())
-                .param("lufs", speech.lufs()).param("pace", speech.reached().pacePercent())
-                .param("semitones", speech.reached().semitones()).param("marks", speech.reached().marks().toArray(Double[]::new)).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("lufs", speech.lufs()).param("pace", speech.measurement().pacePercent())
+                .param("semitones", speech.measurement().semitones()).param("marks", speech.measurement().marks().toArray(Double[]::new)).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
     }
 
     private static StoredSpeech speech(ResultSet row, int at) throws SQLException {
-        Reached reached = new Reached(row.getDouble("pace_reached"), row.getObject("semitones_reached", Double.class), Arrays.asList((Double[]) array(row, "marks_reached")));
+        Measurement reached = new Measurement(row.getDouble("pace_reached"), row.getObject("semitones_reached", Double.class), Arrays.asList((Double[]) array(row, "marks_reached")));
         return new StoredSpeech(row.getInt("sample_rate"), row.getBytes("pcm"), (Integer[]) array(row, "words"),
                 row.getBytes("peaks"), (Float[]) array(row, "pitch"), row.getDouble("seconds"), row.getInt("syllables"), row.getDouble("reference_seconds"),
                 row.getDouble("lufs"), reached);

@@ -2,16 +2,16 @@ package org.logophon.app.rendering;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.estimate.ReferenceTime;
-import org.logophon.estimate.Syllables;
-import org.logophon.loudness.LoudnessMeter;
-import org.logophon.pitch.PitchMeter;
-import org.logophon.render.Reached;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.render.WordTime;
-import org.logophon.sound.Peaks;
-import org.logophon.sound.Sound;
+import org.logophon.core.estimate.ReferenceTime;
+import org.logophon.core.estimate.Syllables;
+import org.logophon.core.loudness.LoudnessMeter;
+import org.logophon.core.pitch.PitchMeter;
+import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.WordTime;
+import org.logophon.core.sound.Peaks;
+import org.logophon.core.sound.Sound;
 
 /**
  * Speech as it lies in the store, with what was measured on it.
@@ -21,7 +21,7 @@ import org.logophon.sound.Sound;
  * @param pitch Hz each 10 ms, 0 where unvoiced
  */
 public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, Float[] pitch, double seconds, int syllables, double referenceSeconds,
-                           double lufs, Reached reached) {
+                           double lufs, Measurement measurement) {
 
     public static StoredSpeech of(Speech rendered, Recipe recipe) {
         // loud marks may reach over what 16 bits hold: all of it is brought down, and finishing sets the loudness
@@ -37,7 +37,7 @@ public record StoredSpeech(int rate, byte[] pcm, Integer[] words, byte[] peaks, 
         // what several voices say measures the rate of none
         double reference = recipe.parted().isEmpty() ? ReferenceTime.seconds(said, recipe.voice().language()) : 0;
         return new StoredSpeech(speech.sound().rate(), speech.sound().pcm16(), words, Peaks.of(speech.sound()), pitch, speech.sound().seconds(),
-                Syllables.of(said, recipe.voice().language()), reference, LoudnessMeter.of(speech.sound()).lufs(), speech.reached());
+                Syllables.of(said, recipe.voice().language()), reference, LoudnessMeter.of(speech.sound()).lufs(), speech.measurement());
     }
 
     public Speech speech() {

@@ -8,11 +8,11 @@ import java.util.Locale;
 import java.util.Map;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
-import org.logophon.finish.Clip;
-import org.logophon.finish.Finishing;
-import org.logophon.loudness.Loudness;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.loudness.Loudness;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
 /**
@@ -24,32 +24,32 @@ public class TakeSound {
 
     private static final int MOST_KEPT = 24;
 
-    private final Finishing finishing;
-    private final Map<String, Heard> kept = new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
+    private final ClipFinisher finishing;
+    private final Map<String, FinishedTake> kept = new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Heard> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, FinishedTake> eldest) {
             return size() > MOST_KEPT;
         }
     };
 
-    TakeSound(Finishing finishing) {
+    TakeSound(ClipFinisher finishing) {
         this.finishing = finishing;
     }
 
     /** @param wav 16-bit WAV */
-    public record Heard(byte[] wav, Loudness loudness, double truePeakDbtp) {
+    public record FinishedTake(byte[] wav, Loudness loudness, double truePeakDbtp) {
     }
 
-    public Heard of(StoredSpeech speech, String recipe, Project project, CueView cue) {
+    public FinishedTake of(StoredSpeech speech, String recipe, Project project, CueView cue) {
         String stamp = stamp(recipe, project, cue);
         synchronized (kept) {
-            Heard heard = kept.get(stamp);
+            FinishedTake heard = kept.get(stamp);
             if (heard != null) {
                 return heard;
             }
         }
-        Clip clip = finishing.finish(speech.speech(), project.finish().atRate(speech.rate()), cue.effective().loudnessDb());
-        Heard heard = new Heard(wav(clip), clip.loudness(), clip.truePeakDbtp());
+        Clip clip = finishing.finish(speech.speech(), project.finish().atRate(speech.rate()), cue.direction().loudnessDb());
+        FinishedTake heard = new FinishedTake(wav(clip), clip.loudness(), clip.truePeakDbtp());
         synchronized (kept) {
             kept.put(stamp, heard);
         }
@@ -69,6 +69,6 @@ public class TakeSound {
     /** Changes whenever the sound would: for addresses and caches. */
     public static String stamp(String recipe, Project project, CueView cue) {
         return recipe.substring(0, 16) + String.format(Locale.ROOT, "_%s_%.1f", project.targetLufs() == null ? "off" : project.targetLufs(),
-                cue.effective().loudnessDb());
+                cue.direction().loudnessDb());
     }
 }

@@ -28,14 +28,14 @@ class Shelf {
     }
 
     /** One project as the shelf shows it. */
-    record Line(UUID id, String name, String runs, String target, int cues, String state, String style, String changed) {
+    record ShelfEntry(UUID id, String name, String runs, String target, int cues, String state, String style, String changed) {
     }
 
-    List<Line> lines() {
+    List<ShelfEntry> lines() {
         return table.all().stream().map(project -> line(projects.view(project))).toList();
     }
 
-    private Line line(ProjectView view) {
+    private ShelfEntry line(ProjectView view) {
         Project project = view.project();
         long toRender = view.toRender();
         long rendering = view.count(CueState.RENDERING);
@@ -57,7 +57,7 @@ class Shelf {
             state = "ready";
             look = CueState.READY;
         }
-        return new Line(project.id(), project.name(), Durations.clock(view.seconds()),
+        return new ShelfEntry(project.id(), project.name(), Durations.clock(view.seconds()),
                 project.targetSeconds() == null ? "" : Durations.clock(project.targetSeconds()), view.cues().size(), state, look.style(),
                 Ago.of(project.changedAt(), clock.instant()));
     }

@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import org.logophon.app.hired.HiredVoiceList;
 import org.logophon.speech.NativeVoices;
-import org.logophon.voice.FixedVoices;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.FixedVoices;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
 
 /** The engines' voices, those of the house and the hired ones. What another node changed is seen within a few seconds. */
@@ -23,7 +23,7 @@ class HouseCatalogue implements VoiceCatalogue {
     private final HouseVoiceRepository house;
     private final HiredVoiceList hired;
     private final Clock clock;
-    private volatile Snapshot snapshot;
+    private volatile Loaded snapshot;
 
     HouseCatalogue(HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
         this.house = house;
@@ -31,7 +31,7 @@ class HouseCatalogue implements VoiceCatalogue {
         this.clock = clock;
     }
 
-    private record Snapshot(VoiceCatalogue voices, int hired, Instant at) {
+    private record Loaded(VoiceCatalogue voices, int hired, Instant at) {
     }
 
     @Override
@@ -51,7 +51,7 @@ class HouseCatalogue implements VoiceCatalogue {
     }
 
     private VoiceCatalogue now() {
-        Snapshot known = snapshot;
+        Loaded known = snapshot;
         int hiredChanges = hired.changes();
         if (known == null || known.hired() != hiredChanges || known.at().plus(FRESH).isBefore(clock.instant())) {
             List<Voice> all = new ArrayList<>(natives.all());
@@ -60,7 +60,7 @@ class HouseCatalogue implements VoiceCatalogue {
             for (HouseVoice voice : house.all()) {
                 engines.find(voice.base()).ifPresent(base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
             }
-            known = new Snapshot(new FixedVoices(all), hiredChanges, clock.instant());
+            known = new Loaded(new FixedVoices(all), hiredChanges, clock.instant());
             snapshot = known;
         }
         return known.voices();

@@ -1,6 +1,6 @@
 package org.logophon.app.voices;
 
-import org.logophon.voice.Tuning;
+import org.logophon.core.voice.Tuning;
 
 /**
  * A voice of the house's own, as stored.

@@ -5,8 +5,8 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.List;
-import org.logophon.effect.Effect;
-import org.logophon.voice.Tuning;
+import org.logophon.core.effect.Effect;
+import org.logophon.core.voice.Tuning;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -35,7 +35,7 @@ class HouseVoiceRepository {
                 range_percent = :range, timbre_semitones = :timbre, effect = :effect, effect_percent = :mix, changed_at = :now""")
                 .param("id", voice.id()).param("name", voice.name()).param("description", voice.description()).param("base", voice.base())
                 .param("pace", tuning.pacePercent()).param("pitch", tuning.semitones()).param("range", tuning.rangePercent()).param("timbre", tuning.timbreSemitones())
-                .param("effect", tuning.effect() == null ? null : tuning.effect().word()).param("mix", tuning.effectPercent())
+                .param("effect", tuning.effect() == null ? null : tuning.effect().id()).param("mix", tuning.effectPercent())
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
     }
 

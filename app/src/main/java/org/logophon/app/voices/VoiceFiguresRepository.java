@@ -6,8 +6,8 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.Map;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.voice.Voice;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.voice.Voice;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

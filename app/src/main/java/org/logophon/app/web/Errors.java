@@ -1,9 +1,10 @@
 package org.logophon.app.web;
 
+import org.logophon.core.input.InvalidInput;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import java.util.Map;
-import org.logophon.render.SpeechFailed;
+import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -37,7 +38,7 @@ class Errors {
         return answer(HttpStatus.NOT_FOUND, error.getMessage(), request);
     }
 
-    @ExceptionHandler({Refused.class, IllegalArgumentException.class})
+    @ExceptionHandler({Refused.class, InvalidInput.class})
     Object refused(RuntimeException error, HttpServletRequest request) {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.project.Cue;
-import org.logophon.app.project.ParsedScripts;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Role;
@@ -16,9 +16,9 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.app.write.ScriptVersions.State;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Script;
-import org.logophon.script.TextDiff;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.TextDiff;
 import org.logophon.speech.NativeVoices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,12 +28,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class ScriptSaving {
 
     private final ProjectRepository projects;
-    private final ParsedScripts scripts;
-    private final CueSync cues;
+    private final ScriptParsing scripts;
+    private final CueReconciler cues;
     private final RoleRepository roles;
     private final ScriptVersions versions;
 
-    ScriptSaving(ProjectRepository projects, CueSync cues, RoleRepository roles, ScriptVersions versions, ParsedScripts scripts) {
+    ScriptSaving(ProjectRepository projects, CueReconciler cues, RoleRepository roles, ScriptVersions versions, ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.cues = cues;
@@ -47,7 +47,7 @@ public class ScriptSaving {
      * @param project with the script as it is now
      * @param cues    as they are now; null when nothing was saved
      */
-    public record Saved(Project project, List<Cue> cues, Report report) {
+    public record Saved(Project project, List<Cue> cues, ScriptChangeReport report) {
     }
 
     /**
@@ -61,7 +61,7 @@ public class ScriptSaving {
         Project project = lock(id);
         String storable = storable(text);
         if (storable.equals(project.script())) {
-            return new Saved(project, null, Report.NOTHING);
+            return new Saved(project, null, ScriptChangeReport.NOTHING);
         }
         check(project, version);
         HandCuts cuts = project.shape().cuts();
@@ -93,7 +93,7 @@ public class ScriptSaving {
         Project project = lock(id);
         check(project, version);
         int now = project.scriptVersion();
-        ScriptVersions.Line line = versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
+        ScriptVersions.VersionEntry line = versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
         Integer target = back ? line.back() : line.forward();
         if (target == null) {
             throw new Refused(back ? "There is nothing before this." : "There is nothing to do again.");
@@ -122,7 +122,7 @@ public class ScriptSaving {
         Script script = scripts.of(text, shape, project.language());
         projects.saveScript(id, text, shape, version);
         versions.add(id, version, new State(text, shape.cuts(), shape.splitting(), back, forward), script.cues().size(), what);
-        CueSync.Brought brought = cues.bring(project, script, shape);
+        CueReconciler.Brought brought = cues.bring(project, script, shape);
         addRoles(id, script.roles());
         return new Saved(project.with(text, shape, version), brought.cues(), brought.report());
     }

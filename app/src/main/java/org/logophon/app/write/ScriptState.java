@@ -6,8 +6,8 @@ import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.ScriptShape;
-import org.logophon.script.Script;
-import org.logophon.script.ScriptCue;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.ScriptCue;
 
 /**
  * What the page shows of a script.
@@ -21,7 +21,7 @@ import org.logophon.script.ScriptCue;
  * @param saved  how many states are kept
  */
 record ScriptState(int version, String text, List<MarginCue> cues, List<Span> scenes, List<Span> notes, int words, int characters,
-                   double seconds, Integer targetSeconds, String splitting, String numbers, boolean frozen, Report report, boolean undo, boolean redo, int saved) {
+                   double seconds, Integer targetSeconds, String splitting, String numbers, boolean frozen, ScriptChangeReport report, boolean undo, boolean redo, int saved) {
 
     /** Text from {@code start} to {@code end}, UTF-16 indices. */
     record Span(int start, int end) {
@@ -37,7 +37,7 @@ record ScriptState(int version, String text, List<MarginCue> cues, List<Span> sc
                      Double slot, String state, String problem) {
     }
 
-    static ScriptState of(ProjectView view, Script script, Report report, boolean withText, ScriptVersions.Line line, int saved) {
+    static ScriptState of(ProjectView view, Script script, ScriptChangeReport report, boolean withText, ScriptVersions.VersionEntry line, int saved) {
         ScriptShape shape = view.project().shape();
         List<MarginCue> margin = new ArrayList<>();
         int words = 0;

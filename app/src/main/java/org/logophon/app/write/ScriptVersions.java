@@ -18,8 +18,8 @@ import java.util.zip.Deflater;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.logophon.app.project.CutColumn;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Splitting;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Splitting;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -36,7 +36,7 @@ class ScriptVersions {
     }
 
     /** A state in a list. @param what made it. @param forward where redo leads, null when nothing was undone */
-    record Line(int version, int words, int cues, String what, Integer back, Integer forward, Instant at) {
+    record VersionEntry(int version, int words, int cues, String what, Integer back, Integer forward, Instant at) {
     }
 
     /** A state with its text. */
@@ -63,13 +63,13 @@ class ScriptVersions {
                         Splitting.parse(row.getString("splitting")), row.getObject("back", Integer.class), row.getObject("forward", Integer.class))).optional();
     }
 
-    Optional<Line> line(UUID project, int version) {
+    Optional<VersionEntry> line(UUID project, int version) {
         return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where project_id = :project and version = :version")
                 .param("project", project).param("version", version).query(ScriptVersions::line).optional();
     }
 
     /** The newest first. */
-    List<Line> of(UUID project, int most) {
+    List<VersionEntry> of(UUID project, int most) {
         return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where project_id = :project order by version desc limit :most")
                 .param("project", project).param("most", most).query(ScriptVersions::line).list();
     }
@@ -95,8 +95,8 @@ class ScriptVersions {
                 .query((row, at) -> unpack(row.getBytes("packed"))).optional();
     }
 
-    private static Line line(ResultSet row, int at) throws SQLException {
-        return new Line(row.getInt("version"), row.getInt("words"), row.getInt("cues"), row.getString("what"), row.getObject("back", Integer.class),
+    private static VersionEntry line(ResultSet row, int at) throws SQLException {
+        return new VersionEntry(row.getInt("version"), row.getInt("words"), row.getInt("cues"), row.getString("what"), row.getObject("back", Integer.class),
                 row.getObject("forward", Integer.class), row.getObject("at", OffsetDateTime.class).toInstant());
     }
 

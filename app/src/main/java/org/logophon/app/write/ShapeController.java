@@ -4,21 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
-import org.logophon.app.project.ParsedScripts;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
-import org.logophon.direction.Effective;
-import org.logophon.estimate.Estimate;
-import org.logophon.estimate.ReferenceTime;
-import org.logophon.estimate.SpeakingRate;
-import org.logophon.script.CueNumbers;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Script;
-import org.logophon.script.ScriptCue;
-import org.logophon.script.Splitting;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.estimate.Estimate;
+import org.logophon.core.estimate.ReferenceTime;
+import org.logophon.core.estimate.SpeakingRate;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.script.Splitting;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,12 +34,12 @@ class ShapeController {
     private static final int MOST_SHOWN = 60;
 
     private final Projects projects;
-    private final ParsedScripts scripts;
+    private final ScriptParsing scripts;
     private final ScriptSaving saving;
-    private final ScriptStates states;
-    private final DeliveredOnce delivered;
+    private final ScriptStateReader states;
+    private final DeliveryHistory delivered;
 
-    ShapeController(Projects projects, ScriptSaving saving, ScriptStates states, DeliveredOnce delivered, ParsedScripts scripts) {
+    ShapeController(Projects projects, ScriptSaving saving, ScriptStateReader states, DeliveryHistory delivered, ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.saving = saving;
@@ -48,36 +48,36 @@ class ShapeController {
     }
 
     /** What a way of splitting would make, before it is taken. */
-    record Preview(int cues, String longest, List<String> forced, List<Line> lines) {
+    record SplitPreview(int cues, String longest, List<String> forced, List<CuePreview> lines) {
     }
 
     /** @param seconds estimated */
-    record Line(String start, String seconds) {
+    record CuePreview(String start, String seconds) {
     }
 
     @GetMapping("/split")
-    Preview preview(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit) {
+    SplitPreview preview(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit) {
         ProjectView view = projects.view(id);
         Project project = view.project();
         Script script = scripts.of(project.script(), project.shape().with(splitting(way, limit)), project.language());
         double longest = 0;
-        List<Line> lines = new ArrayList<>();
+        List<CuePreview> lines = new ArrayList<>();
         for (ScriptCue cue : script.cues()) {
-            double seconds = Estimate.seconds(cue.text().length(), ReferenceTime.seconds(cue.text(), project.language()), new SpeakingRate(1), Effective.of(project.direction()).paceFactor());
+            double seconds = Estimate.seconds(cue.text().length(), ReferenceTime.seconds(cue.text(), project.language()), new SpeakingRate(1), ResolvedDirection.of(project.direction()).paceFactor());
             longest = Math.max(longest, seconds);
             if (lines.size() < MOST_SHOWN) {
-                lines.add(new Line(cue.text().length() > 160 ? cue.text().substring(0, 158) + "…" : cue.text(), Durations.brief(seconds)));
+                lines.add(new CuePreview(cue.text().length() > 160 ? cue.text().substring(0, 158) + "…" : cue.text(), Durations.brief(seconds)));
             }
         }
         List<String> forced = script.forced().stream().map(i -> "Cue " + project.shape().numbers().at(i) + " ends inside a sentence that is over the size.").toList();
-        return new Preview(script.cues().size(), Durations.brief(longest), forced, lines);
+        return new SplitPreview(script.cues().size(), Durations.brief(longest), forced, lines);
     }
 
     @PostMapping("/split")
     Object split(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit, @RequestParam int version) {
         Splitting splitting = splitting(way, limit);
         ScriptShape shape = projects.require(id).shape().with(splitting);
-        return states.of(id, saving.shape(id, shape, version, "New cue at " + splitting.way().title()));
+        return states.of(id, saving.shape(id, shape, version, "New cue at " + splitting.mode().title()));
     }
 
     /** A cut at the word that stands at or after a place of the text. */

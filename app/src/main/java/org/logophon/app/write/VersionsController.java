@@ -7,7 +7,7 @@ import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.page.Ago;
 import org.logophon.app.web.NotFound;
-import org.logophon.script.TextDiff;
+import org.logophon.core.script.TextDiff;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,10 +28,10 @@ class VersionsController {
     private final Projects projects;
     private final ScriptVersions versions;
     private final ScriptSaving saving;
-    private final ScriptStates states;
+    private final ScriptStateReader states;
     private final Clock clock;
 
-    VersionsController(Projects projects, ScriptVersions versions, ScriptSaving saving, ScriptStates states, Clock clock) {
+    VersionsController(Projects projects, ScriptVersions versions, ScriptSaving saving, ScriptStateReader states, Clock clock) {
         this.projects = projects;
         this.versions = versions;
         this.saving = saving;
@@ -40,16 +40,16 @@ class VersionsController {
     }
 
     /** A row of the list. */
-    record Row(String address, String title, String when, int words, boolean now) {
+    record VersionRow(String address, String title, String when, int words, boolean now) {
     }
 
     @GetMapping
     String list(@PathVariable UUID id, Model model) {
         Project project = projects.require(id);
         model.addAttribute("project", project);
-        model.addAttribute("rows", versions.of(id, MOST_SHOWN).stream().map(line -> new Row("/projects/" + id + "/versions/" + line.version(),
+        model.addAttribute("rows", versions.of(id, MOST_SHOWN).stream().map(line -> new VersionRow("/projects/" + id + "/versions/" + line.version(),
                 line.version() + " · " + line.what(), Ago.of(line.at(), clock.instant()), line.words(), line.version() == project.scriptVersion())).toList());
-        model.addAttribute("drafts", versions.drafts(id).stream().map(draft -> new Row("/projects/" + id + "/versions/drafts/" + draft.id(),
+        model.addAttribute("drafts", versions.drafts(id).stream().map(draft -> new VersionRow("/projects/" + id + "/versions/drafts/" + draft.id(),
                 "Not saved, kept aside", Ago.of(draft.at(), clock.instant()), draft.words(), false)).toList());
         model.addAttribute("count", versions.count(id));
         return "rail :: versions";
@@ -72,17 +72,17 @@ class VersionsController {
         model.addAttribute("project", project);
         model.addAttribute("title", title);
         model.addAttribute("address", address);
-        List<TextDiff.Piece> pieces = TextDiff.of(text, project.script()).pieces();
+        List<TextDiff.Segment> pieces = TextDiff.of(text, project.script()).pieces();
         model.addAttribute("pieces", pieces.stream().map(VersionsController::shortened).toList());
         model.addAttribute("same", pieces.stream().allMatch(piece -> piece.kind() == TextDiff.Kind.SAME));
         return "rail :: compare";
     }
 
     /** Long stretches that stayed the same show their ends. */
-    private static TextDiff.Piece shortened(TextDiff.Piece piece) {
+    private static TextDiff.Segment shortened(TextDiff.Segment piece) {
         String text = piece.text();
         return piece.kind() != TextDiff.Kind.SAME || text.length() <= 3 * SAME_SHOWN ? piece
-                : new TextDiff.Piece(piece.kind(), text.substring(0, SAME_SHOWN) + "\n …\n" + text.substring(text.length() - SAME_SHOWN));
+                : new TextDiff.Segment(piece.kind(), text.substring(0, SAME_SHOWN) + "\n …\n" + text.substring(text.length() - SAME_SHOWN));
     }
 
     @PostMapping("/{from}/restore")

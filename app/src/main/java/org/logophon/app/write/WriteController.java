@@ -34,10 +34,10 @@ class WriteController {
     private final ProjectRepository table;
     private final ProjectCopy copies;
     private final ScriptSaving saving;
-    private final ScriptStates states;
+    private final ScriptStateReader states;
     private final ScriptVersions versions;
 
-    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving, ScriptStates states, ScriptVersions versions) {
+    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving, ScriptStateReader states, ScriptVersions versions) {
         this.projects = projects;
         this.page = page;
         this.table = table;
@@ -48,7 +48,7 @@ class WriteController {
     }
 
     /** What a page sends: its whole text and the version it was made from. */
-    record Draft(String text, int version) {
+    record TypedScript(String text, int version) {
 
         String words() {
             return text == null ? "" : text;
@@ -71,7 +71,7 @@ class WriteController {
 
     @PutMapping("/script")
     @ResponseBody
-    Object save(@PathVariable UUID id, @RequestBody Draft draft) {
+    Object save(@PathVariable UUID id, @RequestBody TypedScript draft) {
         try {
             ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), "Typed");
             return states.of(id, saved);
@@ -85,7 +85,7 @@ class WriteController {
     /** Keeps a text that could not be saved among the versions, before its page shows the newest one. */
     @PostMapping("/script/draft")
     @ResponseBody
-    Map<String, String> draft(@PathVariable UUID id, @RequestBody Draft draft) {
+    Map<String, String> draft(@PathVariable UUID id, @RequestBody TypedScript draft) {
         projects.require(id);
         return Map.of("draft", versions.keepDraft(id, draft.words()).toString());
     }
@@ -93,7 +93,7 @@ class WriteController {
     /** Keeps both: the text that could not be saved becomes a project of its own. */
     @PostMapping("/script/aside")
     @ResponseBody
-    Map<String, String> aside(@PathVariable UUID id, @RequestBody Draft draft) {
+    Map<String, String> aside(@PathVariable UUID id, @RequestBody TypedScript draft) {
         UUID copy = copies.copy(id, "second text");
         saving.save(copy, draft.words(), projects.require(copy).scriptVersion(), "Kept from another window");
         return Map.of("address", "/projects/" + copy + "/write");

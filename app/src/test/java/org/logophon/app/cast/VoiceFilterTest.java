@@ -6,9 +6,9 @@ import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.cast.VoiceFilter.Question;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Voice;
 
 class VoiceFilterTest {
 

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.logophon.figures.VoiceFigures;
-import org.logophon.voice.Ability;
-import org.logophon.voice.Gender;
-import org.logophon.voice.Voice;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Voice;
 
 class VoiceMapTest {
 

@@ -7,8 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.direction.Direction;
-import org.logophon.effect.Effect;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.effect.Effect;
 
 class TypedNumberTest {
 

@@ -16,7 +16,7 @@ final class AuditionBench {
     }
 
     /** The slowest of the voices counts: nobody waits for an average. */
-    Row run() throws Exception {
+    BenchResult run() throws Exception {
         String project = server.project("Auditions");
         server.save(project, LINE, 0);
         // the first one starts workers
@@ -25,7 +25,7 @@ final class AuditionBench {
         for (int i = 0; i < times.length; i++) {
             times[i] = seconds(project, VOICES[i]);
         }
-        return new Row("a voice says one's own line, until it plays", "0.7 s", Arrays.stream(times).max().orElseThrow(), BUDGET_SECONDS, "s", 1);
+        return new BenchResult("a voice says one's own line, until it plays", "0.7 s", Arrays.stream(times).max().orElseThrow(), BUDGET_SECONDS, "s", 1);
     }
 
     private double seconds(String project, String voice) throws Exception {

@@ -30,7 +30,7 @@ public final class BenchCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Path folder = Files.createTempDirectory("logophon-bench");
-        List<Row> rows = new ArrayList<>();
+        List<BenchResult> rows = new ArrayList<>();
         try {
             rows.addAll(new RenderBench(folder).run());
             rows.add(new MarksBench().run());
@@ -45,13 +45,13 @@ public final class BenchCommand implements Callable<Integer> {
             remove(folder);
         }
         print(rows);
-        return rows.stream().allMatch(Row::met) ? ExitStatus.DONE : ExitStatus.FAILED;
+        return rows.stream().allMatch(BenchResult::met) ? ExitStatus.DONE : ExitStatus.FAILED;
     }
 
-    private void print(List<Row> rows) {
+    private void print(List<BenchResult> rows) {
         PrintWriter out = spec.commandLine().getOut();
         out.printf("%-46s %-46s %9s %9s %7s %7s%n", "what", "against", "ours", "theirs", "ratio", "wanted");
-        for (Row row : rows) {
+        for (BenchResult row : rows) {
             out.printf("%-46s %-46s %7.2f %s %7.2f %s %6.1f× ≥ %4.1f× %s%n", row.what(), row.against(), row.ours(), row.unit(),
                     row.theirs(), row.unit(), row.ratio(), row.wanted(), row.met() ? "met" : "MISSED");
         }
@@ -59,7 +59,7 @@ public final class BenchCommand implements Callable<Integer> {
         out.flush();
     }
 
-    private static Map<String, Object> fields(Row row) {
+    private static Map<String, Object> fields(BenchResult row) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("what", row.what());
         fields.put("against", row.against());

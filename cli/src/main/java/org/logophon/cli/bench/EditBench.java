@@ -15,7 +15,7 @@ final class EditBench {
         this.server = server;
     }
 
-    Row run() throws Exception {
+    BenchResult run() throws Exception {
         String project = server.project("Bench");
         StringBuilder script = new StringBuilder();
         for (int i = 0; i < CUES; i++) {
@@ -32,7 +32,7 @@ final class EditBench {
             renderAll(project, 1);
             best = Math.min(best, (System.nanoTime() - start) / 1e9);
         }
-        return new Row("one word changed in 200 cues, until it plays", "0.5 s", best, BUDGET_SECONDS, "s", 1);
+        return new BenchResult("one word changed in 200 cues, until it plays", "0.5 s", best, BUDGET_SECONDS, "s", 1);
     }
 
     /** Renders what changed, waits for it, and fetches the sound of the last cue that came out. @param expected renders, 0 for any */

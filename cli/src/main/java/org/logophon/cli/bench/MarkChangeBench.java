@@ -19,7 +19,7 @@ final class MarkChangeBench {
     }
 
     /** The median: a change now and then waits for another worker to start. */
-    Row run() throws Exception {
+    BenchResult run() throws Exception {
         String project = server.project("Changes");
         server.save(project, LINE, 0);
         String cue = project + "/cues/" + server.json(project + "/programme").get("cues").get(0).get("id").asString();
@@ -29,7 +29,7 @@ final class MarkChangeBench {
             times[i] = seconds(project, cue, i % 2 == 0 ? "tide" : "water", 70 + i);
         }
         Arrays.sort(times);
-        return new Row("a mark on a word of 20, until it plays", "0.5 s", times[CHANGES / 2], BUDGET_SECONDS, "s", 1);
+        return new BenchResult("a mark on a word of 20, until it plays", "0.5 s", times[CHANGES / 2], BUDGET_SECONDS, "s", 1);
     }
 
     private double seconds(String project, String cue, String word, int percent) throws Exception {

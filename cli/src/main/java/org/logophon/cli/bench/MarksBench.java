@@ -4,20 +4,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.DoubleAdder;
-import org.logophon.direction.Effective;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Score;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
-import org.logophon.script.Word;
-import org.logophon.script.Words;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Score;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.script.Word;
+import org.logophon.core.script.Words;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** Twenty cues, each with marks of every kind: how many seconds of speech in one second. */
 final class MarksBench {
@@ -27,7 +27,7 @@ final class MarksBench {
     private static final double TIMES_REAL = 60;
     private static final String TEXT = "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism is cleaned, wrapped in paper, numbered, and laid in a crate.";
 
-    Row run() throws Exception {
+    BenchResult run() throws Exception {
         double best = Double.MAX_VALUE;
         try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
             Tool.seconds(work(pool, ROUNDS, new DoubleAdder()));
@@ -38,7 +38,7 @@ final class MarksBench {
             }
         }
         // brought to a minute of speech, so that both columns are seconds
-        return new Row("a minute of speech with marks", "1/60 of its time", best, 1, "s", 1);
+        return new BenchResult("a minute of speech with marks", "1/60 of its time", best, 1, "s", 1);
     }
 
     private static List<Callable<Void>> work(WorkerPool pool, int round, DoubleAdder spoken) {
@@ -50,9 +50,9 @@ final class MarksBench {
             work.add(() -> {
                 // a narrator of its own: one that has said these words keeps them
                 Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-                List<Mark> marks = List.of(mark(words, 3, 7, new Ask.Pitch(pitch)), mark(words, 3, 5, new Ask.Pace(85)), mark(words, 1, 1, new Ask.Stress(Ask.Level.STRONG)),
-                        mark(words, 8, 8, new Ask.Pause(600)), mark(words, 8, 8, new Ask.Breath(Ask.Depth.NORMAL)), mark(words, 12, 14, new Ask.Loudness(-4)));
-                Recipe recipe = Recipe.of(TEXT, voice, narrator.engineVersion(voice), Effective.NEUTRAL).with(new Score(marks, Habits.NONE, 0, 0));
+                List<Mark> marks = List.of(mark(words, 3, 7, new Instruction.Pitch(pitch)), mark(words, 3, 5, new Instruction.Pace(85)), mark(words, 1, 1, new Instruction.Stress(Instruction.Level.STRONG)),
+                        mark(words, 8, 8, new Instruction.Pause(600)), mark(words, 8, 8, new Instruction.Breath(Instruction.Depth.NORMAL)), mark(words, 12, 14, new Instruction.Volume(-4)));
+                Recipe recipe = Recipe.of(TEXT, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL).with(new Score(marks, PauseDefaults.NONE, 0, 0));
                 spoken.add(narrator.render(recipe).sound().seconds());
                 return null;
             });
@@ -60,7 +60,7 @@ final class MarksBench {
         return work;
     }
 
-    private static Mark mark(List<Word> words, int from, int to, Ask ask) {
-        return Mark.own(words.get(from).start(), words.get(to).end(), ask);
+    private static Mark mark(List<Word> words, int from, int to, Instruction instruction) {
+        return Mark.own(words.get(from).start(), words.get(to).end(), instruction);
     }
 }

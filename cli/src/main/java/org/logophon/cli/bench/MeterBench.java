@@ -7,8 +7,8 @@ import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.logophon.loudness.LoudnessMeter;
-import org.logophon.loudness.TruePeak;
+import org.logophon.core.loudness.LoudnessMeter;
+import org.logophon.core.loudness.TruePeak;
 
 /** Loudness and true peak of an hour of speech, streamed from a file. */
 final class MeterBench {
@@ -22,7 +22,7 @@ final class MeterBench {
         this.folder = folder;
     }
 
-    Row run() throws Exception {
+    BenchResult run() throws Exception {
         String hour = Tool.path(folder, "hour.wav");
         Tool.run(List.of("espeak-ng", "-v", "en-gb", "-w", Tool.path(folder, "minute.wav"), ("The keeper wrote one line for the weather. ").repeat(24)));
         Tool.run(List.of("ffmpeg", "-v", "error", "-y", "-stream_loop", "-1", "-i", Tool.path(folder, "minute.wav"), "-t", "3600",
@@ -33,7 +33,7 @@ final class MeterBench {
         double ours = (System.nanoTime() - start) / 1e9;
         long again = System.nanoTime();
         Tool.run(List.of("ffmpeg", "-hide_banner", "-nostats", "-i", hour, "-af", "ebur128=peak=true:framelog=verbose", "-f", "null", "-"));
-        return new Row("loudness and true peak of an hour", "ffmpeg ebur128=peak=true", ours, (System.nanoTime() - again) / 1e9, "s", 1);
+        return new BenchResult("loudness and true peak of an hour", "ffmpeg ebur128=peak=true", ours, (System.nanoTime() - again) / 1e9, "s", 1);
     }
 
     private static void ours(Path file, int mostSeconds) throws IOException {

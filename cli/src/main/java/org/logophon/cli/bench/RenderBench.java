@@ -8,20 +8,20 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import org.logophon.direction.Effective;
-import org.logophon.finish.Clip;
-import org.logophon.finish.FinishSettings;
-import org.logophon.finish.Finishing;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.voice.Voice;
-import org.logophon.wav.BroadcastExtension;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.BroadcastExtension;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 
 /** Forty cues of seventy words, to finished 48 kHz/24-bit clips with word times. */
 final class RenderBench {
@@ -50,7 +50,7 @@ final class RenderBench {
         }
     }
 
-    List<Row> run() throws Exception {
+    List<BenchResult> run() throws Exception {
         double ours = Double.MAX_VALUE;
         double sox = Double.MAX_VALUE;
         try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
@@ -63,19 +63,19 @@ final class RenderBench {
         }
         double loudnorm = Tool.seconds(loudnorm());
         String what = CUES + " cues of " + WORDS + " words, finished";
-        return List.of(new Row(what, "espeak-ng + ffmpeg loudnorm, a process a clip", ours, loudnorm, "s", 8),
-                new Row(what, "espeak-ng + sox norm, a process a clip", ours, sox, "s", 1));
+        return List.of(new BenchResult(what, "espeak-ng + ffmpeg loudnorm, a process a clip", ours, loudnorm, "s", 8),
+                new BenchResult(what, "espeak-ng + sox norm, a process a clip", ours, sox, "s", 1));
     }
 
     private List<Callable<Void>> ours(WorkerPool pool) {
         Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-        Finishing finishing = new Finishing(new WorkerResampler(pool));
+        ClipFinisher finishing = new ClipFinisher(new WorkerResampler(pool));
         Voice voice = NativeVoices.catalogue().find(NativeVoices.DEFAULT_ID).orElseThrow();
         List<Callable<Void>> work = new ArrayList<>();
         for (int i = 0; i < CUES; i++) {
             int at = i;
             work.add(() -> {
-                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(voice), Effective.NEUTRAL);
+                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
                 Clip clip = finishing.finish(narrator.render(recipe), FinishSettings.to(FinishSettings.DEFAULT_TARGET_LUFS), 0);
                 try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve("ours-" + at + ".wav")), 1 << 16)) {
                     WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(cues.get(at), "c" + at,

@@ -3,16 +3,16 @@ package org.logophon.cli.bench;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
-import org.logophon.estimate.ReferenceTime;
-import org.logophon.proof.CueToProof;
-import org.logophon.proof.DetectedLanguage;
-import org.logophon.proof.Proof;
-import org.logophon.reading.ReadingList;
-import org.logophon.script.CueNumbers;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Script;
-import org.logophon.script.ScriptCue;
-import org.logophon.script.Splitting;
+import org.logophon.core.estimate.ReferenceTime;
+import org.logophon.core.proof.CueToProof;
+import org.logophon.core.proof.DetectedLanguage;
+import org.logophon.core.proof.Proof;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.script.CueNumbers;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.ScriptCue;
+import org.logophon.core.script.Splitting;
 
 /** A script of 100,000 words, in a process that has just read its word lists: split, number, estimate, proof. */
 final class ScriptBench {
@@ -24,7 +24,7 @@ final class ScriptBench {
     private static final String[] VOCABULARY = ("the lamp stood on a headland and nobody had lit it since the war because the oil was gone and the keeper slept while sea wind "
             + "came over stone at night in 1911 with 2.3 t of glass under UV light for No. 4 at 4:52, Skerrow £38,500").split(" ");
 
-    Row run() {
+    BenchResult run() {
         String script = script();
         work(script.substring(0, script.length() / 20));
         long start = System.nanoTime();
@@ -33,7 +33,7 @@ final class ScriptBench {
         if (findings < CUES) {
             throw new IllegalStateException("Proof found " + findings + " places in a script that holds more.");
         }
-        return new Row("100,000 words: split, number, estimate, proof", "2 s", ours, BUDGET_SECONDS, "s", 1);
+        return new BenchResult("100,000 words: split, number, estimate, proof", "2 s", ours, BUDGET_SECONDS, "s", 1);
     }
 
     private static int work(String source) {

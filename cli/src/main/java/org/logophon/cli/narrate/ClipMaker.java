@@ -20,33 +20,33 @@ import java.util.concurrent.Future;
 import java.util.concurrent.ExecutionException;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
-import org.logophon.delivery.CueSheet;
-import org.logophon.delivery.FileNames;
-import org.logophon.delivery.Slug;
-import org.logophon.direction.Effective;
-import org.logophon.finish.Clip;
-import org.logophon.finish.Finishing;
-import org.logophon.render.Narrator;
-import org.logophon.render.Reached;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speech;
-import org.logophon.render.SpeechFailed;
-import org.logophon.script.ScriptCue;
+import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.delivery.FileNames;
+import org.logophon.core.delivery.Slug;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.script.ScriptCue;
 import org.logophon.speech.Engines;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.voice.Voice;
-import org.logophon.wav.BroadcastExtension;
-import org.logophon.wav.SampleFormat;
-import org.logophon.wav.WavWriter;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.BroadcastExtension;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 
 /** Renders, finishes and writes the cues of one script after another, on all cores, in the order of the script. */
 final class ClipMaker {
 
     private final Narrator narrator;
-    private final Finishing finishing;
+    private final ClipFinisher finishing;
     private final NarrationPlan plan;
     private final Outcome outcome;
     private final PrintWriter progress;
@@ -55,14 +55,14 @@ final class ClipMaker {
     /** @param hired null when there is no service of hired voices */
     ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
         this.narrator = new Narrator(new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
-        this.finishing = new Finishing(new WorkerResampler(pool));
+        this.finishing = new ClipFinisher(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
         this.progress = progress;
     }
 
     /** A finished clip without its samples: they are on disk. @param semitones that were asked for */
-    private record Made(Clip clip, int samples, Reached reached, double paceFactor, double semitones) {
+    private record Made(Clip clip, int samples, Measurement measurement, double paceFactor, double semitones) {
     }
 
     void make(ScriptFile file, Path folder) throws IOException {
@@ -93,7 +93,7 @@ final class ClipMaker {
         if (problem != null) {
             throw new SpeechFailed(problem);
         }
-        Effective direction = plan.effective();
+        ResolvedDirection direction = plan.effective();
         Recipe recipe = plan.recipe(file, at, narrator::engineVersion);
         Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
@@ -106,7 +106,7 @@ final class ClipMaker {
             WavWriter.write(clip.sound(), SampleFormat.PCM_24, bext, out);
         }
         Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.reached(), recipe.paceFactor(),
+        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.measurement(), recipe.paceFactor(),
                 voice.whispers() ? direction.semitones() : recipe.semitones());
     }
 
@@ -150,7 +150,7 @@ final class ClipMaker {
     }
 
     private void warnings(ScriptFile file, String number, Voice voice, Made made) {
-        made.reached().misses(made.paceFactor(), made.semitones(), voice)
+        made.measurement().misses(made.paceFactor(), made.semitones(), voice)
                 .forEach(miss -> outcome.warning(file.name() + ", cue " + number + ": " + miss));
         if (!made.clip().loudness().gated()) {
             outcome.warning(file.name() + ", cue " + number + ": under 0.4 s of speech, so its loudness is the plain mean.");

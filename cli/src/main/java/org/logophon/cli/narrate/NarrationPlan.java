@@ -10,23 +10,23 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.logophon.cli.ScriptFile;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.finish.FinishSettings;
-import org.logophon.mark.Ask;
-import org.logophon.mark.Habits;
-import org.logophon.mark.Mark;
-import org.logophon.mark.Score;
-import org.logophon.reading.As;
-import org.logophon.reading.ReadingList;
-import org.logophon.reading.Said;
-import org.logophon.render.Pieces;
-import org.logophon.render.Recipe;
-import org.logophon.render.Speaker;
-import org.logophon.render.Speakers;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Score;
+import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.VoiceParts;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.Speaker;
+import org.logophon.core.render.Speakers;
 import org.logophon.speech.NativeVoices;
-import org.logophon.ssml.SsmlCue;
-import org.logophon.voice.Voice;
+import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.voice.Voice;
 
 /**
  * Everything asked for on the command line.
@@ -59,7 +59,7 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
         }
         SsmlCue cue = file.directed().get(at);
         return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), effective()).parted(pieces(file, cue, own, engineVersion))
-                .with(new Score(cue.marks().heard(), Habits.NONE, 0, 0));
+                .with(new Score(cue.marks().heard(), PauseDefaults.NONE, 0, 0));
     }
 
     /** Roles and languages that nobody here speaks, as sentences. */
@@ -67,21 +67,21 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
         return file.directed().isEmpty() ? List.of() : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", effective()), voice -> "").missing();
     }
 
-    private Pieces pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
+    private VoiceParts pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
         List<Mark> marks = new ArrayList<>(cue.marks().heard());
         if (!file.language().isEmpty() && own.voice().id().equals(NativeVoices.DEFAULT_ID)) {
             // the language of the whole document holds where nobody chose a voice and nothing inside says otherwise
-            marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Ask.Language(file.language())));
+            marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Instruction.Language(file.language())));
         }
-        return Pieces.of(cue.text(), marks, own, speakers(engineVersion), voice -> said(cue, voice));
+        return VoiceParts.of(cue.text(), marks, own, speakers(engineVersion), voice -> said(cue, voice));
     }
 
-    private List<Said> said(SsmlCue cue, Voice voice) {
-        List<Said> placed = cue.readings().stream().map(place -> new Said(place.start(), place.start() + place.reading().written().length(), place.reading().spoken(voice.language()),
-                place.reading().as() == As.IPA)).toList();
-        List<Said> all = new ArrayList<>(placed);
+    private List<Pronunciation> said(SsmlCue cue, Voice voice) {
+        List<Pronunciation> placed = cue.readings().stream().map(place -> new Pronunciation(place.start(), place.start() + place.reading().written().length(), place.reading().spoken(voice.language()),
+                place.reading().kind() == PronunciationKind.IPA)).toList();
+        List<Pronunciation> all = new ArrayList<>(placed);
         readings.said(cue.text(), voice.language()).stream().filter(listed -> placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start())).forEach(all::add);
-        all.sort(Comparator.comparingInt(Said::start));
+        all.sort(Comparator.comparingInt(Pronunciation::start));
         return all;
     }
 
@@ -111,7 +111,7 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
         return voices;
     }
 
-    Effective effective() {
-        return Effective.of(direction);
+    ResolvedDirection effective() {
+        return ResolvedDirection.of(direction);
     }
 }

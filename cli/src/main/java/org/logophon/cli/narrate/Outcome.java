@@ -6,11 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import org.logophon.delivery.CueSheet;
-import org.logophon.finish.Clip;
-import org.logophon.ssml.SsmlCue.NamedPlace;
+import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.ssml.SsmlCue.NamedPlace;
 import org.logophon.speech.hired.Charges;
-import org.logophon.voice.Voice;
+import org.logophon.core.voice.Voice;
 
 /** What was made and what went wrong, for the report. */
 final class Outcome implements Charges {

@@ -1,8 +1,8 @@
 package org.logophon.speech.hired;
 
 import java.util.Optional;
-import org.logophon.render.Utterance;
-import org.logophon.voice.Voice;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.voice.Voice;
 
 /**
  * Hears of what is charged, and may keep what was paid for. Implementations are safe for use by several threads. A key
@@ -10,7 +10,7 @@ import org.logophon.voice.Voice;
  */
 public interface Charges {
 
-    /** Before a request that will be charged, unless it was before. @throws org.logophon.render.SpeechFailed with a sentence when it may not be paid */
+    /** Before a request that will be charged, unless it was before. @throws org.logophon.core.render.SpeechFailed with a sentence when it may not be paid */
     void asked(String key, Voice voice, int characters);
 
     /** @param characters that the service has charged for this key, once however often it was asked */

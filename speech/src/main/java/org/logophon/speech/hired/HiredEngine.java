@@ -5,14 +5,14 @@ import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
-import org.logophon.render.SpeechEngine;
-import org.logophon.render.SpeechFailed;
-import org.logophon.render.SpeechRequest;
-import org.logophon.render.Utterance;
-import org.logophon.render.Utterance.PhonemeStart;
-import org.logophon.render.Utterance.WordStart;
-import org.logophon.sound.Sound;
-import org.logophon.voice.Voice;
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.render.Utterance.PhonemeStart;
+import org.logophon.core.render.Utterance.WordStart;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Voice;
 import tools.jackson.databind.JsonNode;
 
 /** A hired voice as an engine. It is asked for its plain voice, or one of its styles; pace, pitch and range are made in the signal. */

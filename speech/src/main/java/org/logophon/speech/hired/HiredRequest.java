@@ -1,12 +1,12 @@
 package org.logophon.speech.hired;
 
 import java.util.List;
-import org.logophon.digest.Sha256;
-import org.logophon.render.Piece;
-import org.logophon.render.PiecewiseEngine;
-import org.logophon.render.Recipe;
-import org.logophon.render.SpeechRequest;
-import org.logophon.voice.Voice;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.render.VoicePart;
+import org.logophon.core.render.PiecewiseEngine;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.voice.Voice;
 
 /**
  * What a service is asked and charges for.
@@ -18,7 +18,7 @@ public record HiredRequest(String key, int characters, Voice voice) {
 
     /** The requests that the hired voices of a recipe come to. */
     public static List<HiredRequest> of(Recipe recipe) {
-        return recipe.pieces().stream().map(Piece::recipe).filter(piece -> !piece.voice().terms().free())
+        return recipe.pieces().stream().map(VoicePart::recipe).filter(piece -> !piece.voice().terms().free())
                 .flatMap(piece -> PiecewiseEngine.requests(new SpeechRequest(piece.voice(), piece.spokenText(), 1, 0, piece.style())).stream()).map(HiredRequest::of).toList();
     }
 

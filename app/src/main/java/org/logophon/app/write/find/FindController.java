@@ -6,12 +6,12 @@ import java.util.UUID;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
-import org.logophon.app.project.ReadingRepository.Kept;
+import org.logophon.app.project.ReadingRepository.StoredReading;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptSaving;
-import org.logophon.app.write.ScriptStates;
-import org.logophon.reading.Reading;
-import org.logophon.script.Find;
+import org.logophon.app.write.ScriptStateReader;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.script.Find;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
@@ -33,10 +33,10 @@ class FindController {
     private final Projects projects;
     private final ReadingRepository readings;
     private final ScriptSaving saving;
-    private final ScriptStates states;
+    private final ScriptStateReader states;
     private final TransactionTemplate transaction;
 
-    FindController(Projects projects, ReadingRepository readings, ScriptSaving saving, ScriptStates states, TransactionTemplate transaction) {
+    FindController(Projects projects, ReadingRepository readings, ScriptSaving saving, ScriptStateReader states, TransactionTemplate transaction) {
         this.projects = projects;
         this.readings = readings;
         this.saving = saving;
@@ -45,7 +45,7 @@ class FindController {
     }
 
     /** A hit with the words around it. @param start in the script, −1 in a reading */
-    record Row(int start, int end, String before, String found, String instead, String after) {
+    record MatchRow(int start, int end, String before, String found, String instead, String after) {
     }
 
     @GetMapping
@@ -60,12 +60,12 @@ class FindController {
                    @RequestParam(defaultValue = "false") boolean inReadings, Model model) {
         Project project = projects.require(id);
         Find find = Find.of(what, whole, matchCase, expression);
-        List<Row> rows = new ArrayList<>();
+        List<MatchRow> rows = new ArrayList<>();
         List<Find.Hit> hits = find.hits(project.script(), with);
         hits.stream().limit(MOST_SHOWN).forEach(hit -> rows.add(row(project.script(), hit, hit.start())));
         int inList = 0;
         if (inReadings) {
-            for (Kept kept : own(id)) {
+            for (StoredReading kept : own(id)) {
                 String line = kept.reading().written() + " → " + kept.reading().said();
                 for (Find.Hit hit : find.hits(line, with)) {
                     inList++;
@@ -80,10 +80,10 @@ class FindController {
         return "rail :: hits";
     }
 
-    private static Row row(String text, Find.Hit hit, int start) {
+    private static MatchRow row(String text, Find.Hit hit, int start) {
         int from = Math.max(0, hit.start() - AROUND);
         int to = Math.min(text.length(), hit.end() + AROUND);
-        return new Row(start, hit.end(), (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '), text.substring(hit.start(), hit.end()), hit.instead(),
+        return new MatchRow(start, hit.end(), (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '), text.substring(hit.start(), hit.end()), hit.instead(),
                 text.substring(hit.end(), to).replace('\n', ' ') + (to < text.length() ? "…" : ""));
     }
 
@@ -107,9 +107,9 @@ class FindController {
 
     private boolean inReadings(UUID id, Find find, String with) {
         boolean changed = false;
-        for (Kept kept : own(id)) {
+        for (StoredReading kept : own(id)) {
             Reading old = kept.reading();
-            Reading now = new Reading(find.replace(old.written(), with), find.replace(old.said(), with), old.as(), old.language(), old.matchCase());
+            Reading now = new Reading(find.replace(old.written(), with), find.replace(old.said(), with), old.kind(), old.language(), old.matchCase());
             if (!now.equals(old)) {
                 readings.remove(kept.id());
                 readings.put(id, now);
@@ -119,7 +119,7 @@ class FindController {
         return changed;
     }
 
-    private List<Kept> own(UUID id) {
+    private List<StoredReading> own(UUID id) {
         return readings.kept(id).stream().filter(kept -> !kept.house()).toList();
     }
 

@@ -8,13 +8,13 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
-import org.logophon.app.write.ScriptStates;
+import org.logophon.app.write.ScriptStateReader;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
-import org.logophon.documents.Opened;
-import org.logophon.script.HandCuts;
-import org.logophon.script.Script;
-import org.logophon.script.Splitting;
+import org.logophon.documents.OpenedDocument;
+import org.logophon.core.script.HandCuts;
+import org.logophon.core.script.Script;
+import org.logophon.core.script.Splitting;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -31,45 +31,45 @@ class OpenController {
     private static final int SHOWN_CHARACTERS = 1_500;
 
     private final Projects projects;
-    private final Opening opening;
-    private final ScriptStates states;
+    private final DocumentImport opening;
+    private final ScriptStateReader states;
 
-    OpenController(Projects projects, Opening opening, ScriptStates states) {
+    OpenController(Projects projects, DocumentImport opening, ScriptStateReader states) {
         this.projects = projects;
         this.opening = opening;
         this.states = states;
     }
 
     /** What a file would become. @param problem why it can't be opened; null when it can */
-    record Shown(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, int marks, List<String> skipped,
-                 List<Opened.Column> columns, String start) {
+    record DocumentPreview(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, int marks, List<String> skipped,
+                 List<OpenedDocument.Column> columns, String start) {
     }
 
     @PostMapping("/preview")
-    List<Shown> preview(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form) throws IOException {
+    List<DocumentPreview> preview(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form) throws IOException {
         projects.require(id);
         check(files);
-        List<Shown> shown = new ArrayList<>();
+        List<DocumentPreview> shown = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
                 shown.add(shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
             } catch (DocumentUnusable unusable) {
-                shown.add(new Shown(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, 0, List.of(), List.of(), ""));
+                shown.add(new DocumentPreview(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, 0, List.of(), List.of(), ""));
             }
         }
         return shown;
     }
 
-    private static Shown shown(String name, Opened opened) {
+    private static DocumentPreview shown(String name, OpenedDocument opened) {
         Script script = Script.parse(opened.script(), Splitting.DEFAULT, HandCuts.NONE, "en-GB");
         int words = opened.script().strip().split("\\s+").length;
         String start = opened.script().length() > SHOWN_CHARACTERS ? opened.script().substring(0, SHOWN_CHARACTERS) + "…" : opened.script();
-        return new Shown(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(), opened.directed().stream().mapToInt(cue -> cue.allMarks().all().size()).sum(),
+        return new DocumentPreview(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(), opened.directed().stream().mapToInt(cue -> cue.allMarks().all().size()).sum(),
                 skipped(opened), opened.columns(), start);
     }
 
     /** Named places of SSML tell their times to those who narrate on the command line; a project has no place for them. */
-    private static List<String> skipped(Opened opened) {
+    private static List<String> skipped(OpenedDocument opened) {
         int places = opened.directed().stream().mapToInt(cue -> cue.places().size()).sum();
         List<String> skipped = new ArrayList<>(opened.skipped());
         if (places > 0) {
@@ -82,7 +82,7 @@ class OpenController {
     @PostMapping
     Object open(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam String how, @RequestParam int version, @RequestParam Map<String, String> form) throws IOException {
         check(files);
-        List<Opened> opened = new ArrayList<>();
+        List<OpenedDocument> opened = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
                 opened.add(Documents.open(name(file), file.getBytes(), columns(form)));

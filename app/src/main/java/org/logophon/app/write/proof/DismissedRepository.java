@@ -3,7 +3,7 @@ package org.logophon.app.write.proof;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
-import org.logophon.proof.FindingKind;
+import org.logophon.core.proof.FindingKind;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -3,9 +3,9 @@ package org.logophon.app.write.proof;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.write.proof.Proofing.Found;
-import org.logophon.proof.Finding;
-import org.logophon.proof.FindingKind;
+import org.logophon.app.write.proof.ProofService.PlacedFinding;
+import org.logophon.core.proof.Finding;
+import org.logophon.core.proof.FindingKind;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,10 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/projects/{id}/proof")
 class ProofController {
 
-    private final Proofing proofing;
-    private final Taking taking;
+    private final ProofService proofing;
+    private final SuggestionApplier taking;
 
-    ProofController(Proofing proofing, Taking taking) {
+    ProofController(ProofService proofing, SuggestionApplier taking) {
         this.proofing = proofing;
         this.taking = taking;
     }
@@ -33,20 +33,20 @@ class ProofController {
      * @param start in the script
      * @param from  in the cue's text
      */
-    record Shown(UUID cue, String number, int start, int end, int from, int to, String text, String kind, String title, String reason, String wouldSay,
-                 List<Choice> suggestions, boolean right) {
+    record FindingView(UUID cue, String number, int start, int end, int from, int to, String text, String kind, String title, String reason, String wouldSay,
+                 List<FindingAction> suggestions, boolean right) {
     }
 
     /** A suggestion with what its button says. */
-    record Choice(String act, String text, int at, String label) {
+    record FindingAction(String act, String text, int at, String label) {
     }
 
     /** @param right how many are said as they should be; they are listed only when all are asked for */
-    record Findings(int version, List<Shown> findings, int right, int dismissed) {
+    record Findings(int version, List<FindingView> findings, int right, int dismissed) {
     }
 
     /** What to do about findings of one version. */
-    record Take(int version, List<Taking.Item> items) {
+    record TakenSuggestions(int version, List<SuggestionApplier.Item> items) {
     }
 
     /** @param cue null for everywhere */
@@ -56,21 +56,21 @@ class ProofController {
     /** @param all true for what is said right too */
     @GetMapping
     Findings findings(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
-        Proofing.Result result = proofing.of(id);
+        ProofService.Result result = proofing.of(id);
         long right = result.found().stream().filter(found -> found.finding().right()).count();
         return new Findings(result.version(), result.found().stream().filter(found -> all || !found.finding().right()).map(ProofController::shown).toList(), (int) right, result.dismissed());
     }
 
-    private static Shown shown(Found found) {
+    private static FindingView shown(PlacedFinding found) {
         Finding finding = found.finding();
         int start = found.place().sourceAt(finding.start());
         int end = finding.end() == 0 ? start : found.place().sourceAt(finding.end() - 1) + 1;
-        return new Shown(found.cue().id(), found.cue().number(), start, end, finding.start(), finding.end(), finding.text(), finding.kind().name(), finding.kind().word(),
-                finding.reason(), finding.wouldSay(), finding.suggestions().stream().map(s -> new Choice(s.act().name(), s.text(), s.at(), s.sentence())).toList(), finding.right());
+        return new FindingView(found.cue().id(), found.cue().number(), start, end, finding.start(), finding.end(), finding.text(), finding.kind().name(), finding.kind().label(),
+                finding.reason(), finding.wouldSay(), finding.suggestions().stream().map(s -> new FindingAction(s.act().name(), s.text(), s.at(), s.sentence())).toList(), finding.right());
     }
 
     @PostMapping("/take")
-    Object take(@PathVariable UUID id, @RequestBody Take take) {
+    Object take(@PathVariable UUID id, @RequestBody TakenSuggestions take) {
         return taking.take(id, take.version(), take.items() == null ? List.of() : take.items());
     }
 

@@ -3,7 +3,7 @@ package org.logophon.app.write.proof;
 import java.util.Arrays;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
-import org.logophon.proof.WatchWord;
+import org.logophon.core.proof.WatchWord;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -6,7 +6,7 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.proof.WatchWord;
+import org.logophon.core.proof.WatchWord;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -23,10 +23,10 @@ class WatchRepository {
     }
 
     /** A word with its row's id. */
-    record Kept(UUID id, WatchWord word) {
+    record StoredWatchWord(UUID id, WatchWord word) {
     }
 
-    List<Kept> all() {
+    List<StoredWatchWord> all() {
         return jdbc.sql("select * from watch_word order by lower(avoid)").query(WatchRepository::kept).list();
     }
 
@@ -42,8 +42,8 @@ class WatchRepository {
         jdbc.sql("delete from watch_word where id = :id").param("id", id).update();
     }
 
-    private static Kept kept(ResultSet row, int at) throws SQLException {
+    private static StoredWatchWord kept(ResultSet row, int at) throws SQLException {
         String[] instead = (String[]) row.getArray("instead").getArray();
-        return new Kept(row.getObject("id", UUID.class), new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
+        return new StoredWatchWord(row.getObject("id", UUID.class), new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
     }
 }

@@ -7,18 +7,18 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.Role;
-import org.logophon.app.rendering.Lines;
+import org.logophon.app.rendering.AuditionAudio;
 import org.logophon.app.web.Refused;
-import org.logophon.direction.Direction;
-import org.logophon.direction.Effective;
-import org.logophon.reading.As;
-import org.logophon.reading.Reading;
-import org.logophon.reading.Said;
-import org.logophon.render.Narrator;
-import org.logophon.render.Recipe;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
 import org.logophon.speech.NativeVoices;
-import org.logophon.voice.Voice;
-import org.logophon.voice.VoiceCatalogue;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,9 +36,9 @@ class HearController {
     private final Projects projects;
     private final VoiceCatalogue voices;
     private final Narrator narrator;
-    private final Lines lines;
+    private final AuditionAudio lines;
 
-    HearController(Projects projects, VoiceCatalogue voices, Narrator narrator, Lines lines) {
+    HearController(Projects projects, VoiceCatalogue voices, Narrator narrator, AuditionAudio lines) {
         this.projects = projects;
         this.voices = voices;
         this.narrator = narrator;
@@ -66,14 +66,14 @@ class HearController {
         ProjectView view = projects.view(id);
         Role role = cue == null ? view.roles().stream().findFirst().orElse(null) : view.cue(cue).map(CueView::role).orElse(null);
         Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId()).or(() -> voices.find(NativeVoices.DEFAULT_ID)).orElseThrow();
-        List<Said> readings = as.isBlank() ? List.of() : List.of(said(new Reading(written, said, As.of(as), null, true), voice));
-        Effective direction = Effective.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
+        List<Pronunciation> readings = as.isBlank() ? List.of() : List.of(said(new Reading(written, said, PronunciationKind.of(as), null, true), voice));
+        ResolvedDirection direction = ResolvedDirection.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
         Recipe recipe = Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(voice), direction);
         lines.say(id, recipe, agreed);
-        return Map.of("sound", Lines.address(id, recipe));
+        return Map.of("sound", AuditionAudio.address(id, recipe));
     }
 
-    private static Said said(Reading reading, Voice voice) {
-        return new Said(0, reading.written().length(), reading.spoken(voice.language()), reading.as() == As.IPA);
+    private static Pronunciation said(Reading reading, Voice voice) {
+        return new Pronunciation(0, reading.written().length(), reading.spoken(voice.language()), reading.kind() == PronunciationKind.IPA);
     }
 }

@@ -1,5 +1,6 @@
 package org.logophon.app.write.readings;
 
+import org.logophon.core.input.InvalidInput;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -11,13 +12,13 @@ import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
-import org.logophon.app.project.ReadingRepository.Kept;
-import org.logophon.reading.As;
-import org.logophon.reading.Reading;
-import org.logophon.reading.ReadingList;
-import org.logophon.reading.ReadingsCsv;
-import org.logophon.reading.ReadingsFile;
-import org.logophon.reading.ReadingsPls;
+import org.logophon.app.project.ReadingRepository.StoredReading;
+import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.reading.ReadingsCsv;
+import org.logophon.core.reading.ReadingsFile;
+import org.logophon.core.reading.ReadingsPls;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -48,7 +49,7 @@ class ReadingsController {
     }
 
     /** A reading with the cues that use it. @param overridden true when the project's own list says otherwise */
-    record Row(UUID id, Reading reading, String says, String used, boolean overridden) {
+    record ReadingRow(UUID id, Reading reading, String says, String used, boolean overridden) {
     }
 
     /** A reading of one place. */
@@ -58,24 +59,24 @@ class ReadingsController {
     @GetMapping
     String list(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
-        List<Kept> kept = readings.kept(id);
+        List<StoredReading> kept = readings.kept(id);
         model.addAttribute("project", view.project());
         model.addAttribute("own", kept.stream().filter(k -> !k.house()).map(k -> row(k, view, false)).toList());
-        model.addAttribute("house", kept.stream().filter(Kept::house).map(k -> row(k, view, overridden(k, kept))).toList());
+        model.addAttribute("house", kept.stream().filter(StoredReading::house).map(k -> row(k, view, overridden(k, kept))).toList());
         List<PlaceRow> places = new ArrayList<>();
         for (PlaceReading place : readings.places(id)) {
             view.cue(place.cue()).filter(cue -> place.stands(cue.cue().text())).ifPresent(cue -> places.add(new PlaceRow(place, cue.number())));
         }
         model.addAttribute("places", places);
-        model.addAttribute("ways", As.values());
+        model.addAttribute("ways", PronunciationKind.values());
         return "rail :: readings";
     }
 
-    private static boolean overridden(Kept house, List<Kept> all) {
+    private static boolean overridden(StoredReading house, List<StoredReading> all) {
         return all.stream().anyMatch(k -> !k.house() && k.reading().written().equalsIgnoreCase(house.reading().written()) && !k.reading().equals(house.reading()));
     }
 
-    private static Row row(Kept kept, ProjectView view, boolean overridden) {
+    private static ReadingRow row(StoredReading kept, ProjectView view, boolean overridden) {
         ReadingList one = new ReadingList(List.of(List.of(kept.reading())));
         List<String> numbers = new ArrayList<>();
         for (CueView cue : view.cues()) {
@@ -86,21 +87,21 @@ class ReadingsController {
         }
         String used = numbers.isEmpty() ? "not used" : "in " + String.join(", ", numbers.subList(0, Math.min(MOST_NUMBERS, numbers.size())))
                 + (numbers.size() > MOST_NUMBERS ? " and " + (numbers.size() - MOST_NUMBERS) + " more" : "");
-        String says = kept.reading().as() == As.IPA ? "/" + kept.reading().said() + "/" : kept.reading().spoken(view.project().language());
-        return new Row(kept.id(), kept.reading(), says, used, overridden);
+        String says = kept.reading().kind() == PronunciationKind.IPA ? "/" + kept.reading().said() + "/" : kept.reading().spoken(view.project().language());
+        return new ReadingRow(kept.id(), kept.reading(), says, used, overridden);
     }
 
     @PostMapping
     String add(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said, @RequestParam(defaultValue = "words") String as,
                @RequestParam(defaultValue = "") String language, @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean house, Model model) {
         projects.require(id);
-        readings.put(house ? null : id, new Reading(written, said, As.of(as), checked(language), matchCase));
+        readings.put(house ? null : id, new Reading(written, said, PronunciationKind.of(as), checked(language), matchCase));
         return list(id, model);
     }
 
     private static String checked(String language) {
         if (!language.isBlank() && !language.strip().matches("[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}")) {
-            throw new IllegalArgumentException("\"" + language + "\" is no language tag. Write en, en-GB, de…, or leave it empty.");
+            throw new InvalidInput("\"" + language + "\" is no language tag. Write en, en-GB, de…, or leave it empty.");
         }
         return language;
     }
@@ -125,9 +126,9 @@ class ReadingsController {
         projects.require(id);
         ReadingsFile read = ReadingsFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
         if (read.readings().size() > MOST_IMPORTED) {
-            throw new IllegalArgumentException("This file holds over 20,000 readings, which no script needs. Split it.");
+            throw new InvalidInput("This file holds over 20,000 readings, which no script needs. Split it.");
         }
-        List<Reading> here = readings.kept(id).stream().filter(k -> k.house() == house).map(Kept::reading).toList();
+        List<Reading> here = readings.kept(id).stream().filter(k -> k.house() == house).map(StoredReading::reading).toList();
         List<Reading> differing = read.readings().stream().filter(r -> here.stream().anyMatch(h -> sameForm(h, r) && !h.equals(r))).toList();
         if (!differing.isEmpty() && conflicts.isEmpty()) {
             model.addAttribute("differing", differing.stream().limit(20).map(r -> r.written() + ": " + r.spoken("en-GB") + ", here "
@@ -150,7 +151,7 @@ class ReadingsController {
     @GetMapping("/export")
     ResponseEntity<byte[]> export(@PathVariable UUID id, @RequestParam(defaultValue = "csv") String format, @RequestParam(defaultValue = "false") boolean house) {
         Project project = projects.require(id);
-        List<Reading> list = readings.kept(id).stream().filter(k -> k.house() == house).map(Kept::reading).toList();
+        List<Reading> list = readings.kept(id).stream().filter(k -> k.house() == house).map(StoredReading::reading).toList();
         boolean pls = "pls".equals(format);
         String text = pls ? ReadingsPls.write(list, project.language()) : ReadingsCsv.write(list);
         HttpHeaders headers = new HttpHeaders();

@@ -1,0 +1,74 @@
+package org.logophon.app.deliver;
+
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.rendering.JobQueue;
+import org.logophon.app.web.Refused;
+import org.logophon.core.delivery.Slug;
+import org.logophon.core.finish.FinishSettings;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Asks for deliveries. */
+@Service
+class DeliveryService {
+
+    /** The job, beside the service that schedules it. */
+    @Configuration
+    static class Job {
+        @Bean
+        OneTimeTask<Void> deliveryTask(ObjectProvider<PackageBuilder> builder) {
+            return Tasks.oneTime("build-delivery").onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
+                    .execute((instance, context) -> builder.getObject().run(UUID.fromString(instance.getId())));
+        }
+    }
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final DeliveryRepository deliveries;
+    private final JobQueue jobs;
+    private final OneTimeTask<Void> task;
+
+    DeliveryService(Projects projects, ProjectRepository table, DeliveryRepository deliveries, JobQueue jobs,
+               OneTimeTask<Void> deliveryTask) {
+        this.projects = projects;
+        this.table = table;
+        this.deliveries = deliveries;
+        this.jobs = jobs;
+        this.task = deliveryTask;
+    }
+
+    /** @throws Refused with a sentence when nothing can be delivered or one is being built */
+    @Transactional
+    void build(UUID id, String namePattern, Double targetLufs) {
+        projects.require(id);
+        table.lock(id);
+        FinishSettings.to(targetLufs);
+        table.freezeNumbers(id);
+        ProjectView view = projects.view(id);
+        int total = ClipNames.names(view, namePattern).size();
+        if (total == 0) {
+            throw new Refused("No cue has a take yet. Render the cues first; the button stands at the top of every page.");
+        }
+        if (deliveries.of(id).stream().anyMatch(Delivery::building)) {
+            throw new Refused("A delivery of this project is being built already.");
+        }
+        table.setFinish(id, targetLufs, namePattern);
+        Delivery delivery = deliveries.create(id, Slug.of(view.project().name()), namePattern, targetLufs, total);
+        jobs.add(task, List.of(delivery.id().toString()));
+    }
+
+    void cancel(UUID project) {
+        deliveries.of(project).stream().filter(Delivery::building).forEach(d -> deliveries.end(d.id(), "cancelled", null, 0));
+    }
+}

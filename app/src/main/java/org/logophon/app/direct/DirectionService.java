@@ -1,0 +1,116 @@
+package org.logophon.app.direct;
+
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectRepository;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.rendering.SpeechRepository;
+import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.rendering.Take;
+import org.logophon.app.rendering.TakeRepository;
+import org.logophon.app.rendering.TakeSound;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.app.web.Stale;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sets how cues and roles are spoken, and keeps takes. */
+@Service
+class DirectionService {
+
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final CueRepository cues;
+    private final TakeRepository takes;
+    private final SpeechRepository speeches;
+    private final TakeSound sound;
+    private final VoiceCatalogue voices;
+
+    DirectionService(Projects projects, ProjectRepository table, CueRepository cues, TakeRepository takes,
+              SpeechRepository speeches, TakeSound sound, VoiceCatalogue voices) {
+        this.projects = projects;
+        this.table = table;
+        this.cues = cues;
+        this.takes = takes;
+        this.speeches = speeches;
+        this.sound = sound;
+        this.voices = voices;
+    }
+
+    /** The cue with that id, or the first; null when the project has none. */
+    Stage stage(ProjectView view, UUID wanted) {
+        if (view.cues().isEmpty()) {
+            return null;
+        }
+        int at = 0;
+        for (int i = 0; i < view.cues().size(); i++) {
+            at = view.cues().get(i).id().equals(wanted) ? i : at;
+        }
+        CueView cue = view.cues().get(at);
+        List<Take> all = takes.of(cue.id());
+        Take kept = all.stream().filter(take -> take.id().equals(cue.cue().keptTake())).findFirst().orElse(null);
+        StoredSpeech speech = kept == null ? null : speeches.find(kept.recipe()).orElse(null);
+        List<Stage.AskedLine> asked = List.of();
+        List<String> notes = List.of();
+        if (speech != null) {
+            TakeSound.FinishedTake heard = sound.of(speech, kept.recipe(), view.project(), cue);
+            asked = Stage.asked(view.project(), cue, kept, speech, heard.loudness().lufs(), heard.truePeakDbtp());
+            notes = Stage.notes(cue, kept, speech);
+        }
+        List<Stage.TakeLine> lines = all.stream()
+                .map(take -> Stage.line(take, cue, voices.find(take.voiceId()).map(Voice::name).orElse("a voice that is gone"))).toList();
+        return new Stage(cue, kept, lines, asked, notes, at > 0 ? view.cues().get(at - 1).id() : null,
+                at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null);
+    }
+
+    @Transactional
+    void directCue(UUID project, UUID cue, Direction direction, int version) {
+        projects.cue(project, cue);
+        if (!cues.direct(cue, direction, version)) {
+            throw new Stale(Stale.DIRECTION);
+        }
+        table.touch(project);
+    }
+
+    @Transactional
+    void directProject(UUID project, Direction direction, int version) {
+        projects.require(project);
+        if (!table.direct(project, direction, version)) {
+            throw new Stale(Stale.DIRECTION);
+        }
+    }
+
+    @Transactional
+    void keep(UUID project, UUID takeId) {
+        Take take = requireTake(project, takeId);
+        CueView cue = projects.cue(project, take.cueId());
+        cues.keep(take.cueId(), takeId, cue.recipe() == null ? take.recipe() : cue.recipe().hash());
+        table.touch(project);
+    }
+
+    /** @return the cue whose take it was */
+    @Transactional
+    UUID setTakeDeleted(UUID project, UUID takeId, boolean deleted) {
+        Take take = requireTake(project, takeId);
+        if (deleted && takeId.equals(projects.cue(project, take.cueId()).cue().keptTake())) {
+            throw new Refused(take.name() + " is the kept take. Keep another one first.");
+        }
+        takes.setDeleted(takeId, deleted);
+        return take.cueId();
+    }
+
+    Take requireTake(UUID project, UUID takeId) {
+        Take take = takes.find(takeId).orElseThrow(() -> new NotFound("This take doesn't exist."));
+        projects.cue(project, take.cueId());
+        return take;
+    }
+
+}

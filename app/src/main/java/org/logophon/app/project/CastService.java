@@ -1,0 +1,75 @@
+package org.logophon.app.project;
+
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.app.web.Stale;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives roles their voices and says how they speak. Takes stay, whoever made them. */
+@Service
+public class CastService {
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final RoleRepository roles;
+    private final VoiceCatalogue voices;
+
+    CastService(Projects projects, ProjectRepository table, RoleRepository roles, VoiceCatalogue voices) {
+        this.projects = projects;
+        this.table = table;
+        this.roles = roles;
+        this.voices = voices;
+    }
+
+    /** @param voiceId empty for nobody */
+    @Transactional
+    public void cast(UUID project, String role, String voiceId) {
+        require(project, role);
+        if (!voiceId.isEmpty() && voices.find(voiceId).isEmpty()) {
+            throw new Refused("There is no voice " + voiceId + ". Choose one of the list.");
+        }
+        roles.cast(project, role, voiceId.isEmpty() ? null : voiceId);
+        table.touch(project);
+    }
+
+    /** @throws Stale when somebody else directed the role meanwhile */
+    @Transactional
+    public void direct(UUID project, String role, Direction direction, int version) {
+        require(project, role);
+        if (!roles.direct(project, role, direction, version)) {
+            throw new Stale(Stale.DIRECTION);
+        }
+        table.touch(project);
+    }
+
+    /** How a role rests of itself. @throws Stale when somebody else directed the role meanwhile */
+    @Transactional
+    public void rest(UUID project, String role, PauseDefaults pauseDefaults, int livelyPercent, int version) {
+        require(project, role);
+        if (livelyPercent < 0 || livelyPercent > 100) {
+            throw new Refused("Liveliness goes from 0 to 100 %, and " + livelyPercent + " is outside.");
+        }
+        if (!roles.rest(project, role, pauseDefaults, livelyPercent, version)) {
+            throw new Stale(Stale.DIRECTION);
+        }
+        table.touch(project);
+    }
+
+    /** Names of a project's roles, in the order in which they came up. */
+    public List<String> roles(UUID project) {
+        return roles.of(project).stream().map(Role::name).toList();
+    }
+
+    /** @throws NotFound with a sentence when the project has no such role */
+    public Role require(UUID project, String role) {
+        projects.require(project);
+        return roles.of(project).stream().filter(r -> r.name().equals(role)).findFirst()
+                .orElseThrow(() -> new NotFound("This project has no role " + role + "."));
+    }
+}

@@ -1,0 +1,110 @@
+package org.logophon.app.rendering;
+
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.app.hired.Prices;
+import org.logophon.app.hired.Quote;
+import org.logophon.app.project.CueState;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.Refused;
+import org.logophon.core.render.Recipe;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Asks for renders, follows them and stops them. */
+@Service
+public class RenderService {
+
+    private final Projects projects;
+    private final BatchRepository batches;
+    private final JobQueue jobs;
+    private final OneTimeTask<Void> task;
+    private final Prices prices;
+    private final TransactionTemplate transaction;
+
+    RenderService(Projects projects, BatchRepository batches, JobQueue jobs, OneTimeTask<Void> renderTask, Prices prices, TransactionTemplate transaction) {
+        this.projects = projects;
+        this.batches = batches;
+        this.jobs = jobs;
+        this.task = renderTask;
+        this.prices = prices;
+        this.transaction = transaction;
+    }
+
+    /**
+     * Every cue that isn't as it should be and can be.
+     *
+     * @param agreed characters of hired voices that somebody has agreed to pay for
+     * @return how many were added
+     * @throws org.logophon.app.web.PriceFirst when that is too few
+     * @throws Refused with a sentence when the allowance doesn't reach
+     */
+    public int renderChanged(UUID project, int agreed) {
+        return render(project, wanted(project), agreed);
+    }
+
+    /** Every cue that costs nothing to render. @return how many were added */
+    public int renderFree(UUID project) {
+        return render(project, free(wanted(project)), 0);
+    }
+
+    /** How many cues {@link #renderFree} would add. */
+    public int countFree(UUID project) {
+        return free(wanted(project)).size();
+    }
+
+    /** What it costs to make these cues. */
+    public Quote quote(List<CueView> cues) {
+        return prices.quote(recipes(cues));
+    }
+
+    private List<CueView> wanted(UUID project) {
+        return projects.view(project).cues().stream().filter(CueView::wantsRender).toList();
+    }
+
+    private static List<Recipe> recipes(List<CueView> cues) {
+        return cues.stream().map(CueView::recipe).filter(Objects::nonNull).toList();
+    }
+
+    private static List<CueView> free(List<CueView> cues) {
+        return cues.stream().filter(cue -> cue.recipe().pieces().stream().allMatch(piece -> piece.recipe().voice().terms().free())).toList();
+    }
+
+    /** @param agreed as in {@link #renderChanged} @throws Refused with a sentence when the cue can't be rendered */
+    public int renderCue(UUID project, UUID cue, int agreed) {
+        CueView view = projects.cue(project, cue);
+        if (view.recipe() == null || view.problem() != null && !view.wantsRender()) {
+            throw new Refused(view.problem());
+        }
+        return view.state() == CueState.RENDERING || view.state() == CueState.READY ? 0 : render(project, List.of(view), agreed);
+    }
+
+    private int render(UUID project, List<CueView> cues, int agreed) {
+        if (cues.isEmpty()) {
+            return 0;
+        }
+        UUID agreement = prices.agree(project, recipes(cues), agreed);
+        List<UUID> ids = cues.stream().map(CueView::id).toList();
+        // the service of hired voices was asked before: no connection is held while it thinks
+        transaction.executeWithoutResult(status -> {
+            UUID batch = batches.create(project, ids, agreement);
+            jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
+        });
+        return ids.size();
+    }
+
+    @Transactional
+    public void cancel(UUID project) {
+        batches.cancel(project);
+    }
+
+    /** The batch that is under way, or else the last one. */
+    public Optional<Batch> latest(UUID project) {
+        return batches.latest(project);
+    }
+}

@@ -1,0 +1,39 @@
+package org.logophon.app.voices;
+
+import java.time.Clock;
+import org.logophon.app.hired.HiredAccess;
+import org.logophon.app.hired.Ledger;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.render.Narrator;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.hired.HiredEngine;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The speech side of the application: workers and engines. */
+@Configuration
+class SpeechConfiguration {
+
+    /** @param workers how many; 0 for one a core */
+    @Bean(destroyMethod = "close")
+    WorkerPool workerPool(@Value("${logophon.workers}") int workers) {
+        return new WorkerPool(workers > 0 ? workers : Math.max(1, Runtime.getRuntime().availableProcessors()));
+    }
+
+    @Bean
+    Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
+        return new Narrator(new org.logophon.speech.SpeechConfiguration(pool, hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null)), new WorkerResampler(pool));
+    }
+
+    @Bean
+    ClipFinisher finishing(WorkerPool pool) {
+        return new ClipFinisher(new WorkerResampler(pool));
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

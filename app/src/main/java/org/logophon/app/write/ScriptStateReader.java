@@ -1,0 +1,42 @@
+package org.logophon.app.write;
+
+import java.util.UUID;
+import org.logophon.app.project.ScriptParsing;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.springframework.stereotype.Component;
+
+/** Puts together what the page shows of a script. */
+@Component
+public class ScriptStateReader {
+
+    private final Projects projects;
+    private final ScriptVersions versions;
+    private final ScriptParsing scripts;
+
+    ScriptStateReader(Projects projects, ScriptVersions versions, ScriptParsing scripts) {
+        this.scripts = scripts;
+        this.projects = projects;
+        this.versions = versions;
+    }
+
+    /** After a change that the page made itself: it has the text. */
+    Object of(UUID id, ScriptSaving.Saved saved) {
+        return saved.cues() == null ? of(id) : state(projects.view(saved.project(), saved.cues()), saved.report(), false);
+    }
+
+    /** As it stands. */
+    Object of(UUID id) {
+        return state(projects.view(id), null, false);
+    }
+
+    /** After a change that was made here. */
+    public Object withText(UUID id, ScriptChangeReport report) {
+        return state(projects.view(id), report, true);
+    }
+
+    private ScriptState state(ProjectView view, ScriptChangeReport report, boolean withText) {
+        UUID id = view.id();
+        return ScriptState.of(view, scripts.of(view.project()), report, withText, versions.line(id, view.project().scriptVersion()).orElse(null), versions.count(id));
+    }
+}

@@ -1,0 +1,85 @@
+package org.logophon.core.delivery;
+
+import org.logophon.core.input.InvalidInput;
+import com.ibm.icu.text.Normalizer2;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Names clips by a pattern of fields in braces. Names are safe on every common file system (no reserved character or
+ * device name, 120 bytes at most) and unique without regard to case within one set.
+ */
+public final class FileNames {
+
+    public static final String DEFAULT_PATTERN = "{number}_{slug}";
+    public static final int MOST_BYTES = 120;
+    private static final Set<String> FIELDS = Set.of("number", "slug", "role", "voice", "take", "scene", "project");
+    private static final Pattern FIELD = Pattern.compile("\\{([^{}]*)}");
+    private static final Pattern DEVICE = Pattern.compile("(?i)^(con|prn|aux|nul|com[0-9¹²³]|lpt[0-9¹²³]|conin\\$|conout\\$)(\\.|$)");
+
+    private final String pattern;
+    private final Set<String> used = new HashSet<>();
+
+    /** @throws InvalidInput with a sentence when the pattern has an unknown field */
+    public FileNames(String pattern) {
+        String given = pattern == null || pattern.isBlank() ? DEFAULT_PATTERN : pattern.strip();
+        Matcher fields = FIELD.matcher(given);
+        while (fields.find()) {
+            if (!FIELDS.contains(fields.group(1))) {
+                throw new InvalidInput("{%s} is no field of a file name. The fields are {number}, {slug}, {role}, {voice}, {take}, {scene} and {project}."
+                        .formatted(fields.group(1)));
+            }
+        }
+        if (given.length() > 200) {
+            throw new InvalidInput("A name pattern has 200 characters at most, and this one has " + given.length() + ".");
+        }
+        this.pattern = given;
+    }
+
+    /**
+     * The next name of the set.
+     *
+     * @param values    of the fields; a missing one is empty
+     * @param extension without its dot
+     */
+    public String next(Map<String, String> values, String extension) {
+        String filled = FIELD.matcher(pattern).replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
+        String base = safe(filled);
+        for (int copy = 1; ; copy++) {
+            String suffix = (copy == 1 ? "" : "-" + copy) + "." + extension;
+            String name = shortened(base, MOST_BYTES - suffix.length()) + suffix;
+            if (used.add(name.toLowerCase(Locale.ROOT))) {
+                return name;
+            }
+        }
+    }
+
+    /** No name has room for more of one field; a heading can be as long as a script. */
+    private static String beginning(String value) {
+        return value.length() <= MOST_BYTES ? value : value.substring(0, MOST_BYTES);
+    }
+
+    private static String safe(String name) {
+        String plain = Normalizer2.getNFCInstance().normalize(name)
+                .replaceAll("[\\p{Cntrl}\\p{Cf}\\p{Cs}\\p{Co}\\p{Cn}\\p{Zl}\\p{Zp}]", "")
+                .replaceAll("[<>:\"/\\\\|?*]", "-").replaceAll("\\s+", " ")
+                .replaceAll("^[\\s.~-]+", "").replaceAll("[\\s.]+$", "");
+        if (plain.isEmpty()) {
+            return "cue";
+        }
+        return DEVICE.matcher(plain).find() ? "_" + plain : plain;
+    }
+
+    private static String shortened(String name, int mostBytes) {
+        String kept = name;
+        while (kept.getBytes(StandardCharsets.UTF_8).length > mostBytes) {
+            kept = kept.substring(0, kept.offsetByCodePoints(kept.length(), -1));
+        }
+        return kept.replaceAll("[\\s.]+$", "");
+    }
+}

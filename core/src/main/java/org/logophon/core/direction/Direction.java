@@ -1,0 +1,55 @@
+package org.logophon.core.direction;
+
+import org.logophon.core.input.InvalidInput;
+import org.logophon.core.effect.Effect;
+import org.logophon.core.style.Style;
+
+/**
+ * What a project, a role or a cue says about how it is spoken. A null says nothing at this level.
+ *
+ * @param pacePercent     50–200, 100 unchanged (SSML 1.1, prosody rate)
+ * @param pitchSemitones  −12…+12
+ * @param rangePercent    0–200, 0 monotone, 100 unchanged (SSML 1.1, prosody range)
+ * @param loudnessDb      −24…+12, against the target loudness
+ * @param pauseAfterMillis 0–10,000: silence after the cue, before the next one in the programme
+ * @param effect          what the voice comes through
+ * @param effectPercent   0–100: how much of the effect is heard
+ * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has one
+ * @param stylePercent    0–100: its strength
+ */
+public record Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis,
+                        Effect effect, Integer effectPercent, String style, Integer stylePercent) {
+
+    private static final int LONGEST_STYLE = 40;
+    public static final Direction NONE = new Direction(null, null, null, null);
+
+    public Direction {
+        check("Pace", pacePercent, 50, 200, "%");
+        check("Pitch", pitchSemitones, -12, 12, "semitones");
+        check("Range", rangePercent, 0, 200, "%");
+        check("Loudness", loudnessDb, -24, 12, "dB");
+        check("The pause after a cue", pauseAfterMillis, 0, 10_000, "ms");
+        check("The mix of an effect", effectPercent, 0, 100, "%");
+        check("The strength of a style", stylePercent, 0, 100, "%");
+        if (style != null && (style.length() > LONGEST_STYLE || style.chars().anyMatch(Character::isISOControl))) {
+            throw new InvalidInput("A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
+        }
+    }
+
+    /** Without a style. */
+    public Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis, Effect effect, Integer effectPercent) {
+        this(pacePercent, pitchSemitones, rangePercent, loudnessDb, pauseAfterMillis, effect, effectPercent, null, null);
+    }
+
+    /** With the range left as it is, and no effect. */
+    public Direction(Integer pacePercent, Double pitchSemitones, Double loudnessDb, Integer pauseAfterMillis) {
+        this(pacePercent, pitchSemitones, null, loudnessDb, pauseAfterMillis, null, null);
+    }
+
+    private static void check(String what, Number value, int least, int most, String unit) {
+        if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
+            throw new InvalidInput("%s goes from %d to %d %s, and %s is outside."
+                    .formatted(what, least, most, unit, value));
+        }
+    }
+}

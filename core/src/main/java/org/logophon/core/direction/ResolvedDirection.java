@@ -1,0 +1,71 @@
+package org.logophon.core.direction;
+
+import java.util.Arrays;
+import org.logophon.core.effect.Effect;
+import org.logophon.core.style.Style;
+
+/**
+ * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause, effect and style win.
+ *
+ * @param paceFactor  0.5–2, 1 for 100 %
+ * @param semitones   −12…+12
+ * @param rangeFactor 0–2, 1 for 100 %
+ * @param loudnessDb  −24…+12
+ * @param pauseMillis silence after the cue
+ * @param effect      null for none
+ * @param effectPercent 0–100; 0 without an effect
+ * @param style       empty for none; its loudness and pause are in the numbers above, its pace, pitch and range are not: a voice may have its own way of it
+ * @param stylePercent 0–100; 0 without a style
+ */
+public record ResolvedDirection(double paceFactor, double semitones, double rangeFactor, double loudnessDb, int pauseMillis, Effect effect, int effectPercent,
+                        String style, int stylePercent) {
+
+    /** Silence between cues where nothing else is said: a short breath. Ours. */
+    public static final int DEFAULT_PAUSE_MILLIS = 400;
+    /** How much of an effect is heard where only its name is said. Ours. */
+    public static final int DEFAULT_EFFECT_PERCENT = 70;
+    /** How strong a style is where only its name is said. Ours. */
+    public static final int DEFAULT_STYLE_PERCENT = 100;
+
+    public static final ResolvedDirection NEUTRAL = of();
+
+    /** With the range left as it is, and no effect. */
+    public ResolvedDirection(double paceFactor, double semitones, double loudnessDb, int pauseMillis) {
+        this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0, "", 0);
+    }
+
+    /** Levels from the outermost to the innermost: project, role, cue. Sums beyond a range stop at its edge. */
+    public static ResolvedDirection of(Direction... outerToInner) {
+        double pace = 1;
+        double semitones = 0;
+        double range = 1;
+        double decibels = 0;
+        int pause = DEFAULT_PAUSE_MILLIS;
+        Effect effect = null;
+        int mix = DEFAULT_EFFECT_PERCENT;
+        String style = "";
+        int strength = DEFAULT_STYLE_PERCENT;
+        for (Direction level : Arrays.asList(outerToInner)) {
+            pace *= level.pacePercent() == null ? 1 : level.pacePercent() / 100.0;
+            semitones += level.pitchSemitones() == null ? 0 : level.pitchSemitones();
+            range *= level.rangePercent() == null ? 1 : level.rangePercent() / 100.0;
+            decibels += level.loudnessDb() == null ? 0 : level.loudnessDb();
+            pause = level.pauseAfterMillis() == null ? pause : level.pauseAfterMillis();
+            effect = level.effect() == null ? effect : level.effect();
+            mix = level.effectPercent() == null ? mix : level.effectPercent();
+            style = level.style() == null ? style : level.style();
+            strength = level.stylePercent() == null ? strength : level.stylePercent();
+        }
+        boolean heard = effect != null && mix > 0;
+        boolean styled = !style.isEmpty() && strength > 0;
+        Style ours = styled ? Style.named(style).orElse(null) : null;
+        decibels += ours == null ? 0 : ours.loudnessDb(strength);
+        double paused = ours == null ? pause : pause * ours.pauseFactor(strength);
+        return new ResolvedDirection(clamp(pace, 0.5, 2), clamp(semitones, -12, 12), clamp(range, 0, 2), clamp(decibels, -24, 12), (int) Math.round(paused),
+                heard ? effect : null, heard ? mix : 0, styled ? style : "", styled ? strength : 0);
+    }
+
+    private static double clamp(double value, double least, double most) {
+        return Math.max(least, Math.min(most, value));
+    }
+}

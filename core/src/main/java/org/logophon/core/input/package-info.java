@@ -1,0 +1,2 @@
+/** How the core says that it can't use what it was given. */
+package org.logophon.core.input;

@@ -1,0 +1,23 @@
+package org.logophon.core.proof;
+
+import org.logophon.core.input.InvalidInput;
+import java.util.List;
+
+/**
+ * A word or phrase that its user wants to avoid.
+ *
+ * @param avoid   found as whole words, capitals apart
+ * @param instead what to write instead; may be empty
+ * @param note    why, may be empty
+ */
+public record WatchWord(String avoid, List<String> instead, String note) {
+
+    public WatchWord {
+        avoid = avoid == null ? "" : avoid.strip().replaceAll("\\s+", " ");
+        instead = instead.stream().map(String::strip).filter(word -> !word.isEmpty()).toList();
+        note = note == null ? "" : note.strip();
+        if (avoid.isEmpty() || avoid.length() > 100) {
+            throw new InvalidInput("A word to avoid has 1 to 100 characters.");
+        }
+    }
+}

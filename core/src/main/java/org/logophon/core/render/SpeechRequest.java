@@ -1,0 +1,18 @@
+package org.logophon.core.render;
+
+import org.logophon.core.voice.Voice;
+
+/**
+ * What an engine is asked for, in its own measure: it need not keep it exactly, {@link Narrator} measures and corrects.
+ *
+ * @param paceFactor 1 for the voice's own pace
+ * @param semitones  against the voice's own pitch
+ * @param style      one of the voice's own; empty for its plain way
+ */
+public record SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones, String style) {
+
+    /** In the voice's plain way. */
+    public SpeechRequest(Voice voice, SpokenText text, double paceFactor, double semitones) {
+        this(voice, text, paceFactor, semitones, "");
+    }
+}

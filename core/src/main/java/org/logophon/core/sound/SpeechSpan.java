@@ -1,0 +1,60 @@
+package org.logophon.core.sound;
+
+/**
+ * Where the speech in a sound starts and ends, in samples, the quiet before and after left out.
+ *
+ * @param from first sample
+ * @param to   after the last sample; equal to {@code from} when the sound is silent
+ */
+public record SpeechSpan(int from, int to) {
+
+    /** Quieter than this below the loudest sample is no speech: 50 dB. Ours. */
+    private static final double FLOOR_DB = -50;
+
+    public static SpeechSpan of(Sound sound) {
+        float[] samples = sound.samples();
+        float threshold = (float) (loudest(samples) * Decibels.toFactor(FLOOR_DB));
+        int from = 0;
+        while (from < samples.length && Math.abs(samples[from]) <= threshold) {
+            from++;
+        }
+        int to = samples.length;
+        while (to > from && Math.abs(samples[to - 1]) <= threshold) {
+            to--;
+        }
+        return new SpeechSpan(from, to);
+    }
+
+    /** The same span with {@code seconds} kept on both sides, as far as there is sound. */
+    public SpeechSpan widened(double seconds, Sound sound) {
+        int keep = (int) Math.round(seconds * sound.rate());
+        return new SpeechSpan(Math.max(0, from - keep), Math.min(sound.samples().length, to + keep));
+    }
+
+    /** Seconds in which something sounds: stretches of 40 ms or more under the floor are pauses and don't count. */
+    public static double soundingSeconds(Sound sound) {
+        float[] samples = sound.samples();
+        float threshold = (float) (loudest(samples) * Decibels.toFactor(FLOOR_DB));
+        SpeechSpan span = of(sound);
+        int shortestPause = sound.rate() * 40 / 1000;
+        int sounding = span.to - span.from;
+        int quiet = 0;
+        for (int i = span.from; i < span.to; i++) {
+            if (Math.abs(samples[i]) <= threshold) {
+                quiet++;
+            } else {
+                sounding -= quiet >= shortestPause ? quiet : 0;
+                quiet = 0;
+            }
+        }
+        return sounding / (double) sound.rate();
+    }
+
+    private static float loudest(float[] samples) {
+        float most = 0;
+        for (float sample : samples) {
+            most = Math.max(most, Math.abs(sample));
+        }
+        return most;
+    }
+}

@@ -1,0 +1,51 @@
+package org.logophon.core.voice;
+
+import org.logophon.core.input.InvalidInput;
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.core.effect.Effect;
+
+/**
+ * What makes a house voice of a base voice.
+ *
+ * @param pacePercent     50–200, against the base voice
+ * @param semitones       −12…+12
+ * @param rangePercent    0–200
+ * @param timbreSemitones −3 deeper … +3 lighter: formants moved without moving the pitch
+ * @param effect          null for none
+ * @param effectPercent   0–100
+ */
+public record Tuning(int pacePercent, double semitones, int rangePercent, double timbreSemitones, Effect effect, int effectPercent) {
+
+    public static final Tuning NONE = new Tuning(100, 0, 100, 0, null, 0);
+
+    /** Beyond these a voice sounds made. Ours. */
+    private static final double NATURAL_SEMITONES = 4;
+    private static final int NATURAL_PACE_PERCENT = 30;
+
+    public Tuning {
+        check("Pace", pacePercent, 50, 200, "%");
+        check("Pitch", semitones, -12, 12, "semitones");
+        check("Range", rangePercent, 0, 200, "%");
+        check("Timbre", timbreSemitones, -3, 3, "semitones");
+        check("The mix of an effect", effectPercent, 0, 100, "%");
+    }
+
+    private static void check(String what, double value, int least, int most, String unit) {
+        if (!(value >= least && value <= most)) {
+            throw new InvalidInput("%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
+        }
+    }
+
+    /** How far it strays from what the base voice does by nature, as sentences; empty when it sounds like a person. */
+    public List<String> unnatural() {
+        List<String> flags = new ArrayList<>();
+        if (Math.abs(semitones) > NATURAL_SEMITONES) {
+            flags.add("More than 4 semitones from its own pitch a voice sounds made.");
+        }
+        if (Math.abs(pacePercent - 100) > NATURAL_PACE_PERCENT) {
+            flags.add("More than 30 % from its own pace a voice sounds made.");
+        }
+        return flags;
+    }
+}
