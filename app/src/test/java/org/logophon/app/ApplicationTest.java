@@ -7,8 +7,13 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
-/** Tests of the whole application on a real database, real workers, a real port and a stand-in for hired voices; one instance serves all of them. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "logophon.measure-voices=false")
+/**
+ * Tests of the whole application on a real database, real workers, a real port and a stand-in for hired voices; one
+ * instance serves all of them.
+ */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "logophon.measure-voices=false")
 abstract class ApplicationTest {
 
     /** Cuts off every third answer after it has charged for it, and is busy now and then; it doesn't take its time. */
@@ -22,6 +27,7 @@ abstract class ApplicationTest {
 
     @LocalServerPort
     private int port;
+
     Server server;
 
     @BeforeEach

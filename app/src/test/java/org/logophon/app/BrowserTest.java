@@ -31,10 +31,20 @@ abstract class BrowserTest extends ApplicationTest {
     static void open() {
         // patience for a busy machine; nothing here is a measurement of time
         PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                        "--disable-component-update", "--disable-sync")));
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
     }
 
     @AfterAll
@@ -45,7 +55,8 @@ abstract class BrowserTest extends ApplicationTest {
 
     @BeforeEach
     void newPage() {
-        page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800)
+        page = browser.newPage(new Browser.NewPageOptions()
+                .setViewportSize(1280, 800)
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
         page.setDefaultTimeout(90_000);
         page.onPageError(complaints::add);
@@ -64,9 +75,17 @@ abstract class BrowserTest extends ApplicationTest {
     }
 
     void accessible() {
-        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
-        assertThat(violations.stream().map(v -> v.getId() + ": " + v.getNodes().stream().map(n -> n.getHtml() + " " + n.getFailureSummary()).toList()))
-                .as(page.url()).isEmpty();
+        List<Rule> violations = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze()
+                .getViolations();
+        assertThat(violations.stream()
+                        .map(v -> v.getId() + ": "
+                                + v.getNodes().stream()
+                                        .map(n -> n.getHtml() + " " + n.getFailureSummary())
+                                        .toList()))
+                .as(page.url())
+                .isEmpty();
     }
 
     String newProject(String name, String script) {
@@ -79,8 +98,11 @@ abstract class BrowserTest extends ApplicationTest {
 
     void setDial(String dial, String value) {
         page.locator("#" + dial).fill(value);
-        page.waitForResponse(response -> response.url().contains("/direction"), () -> page.locator("#" + dial).press("Tab"));
-        assertThat(page.locator("#" + dial)).hasValue(java.util.regex.Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
+        page.waitForResponse(
+                response -> response.url().contains("/direction"),
+                () -> page.locator("#" + dial).press("Tab"));
+        assertThat(page.locator("#" + dial))
+                .hasValue(java.util.regex.Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
     }
 
     /** Pastes over the whole script, by the clipboard and the keyboard. */

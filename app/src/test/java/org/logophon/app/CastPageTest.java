@@ -15,6 +15,7 @@ class CastPageTest extends BrowserTest {
 
     @Autowired
     private VoiceMeasuring measuring;
+
     @Autowired
     private VoiceCatalogue voices;
 
@@ -26,7 +27,9 @@ class CastPageTest extends BrowserTest {
     }
 
     private void casting(String name) {
-        String project = newProject(name, "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
+        String project = newProject(
+                name,
+                "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
         page.navigate(address() + project + "/cast");
         assertThat(page.locator("h1")).hasText("A voice for Keeper");
     }
@@ -76,7 +79,8 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("#voices tr.now")).hasAttribute("data-voice", "isla");
         assertThat(page.locator("#mapnames")).containsText("Isla");
         page.keyboard().press("ArrowLeft");
-        assertThat(page.locator(".dot:focus")).hasAttribute("aria-label", Pattern.compile("(Aldric|Bram|Hamish).*man.*Hz.*wpm"));
+        assertThat(page.locator(".dot:focus"))
+                .hasAttribute("aria-label", Pattern.compile("(Aldric|Bram|Hamish).*man.*Hz.*wpm"));
     }
 
     @Test
@@ -94,7 +98,9 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("#candidates")).not().containsText("Aldric");
         page.locator("#hide-names").uncheck();
         assertThat(page.locator("#candidates")).containsText("Aldric");
-        page.locator(".candidate", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Aldric")).getByText("cast").click();
+        page.locator(".candidate", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Aldric"))
+                .getByText("cast")
+                .click();
         assertThat(page.locator(".roles a[aria-current]")).containsText("Aldric");
     }
 

@@ -18,11 +18,11 @@ class CommandTest {
     @TempDir
     private Path folder;
 
-    private record Run(int status, String printed) {
-    }
+    private record Run(int status, String printed) {}
 
     private static Run run(Map<String, String> settings, String... arguments) throws Exception {
-        List<String> line = new java.util.ArrayList<>(List.of(Path.of("..", "logophon").toString()));
+        List<String> line =
+                new java.util.ArrayList<>(List.of(Path.of("..", "logophon").toString()));
         line.addAll(List.of(arguments));
         ProcessBuilder builder = new ProcessBuilder(line).redirectErrorStream(true);
         builder.environment().putAll(settings);
@@ -53,11 +53,23 @@ class CommandTest {
     @Test
     void aDataFolderThatIsBrokenOrCannotBeMadeIsOneSentence() throws Exception {
         Files.createDirectories(folder.resolve("broken/postgres"));
-        Run broken = run(Map.of("LOGOPHON_PORT", "18490", "LOGOPHON_DATA", folder.resolve("broken").toString()), "start");
+        Run broken = run(
+                Map.of(
+                        "LOGOPHON_PORT",
+                        "18490",
+                        "LOGOPHON_DATA",
+                        folder.resolve("broken").toString()),
+                "start");
         assertThat(broken.status()).isEqualTo(1);
         assertThat(broken.printed()).contains("is broken", "LOGOPHON_DATA");
         Path file = Files.writeString(folder.resolve("file"), "no folder");
-        Run unmade = run(Map.of("LOGOPHON_PORT", "18490", "LOGOPHON_DATA", file.resolve("data").toString()), "start");
+        Run unmade = run(
+                Map.of(
+                        "LOGOPHON_PORT",
+                        "18490",
+                        "LOGOPHON_DATA",
+                        file.resolve("data").toString()),
+                "start");
         assertThat(unmade.status()).isEqualTo(1);
         assertThat(unmade.printed()).contains("can't be made", "LOGOPHON_DATA");
     }

@@ -29,7 +29,10 @@ class DeliveryTest extends ApplicationTest {
 
     private String build(String project, String pattern, String target) {
         server.post(project + "/deliveries", Map.of("pattern", pattern, "target", target));
-        Server.await("the package is built", PATIENCE, () -> !server.get(project + "/deliveries").body().contains("<progress"));
+        Server.await(
+                "the package is built",
+                PATIENCE,
+                () -> !server.get(project + "/deliveries").body().contains("<progress"));
         return server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
     }
 
@@ -45,22 +48,31 @@ class DeliveryTest extends ApplicationTest {
 
     @Test
     void aPackageHoldsClipsSheetAndCaptionsThatAgree() throws IOException {
-        String project = rendered("Agree", "# Scene\n\nThe first cue of two.\n\nThe second, which is a little longer than the first.", 2);
+        String project = rendered(
+                "Agree", "# Scene\n\nThe first cue of two.\n\nThe second, which is a little longer than the first.", 2);
         Map<String, byte[]> files = zip(build(project, "{scene}/{number}", "-23"));
         assertThat(files.keySet()).containsExactly("Scene-010.wav", "Scene-020.wav", "cue-sheet.csv", "captions.srt");
-        try (CSVParser sheet = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get()
+        try (CSVParser sheet = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
                 .parse(new java.io.StringReader(new String(files.get("cue-sheet.csv"), StandardCharsets.UTF_8)))) {
             double at = 0;
             for (CSVRecord row : sheet) {
                 byte[] clip = files.get(row.get("file"));
                 double seconds = (clip.length - 654) / 3.0 / 48_000;
-                assertThat(Double.parseDouble(row.get("duration_s"))).isCloseTo(seconds, org.assertj.core.api.Assertions.within(0.001));
-                assertThat(Double.parseDouble(row.get("start_s"))).isCloseTo(at, org.assertj.core.api.Assertions.within(0.002));
+                assertThat(Double.parseDouble(row.get("duration_s")))
+                        .isCloseTo(seconds, org.assertj.core.api.Assertions.within(0.001));
+                assertThat(Double.parseDouble(row.get("start_s")))
+                        .isCloseTo(at, org.assertj.core.api.Assertions.within(0.002));
                 assertThat(row.get("loudness_lufs")).startsWith("-23.0");
                 at += seconds + 0.4;
             }
         }
-        assertThat(new String(files.get("captions.srt"), StandardCharsets.UTF_8)).startsWith("1\r\n00:00:00,0").contains("The first cue of two.");
+        assertThat(new String(files.get("captions.srt"), StandardCharsets.UTF_8))
+                .startsWith("1\r\n00:00:00,0")
+                .contains("The first cue of two.");
     }
 
     @Test
@@ -69,8 +81,11 @@ class DeliveryTest extends ApplicationTest {
         String third = server.cues(project).get(2).get("id").asString();
         server.post(project + "/cues/" + third + "/direction", Map.of("pace", "80", "version", "0"));
         String page = server.get(project + "/deliver").body();
-        assertThat(page).contains("1 cue has no take and will be missing").contains("1 cue has changed since its kept take");
-        assertThat(zip(build(project, "{number}", "off")).keySet()).containsExactly("010.wav", "030.wav", "cue-sheet.csv", "captions.srt");
+        assertThat(page)
+                .contains("1 cue has no take and will be missing")
+                .contains("1 cue has changed since its kept take");
+        assertThat(zip(build(project, "{number}", "off")).keySet())
+                .containsExactly("010.wav", "030.wav", "cue-sheet.csv", "captions.srt");
     }
 
     @Test
@@ -95,6 +110,7 @@ class DeliveryTest extends ApplicationTest {
         String copy = shelf.replaceAll("(?s).*?href=\"(/projects/[^\"]+)/write\">Twin \\(copy\\).*", "$1");
         copy = copy.substring(copy.lastIndexOf("/projects/"));
         assertThat(server.ready(copy)).isEqualTo(1);
-        assertThat(server.get(server.cues(copy).get(0).get("sound").asString()).statusCode()).isEqualTo(200);
+        assertThat(server.get(server.cues(copy).get(0).get("sound").asString()).statusCode())
+                .isEqualTo(200);
     }
 }

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.boot.SpringApplication;
 import org.springframework.test.context.TestPropertySource;
 
 /** The demo projects, placed once. */
@@ -34,14 +34,20 @@ class DemoTest extends ApplicationTest {
     private String marksOf(String words) {
         for (var cue : server.cues(LANTERN_ROOM)) {
             if (cue.get("words").asString().startsWith(words)) {
-                var marks = server.json(LANTERN_ROOM + "/cues/" + cue.get("id").asString() + "/marks").get("marks");
-                return marks.valueStream().map(mark -> mark.get("label").asString()).collect(java.util.stream.Collectors.joining(", "));
+                var marks = server.json(LANTERN_ROOM + "/cues/" + cue.get("id").asString() + "/marks")
+                        .get("marks");
+                return marks.valueStream()
+                        .map(mark -> mark.get("label").asString())
+                        .collect(java.util.stream.Collectors.joining(", "));
             }
         }
         throw new AssertionError("No cue says " + words + ".");
     }
 
     private long titles() {
-        return java.util.regex.Pattern.compile("class=\"title\"[^>]*>(The Lantern Room|First Firing|Wheel True)<").matcher(server.get("/").body()).results().count();
+        return java.util.regex.Pattern.compile("class=\"title\"[^>]*>(The Lantern Room|First Firing|Wheel True)<")
+                .matcher(server.get("/").body())
+                .results()
+                .count();
     }
 }

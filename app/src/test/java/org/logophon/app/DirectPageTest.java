@@ -12,12 +12,14 @@ import org.junit.jupiter.api.Test;
 /** The Direct page, the transport, and what they say when something is missing. */
 class DirectPageTest extends BrowserTest {
 
-    private static final LocatorAssertions.IsVisibleOptions SOON = new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
+    private static final LocatorAssertions.IsVisibleOptions SOON =
+            new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
     private String rendered(String name, String script) {
         String project = newProject(name, script);
         page.getByText(Pattern.compile("Render \\d+ cues?")).click();
-        assertThat(page.locator("#head")).containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#head"))
+                .containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         open("Direct");
         assertThat(page.locator("#score .word").first()).isVisible(SOON);
         return project;
@@ -60,7 +62,8 @@ class DirectPageTest extends BrowserTest {
         // the browser's own check may hold the form back; the server's sentence stands behind it
         String project = page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
         String cue = server.cues(project).get(0).get("id").asString();
-        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "900", "version", "0")).body())
+        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "900", "version", "0"))
+                        .body())
                 .contains("Pace goes from 50 to 200 %, and 900 is outside.");
         assertThat(server.ready(project)).isEqualTo(1);
     }
@@ -86,7 +89,8 @@ class DirectPageTest extends BrowserTest {
         rendered("Transport", "One.\n\nTwo.\n\nThree.");
         assertThat(page.locator(".strip rect.state-ready")).hasCount(3);
         page.getByLabel("Play the programme").click();
-        assertThat(page.locator("#stage h1")).hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#stage h1"))
+                .hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
         assertThat(page.locator(".transport .time")).not().hasText("00:00:00:00");
         page.getByLabel("Stop").click();
         Locator strip = page.locator(".strip");
@@ -99,7 +103,11 @@ class DirectPageTest extends BrowserTest {
     void aBatchShowsItsProgressAndCanBeCancelled() {
         StringBuilder script = new StringBuilder();
         for (int i = 0; i < 80; i++) {
-            script.append("On night ").append(i).append(" the wind went round to the north, and the lamp was lit early, and nobody slept. ".repeat(4)).append("\n\n");
+            script.append("On night ")
+                    .append(i)
+                    .append(" the wind went round to the north, and the lamp was lit early, and nobody slept. "
+                            .repeat(4))
+                    .append("\n\n");
         }
         String project = newProject("Stopped", script.toString());
         page.getByText("Render 80 cues").click();
@@ -128,6 +136,7 @@ class DirectPageTest extends BrowserTest {
             page.locator(reachable).scrollIntoViewIfNeeded();
             assertThat(page.locator(reachable)).isInViewport();
         }
-        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth")).isLessThanOrEqualTo(640);
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+                .isLessThanOrEqualTo(640);
     }
 }

@@ -17,7 +17,10 @@ class HiredPageTest extends BrowserTest {
 
     @BeforeEach
     void listed() {
-        Server.await("hired voices are listed", Duration.ofSeconds(60), () -> voices.find("hired-rosalind").isPresent());
+        Server.await(
+                "hired voices are listed",
+                Duration.ofSeconds(60),
+                () -> voices.find("hired-rosalind").isPresent());
     }
 
     private void cast(String name, String script) {
@@ -66,7 +69,8 @@ class HiredPageTest extends BrowserTest {
         page.locator("tr[data-voice=hired-imogen] .play").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("#casting")).isVisible();
-        assertThat(page.locator("#casting-cost")).containsText("Rendering all of them costs 44 characters of hired voices, 0.02 EUR.");
+        assertThat(page.locator("#casting-cost"))
+                .containsText("Rendering all of them costs 44 characters of hired voices, 0.02 EUR.");
         accessible();
         page.locator("#casting-do").press("Enter");
         assertThat(page.locator(".role-0 .pill")).hasText("cast");
@@ -87,7 +91,9 @@ class HiredPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#head")).containsText("all rendered");
         page.navigate(address() + "/ledger");
-        assertThat(page.locator("tr", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Paid by keyboard"))).containsText("44");
+        assertThat(page.locator(
+                        "tr", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Paid by keyboard")))
+                .containsText("44");
         accessible();
     }
 }

@@ -31,30 +31,46 @@ class HiredTest extends ApplicationTest {
 
     @Autowired
     private VoiceCatalogue voices;
+
     @Autowired
     private Narrator narrator;
+
     @Autowired
     private JdbcClient jdbc;
 
     @BeforeEach
     void listed() {
-        Server.await("hired voices are listed", PATIENCE, () -> voices.find("hired-rosalind").isPresent());
+        Server.await(
+                "hired voices are listed",
+                PATIENCE,
+                () -> voices.find("hired-rosalind").isPresent());
     }
 
     /** A project whose narrator is a hired voice. */
     private String project(String name, String script, String voice) {
         String project = server.project(name, script);
-        assertThat(server.post(project + "/cast", Map.of("role", "Narrator", "voice", voice)).body()).contains("speaks Narrator now");
+        assertThat(server.post(project + "/cast", Map.of("role", "Narrator", "voice", voice))
+                        .body())
+                .contains("speaks Narrator now");
         return project;
     }
 
     private List<CSVRecord> ledger(String project) throws Exception {
-        return CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(new java.io.StringReader(server.get("/ledger.csv").body())).stream()
-                .filter(row -> row.get("project").equals(project)).toList();
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new java.io.StringReader(server.get("/ledger.csv").body()))
+                .stream()
+                .filter(row -> row.get("project").equals(project))
+                .toList();
     }
 
     private long charged(String project) throws Exception {
-        return ledger(project).stream().mapToLong(row -> Long.parseLong(row.get("characters"))).sum();
+        return ledger(project).stream()
+                .mapToLong(row -> Long.parseLong(row.get("characters")))
+                .sum();
     }
 
     private void renderAll(String project, int agreed, int cues) {
@@ -64,9 +80,16 @@ class HiredTest extends ApplicationTest {
 
     @Test
     void theCatalogueSaysWhatTheyCostAndThatTheyAreNotMeasured() {
-        String page = server.get(server.project("Catalogue", "A lamp.") + "/cast?language=English&cost=hired").body();
-        assertThat(page).contains("3 voices match").contains("Rosalind").contains("0.40 EUR").contains("per 1,000 characters, 500 at once").contains("not measured")
-                .contains("Ledger of hired voices").doesNotContain(HiredStandIn.KEY);
+        String page = server.get(server.project("Catalogue", "A lamp.") + "/cast?language=English&cost=hired")
+                .body();
+        assertThat(page)
+                .contains("3 voices match")
+                .contains("Rosalind")
+                .contains("0.40 EUR")
+                .contains("per 1,000 characters, 500 at once")
+                .contains("not measured")
+                .contains("Ledger of hired voices")
+                .doesNotContain(HiredStandIn.KEY);
     }
 
     @Test
@@ -75,10 +98,16 @@ class HiredTest extends ApplicationTest {
         int characters = "The lens came by sea.".length() + "Fog till noon.".length();
         long before = STAND_IN.used();
         String head = server.post(project + "/render", Map.of()).body();
-        assertThat(head).contains("This costs " + characters + " characters of hired voices, 0.01 EUR.").contains("are left after it").contains("Render for 0.01 EUR");
+        assertThat(head)
+                .contains("This costs " + characters + " characters of hired voices, 0.01 EUR.")
+                .contains("are left after it")
+                .contains("Render for 0.01 EUR");
         assertThat(server.ready(project)).isZero();
         assertThat(STAND_IN.used()).as("nothing is paid before").isEqualTo(before);
-        assertThat(server.post(project + "/render", Map.of("agreed", Integer.toString(characters - 1))).body()).as("less was agreed to").contains("This costs");
+        assertThat(server.post(project + "/render", Map.of("agreed", Integer.toString(characters - 1)))
+                        .body())
+                .as("less was agreed to")
+                .contains("This costs");
         renderAll(project, characters, 2);
         assertThat(STAND_IN.used() - before).isEqualTo(characters);
         CSVRecord line = ledger("Price first").get(0);
@@ -86,7 +115,10 @@ class HiredTest extends ApplicationTest {
         assertThat(line.get("characters")).isEqualTo(Integer.toString(characters));
         assertThat(Double.parseDouble(line.get("price"))).isEqualTo(characters * 0.0004);
         assertThat(line.get("currency")).isEqualTo("EUR");
-        assertThat(server.get("/ledger").body()).contains("Price first").contains("of <span class=\"figures\">10,000</span> characters are left").doesNotContain(HiredStandIn.KEY);
+        assertThat(server.get("/ledger").body())
+                .contains("Price first")
+                .contains("of <span class=\"figures\">10,000</span> characters are left")
+                .doesNotContain(HiredStandIn.KEY);
     }
 
     @Test
@@ -95,7 +127,9 @@ class HiredTest extends ApplicationTest {
         renderAll(project, 100, 1);
         long before = STAND_IN.used();
         String cue = server.cues(project).get(0).get("id").asString();
-        server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "85", "pitch", "-2", "version", server.version(project, cue, "cue")));
+        server.post(
+                project + "/cues/" + cue + "/direction",
+                Map.of("pace", "85", "pitch", "-2", "version", server.version(project, cue, "cue")));
         assertThat(server.ready(project)).isZero();
         renderAll(project, 0, 1);
         String other = project("Pace again", "The gallery rail is cold.", "hired-thaddeus");
@@ -109,24 +143,41 @@ class HiredTest extends ApplicationTest {
         String project = project("Style", "Put the lamp out now.", "hired-thaddeus");
         renderAll(project, 100, 1);
         String cue = server.cues(project).get(0).get("id").asString();
-        String stage = server.post(project + "/cues/" + cue + "/direction", Map.of("style", "urgent", "version", server.version(project, cue, "cue"))).body();
+        String stage = server.post(
+                        project + "/cues/" + cue + "/direction",
+                        Map.of("style", "urgent", "version", server.version(project, cue, "cue")))
+                .body();
         assertThat(stage).contains("urgent, its own way").contains("urgent at 100 %");
-        assertThat(server.post(project + "/cues/" + cue + "/render", Map.of()).body()).contains("This costs 21 characters").contains("Render for 0.01 EUR");
+        assertThat(server.post(project + "/cues/" + cue + "/render", Map.of()).body())
+                .contains("This costs 21 characters")
+                .contains("Render for 0.01 EUR");
         double calm = server.cues(project).get(0).get("seconds").asDouble();
         server.post(project + "/cues/" + cue + "/render", Map.of("agreed", "21"));
         Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
-        assertThat(server.cues(project).get(0).get("seconds").asDouble()).as("an urgent one is quicker").isLessThan(calm * 0.95);
+        assertThat(server.cues(project).get(0).get("seconds").asDouble())
+                .as("an urgent one is quicker")
+                .isLessThan(calm * 0.95);
         assertThat(charged("Style")).isEqualTo(42);
     }
 
     @Test
     void aRenderOverTheAllowanceIsRefusedAndTheRestCanBeDone() {
-        String script = "KEEPER: Fog till noon.\n\nNARRATOR: " + Stream.of("lamp", "lens", "log").map(word -> IntStream.range(0, 80)
-                .mapToObj(i -> "Line %03d of the %s is one that nobody will pay for.".formatted(i, word)).collect(Collectors.joining(" "))).collect(Collectors.joining("\n\n"));
+        String script = "KEEPER: Fog till noon.\n\nNARRATOR: "
+                + Stream.of("lamp", "lens", "log")
+                        .map(word -> IntStream.range(0, 80)
+                                .mapToObj(
+                                        i -> "Line %03d of the %s is one that nobody will pay for.".formatted(i, word))
+                                .collect(Collectors.joining(" ")))
+                        .collect(Collectors.joining("\n\n"));
         String project = project("Too long", script, "hired-rosalind");
         long before = STAND_IN.used();
-        String head = server.post(project + "/render", Map.of("agreed", "1000000")).body();
-        assertThat(head).contains("so the allowance doesn’t reach").contains("Cast a voice that costs nothing").doesNotContain("Render for").contains("Only what costs nothing: 1 cue");
+        String head =
+                server.post(project + "/render", Map.of("agreed", "1000000")).body();
+        assertThat(head)
+                .contains("so the allowance doesn’t reach")
+                .contains("Cast a voice that costs nothing")
+                .doesNotContain("Render for")
+                .contains("Only what costs nothing: 1 cue");
         assertThat(server.ready(project)).isZero();
         server.post(project + "/render/free", Map.of());
         Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
@@ -139,12 +190,18 @@ class HiredTest extends ApplicationTest {
         renderAll(project, 100, 1);
         long before = STAND_IN.used();
         // as a server leaves it that was killed when the answer had come: charged there, not written down here
-        jdbc.sql("update charge set state = 'asked', charged_at = null where project_name = 'Crash'").update();
-        jdbc.sql("delete from paid_speech where key in (select key from charge where project_name = 'Crash')").update();
-        assertThat(server.get("/ledger").body()).contains("+ 38 open").contains("Rendering the same words again settles it");
+        jdbc.sql("update charge set state = 'asked', charged_at = null where project_name = 'Crash'")
+                .update();
+        jdbc.sql("delete from paid_speech where key in (select key from charge where project_name = 'Crash')")
+                .update();
+        assertThat(server.get("/ledger").body())
+                .contains("+ 38 open")
+                .contains("Rendering the same words again settles it");
         String again = project("Crash again", "One for the weather, one for the lamp.", "hired-rosalind");
         String cue = server.cues(again).get(0).get("id").asString();
-        server.post(again + "/cues/" + cue + "/direction", Map.of("pace", "90", "version", server.version(again, cue, "cue")));
+        server.post(
+                again + "/cues/" + cue + "/direction",
+                Map.of("pace", "90", "version", server.version(again, cue, "cue")));
         renderAll(again, 100, 1);
         assertThat(STAND_IN.used()).as("the service knows its key").isEqualTo(before);
         assertThat(charged("Crash") + charged("Crash again")).isEqualTo(38);
@@ -155,17 +212,28 @@ class HiredTest extends ApplicationTest {
     void theLedgerBalancesUnderParallelRendersAndAnswersThatAreCutOff() {
         long ledgerBefore = sum();
         long before = STAND_IN.used();
-        String script = String.join("\n\n", IntStream.rangeClosed(1, 12).mapToObj(i -> "Prism number " + i + " is washed in rain water.").toList());
-        List<String> projects = Stream.of("Side one", "Side two").map(name -> project(name, script, "hired-imogen")).toList();
+        String script = String.join(
+                "\n\n",
+                IntStream.rangeClosed(1, 12)
+                        .mapToObj(i -> "Prism number " + i + " is washed in rain water.")
+                        .toList());
+        List<String> projects = Stream.of("Side one", "Side two")
+                .map(name -> project(name, script, "hired-imogen"))
+                .toList();
         projects.forEach(project -> server.post(project + "/render", Map.of("agreed", "1000")));
-        Server.await("rendered", Duration.ofSeconds(120), () -> projects.stream().allMatch(project -> server.ready(project) == 12));
+        Server.await(
+                "rendered",
+                Duration.ofSeconds(120),
+                () -> projects.stream().allMatch(project -> server.ready(project) == 12));
         int characters = script.replace("\n\n", "").length();
         assertThat(STAND_IN.used() - before).isEqualTo(characters);
         assertThat(sum() - ledgerBefore).isEqualTo(characters);
     }
 
     private long sum() {
-        return jdbc.sql("select coalesce(sum(characters), 0) from charge where state = 'charged'").query(Long.class).single();
+        return jdbc.sql("select coalesce(sum(characters), 0) from charge where state = 'charged'")
+                .query(Long.class)
+                .single();
     }
 
     @Test
@@ -177,11 +245,15 @@ class HiredTest extends ApplicationTest {
         JsonNode price = Server.parse(first);
         assertThat(price.get("characters").asInt()).isEqualTo(24);
         assertThat(price.get("sentence").asString()).startsWith("This costs 24 characters of hired voices, 0.01 EUR.");
-        HttpResponse<String> paid = server.post(project + "/cast/audition", Map.of("role", "Narrator", "voice", "hired-rosalind", "agreed", "24"));
+        HttpResponse<String> paid = server.post(
+                project + "/cast/audition", Map.of("role", "Narrator", "voice", "hired-rosalind", "agreed", "24"));
         assertThat(paid.statusCode()).isEqualTo(200);
-        assertThat(server.bytes(Server.parse(paid).get("sound").asString()).length).isGreaterThan(20_000);
+        assertThat(server.bytes(Server.parse(paid).get("sound").asString()).length)
+                .isGreaterThan(20_000);
         assertThat(server.get(wish).statusCode()).as("kept").isEqualTo(200);
-        assertThat(server.get(project + "/hear?written=lamp").statusCode()).as("the role has no hired voice").isEqualTo(200);
+        assertThat(server.get(project + "/hear?written=lamp").statusCode())
+                .as("the role has no hired voice")
+                .isEqualTo(200);
     }
 
     @Test
@@ -189,29 +261,49 @@ class HiredTest extends ApplicationTest {
         String project = server.project("Cost of casting", "The lamp turns.\n\nKEEPER: Fog.");
         server.post(project + "/cast/direction", Map.of("role", "Narrator", "style", "weary", "version", "0"));
         JsonNode preview = server.json(project + "/cast/preview?role=Narrator&voice=hired-rosalind");
-        assertThat(preview.get("cost").asString()).startsWith("Rendering all of them costs 15 characters of hired voices").endsWith("You are asked again before it is paid.");
+        assertThat(preview.get("cost").asString())
+                .startsWith("Rendering all of them costs 15 characters of hired voices")
+                .endsWith("You are asked again before it is paid.");
         assertThat(preview.get("lacks").get(0).asString()).contains("no way of its own to be weary");
-        assertThat(server.json(project + "/cast/preview?role=Narrator&voice=isla").get("cost").asString()).isEmpty();
+        assertThat(server.json(project + "/cast/preview?role=Narrator&voice=isla")
+                        .get("cost")
+                        .asString())
+                .isEmpty();
     }
 
     @Test
     void measuringAHiredVoiceHasAPriceToo() throws Exception {
         assertThat(server.get("/voices/hired-nieves/measure").statusCode()).isEqualTo(402);
-        int characters = Server.parse(server.get("/voices/hired-nieves/measure")).get("characters").asInt();
-        assertThat(Server.parse(server.post("/voices/hired-nieves/measure", Map.of("agreed", Integer.toString(characters)))).get("sentence").asString()).isEqualTo("Nieves is measured.");
-        assertThat(server.get(server.project("Measured", "A lamp.") + "/cast?language=Spanish&search=nieves").body()).doesNotContain("not measured").contains(" Hz");
+        int characters = Server.parse(server.get("/voices/hired-nieves/measure"))
+                .get("characters")
+                .asInt();
+        assertThat(Server.parse(server.post(
+                                "/voices/hired-nieves/measure", Map.of("agreed", Integer.toString(characters))))
+                        .get("sentence")
+                        .asString())
+                .isEqualTo("Nieves is measured.");
+        assertThat(server.get(server.project("Measured", "A lamp.") + "/cast?language=Spanish&search=nieves")
+                        .body())
+                .doesNotContain("not measured")
+                .contains(" Hz");
         assertThat(charged("the house")).isEqualTo(characters);
     }
 
     @Test
     void wordsThatGrowAfterTheirPriceWasAgreedToAreNotPaid() {
         Voice voice = voices.find("hired-konrad").orElseThrow();
-        Recipe recipe = Recipe.of("Niemand hat zugestimmt.", voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+        Recipe recipe =
+                Recipe.of("Niemand hat zugestimmt.", voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
         long before = STAND_IN.used();
-        assertThatThrownBy(() -> narrator.render(recipe)).isInstanceOf(SpeechFailed.class).hasMessageContaining("nobody has agreed to its price");
+        assertThatThrownBy(() -> narrator.render(recipe))
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("nobody has agreed to its price");
         java.util.UUID agreement = java.util.UUID.randomUUID();
-        jdbc.sql("insert into agreement (id, agreed_characters, at) values (:id, 5, now())").param("id", agreement).update();
-        assertThatThrownBy(() -> org.logophon.app.hired.Paying.under(agreement, () -> narrator.render(recipe))).isInstanceOf(SpeechFailed.class)
+        jdbc.sql("insert into agreement (id, agreed_characters, at) values (:id, 5, now())")
+                .param("id", agreement)
+                .update();
+        assertThatThrownBy(() -> org.logophon.app.hired.Paying.under(agreement, () -> narrator.render(recipe)))
+                .isInstanceOf(SpeechFailed.class)
                 .hasMessageContaining("changed after their price was agreed to");
         assertThat(STAND_IN.used()).isEqualTo(before);
     }
@@ -220,6 +312,10 @@ class HiredTest extends ApplicationTest {
     void namesInTheLedgerAreNoFormulas() {
         renderAll(project("=1+1", "A gull.", "hired-rosalind"), 10, 1);
         assertThat(server.get("/ledger.csv").body()).contains("'=1+1");
-        assertThat(server.get("/ledger.csv").headers().firstValue("Content-Type").orElse("")).startsWith("text/csv");
+        assertThat(server.get("/ledger.csv")
+                        .headers()
+                        .firstValue("Content-Type")
+                        .orElse(""))
+                .startsWith("text/csv");
     }
 }

@@ -22,19 +22,28 @@ class KilledServerTest {
     private Path folder;
 
     private static DriverManagerDataSource database(String name) {
-        return new DriverManagerDataSource(System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name),
-                System.getenv("LOGOPHON_DATABASE_USER"), System.getenv("LOGOPHON_DATABASE_PASSWORD"));
+        return new DriverManagerDataSource(
+                System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name),
+                System.getenv("LOGOPHON_DATABASE_USER"),
+                System.getenv("LOGOPHON_DATABASE_PASSWORD"));
     }
 
     private Process start(String database, Path log) throws Exception {
-        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
-                System.getProperty("java.class.path"), Application.class.getName(), "--server.port=0", "--logophon.workers=1", "--logophon.measure-voices=false");
+        ProcessBuilder builder = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                Application.class.getName(),
+                "--server.port=0",
+                "--logophon.workers=1",
+                "--logophon.measure-voices=false");
         builder.environment().put("LOGOPHON_DATABASE_URL", database(database).getUrl());
         return builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
     }
 
     private static Server meet(Path log) throws Exception {
-        Server.await("the server is ready", Duration.ofSeconds(180), () -> read(log).contains("is ready at"));
+        Server.await(
+                "the server is ready", Duration.ofSeconds(180), () -> read(log).contains("is ready at"));
         return new Server(read(log).replaceAll("(?s).*ready at (http://localhost:\\d+).*", "$1"));
     }
 
@@ -57,7 +66,11 @@ class KilledServerTest {
             Server server = meet(folder.resolve("first.log"));
             StringBuilder script = new StringBuilder();
             for (int i = 0; i < CUES; i++) {
-                script.append("On night ").append(i).append(" ").append("the wind went round to the north-west and the lamp was lit at four. ".repeat(6)).append("\n\n");
+                script.append("On night ")
+                        .append(i)
+                        .append(" ")
+                        .append("the wind went round to the north-west and the lamp was lit at four. ".repeat(6))
+                        .append("\n\n");
             }
             project = server.project("Killed", script.toString());
             server.post(project + "/render", Map.of("step", "DIRECT"));
@@ -76,9 +89,13 @@ class KilledServerTest {
             second.waitFor();
         }
         JdbcTemplate table = new JdbcTemplate(database(name));
-        assertThat(table.queryForObject("select count(*) from take", Integer.class)).isEqualTo(CUES);
-        assertThat(table.queryForObject("select count(*) from speech", Integer.class)).isEqualTo(CUES);
-        assertThat(table.queryForObject("select count(*) from batch_cue where state = 'done'", Integer.class)).isEqualTo(CUES);
-        assertThat(table.queryForList("select task_instance from scheduled_tasks")).isEqualTo(List.of());
+        assertThat(table.queryForObject("select count(*) from take", Integer.class))
+                .isEqualTo(CUES);
+        assertThat(table.queryForObject("select count(*) from speech", Integer.class))
+                .isEqualTo(CUES);
+        assertThat(table.queryForObject("select count(*) from batch_cue where state = 'done'", Integer.class))
+                .isEqualTo(CUES);
+        assertThat(table.queryForList("select task_instance from scheduled_tasks"))
+                .isEqualTo(List.of());
     }
 }

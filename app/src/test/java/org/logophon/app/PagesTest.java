@@ -16,12 +16,19 @@ class PagesTest extends ApplicationTest {
 
     @Test
     void theMarginSaysWhatTheScriptBecomes() {
-        String project = server.project("Margin", "# The headland\n\nNARRATOR: At the top stands a lamp.\n\nKEEPER: Fog till noon.\n\n***\n\n// a note\n");
+        String project = server.project(
+                "Margin",
+                "# The headland\n\nNARRATOR: At the top stands a lamp.\n\nKEEPER: Fog till noon.\n\n***\n\n// a note\n");
         JsonNode state = server.json(project + "/script");
-        assertThat(state.get("cues")).extracting(c -> c.get("number").asString()).containsExactly("010", "020", "030");
-        assertThat(state.get("cues")).extracting(c -> c.get("role").asString()).containsExactly("Narrator", "Keeper", "Keeper");
+        assertThat(state.get("cues"))
+                .extracting(c -> c.get("number").asString())
+                .containsExactly("010", "020", "030");
+        assertThat(state.get("cues"))
+                .extracting(c -> c.get("role").asString())
+                .containsExactly("Narrator", "Keeper", "Keeper");
         assertThat(state.get("cues").get(0).get("problem").isNull()).isTrue();
-        assertThat(state.get("cues").get(1).get("problem").asString()).isEqualTo("Keeper has no voice yet. Choose one in the panel beside the score.");
+        assertThat(state.get("cues").get(1).get("problem").asString())
+                .isEqualTo("Keeper has no voice yet. Choose one in the panel beside the score.");
         assertThat(state.get("cues").get(2).get("problem").asString()).contains("no letter and no digit");
         assertThat(state.get("cues").get(0).get("seconds").asDouble()).isBetween(1.0, 5.0);
         assertThat(state.get("words").asInt()).isEqualTo(9);
@@ -35,28 +42,43 @@ class PagesTest extends ApplicationTest {
         assertThat(second.statusCode()).isEqualTo(409);
         assertThat(Server.parse(second).get("text").asString()).isEqualTo("Words of tab one.");
         assertThat(Server.parse(second).get("sentence").asString()).contains("another window");
-        assertThat(server.save(project, "Words of tab one.", 1).statusCode()).as("the same text again is no conflict").isEqualTo(200);
+        assertThat(server.save(project, "Words of tab one.", 1).statusCode())
+                .as("the same text again is no conflict")
+                .isEqualTo(200);
         String cue = server.cues(project).get(0).get("id").asString();
         String version = server.version(project, cue, "cue");
-        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "90", "version", version)).body()).doesNotContain("another window");
-        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "120", "version", version)).body()).contains("changed in another window");
+        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "90", "version", version))
+                        .body())
+                .doesNotContain("another window");
+        assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "120", "version", version))
+                        .body())
+                .contains("changed in another window");
     }
 
     @Test
     void hostileTextIsEscapedEverywhere() {
         String project = server.project(HOSTILE, "# " + HOSTILE + "\n\n" + HOSTILE + "\n\nVISITOR: " + HOSTILE);
         for (String page : List.of("/", project + "/write", project + "/direct", project + "/deliver")) {
-            assertThat(server.get(page).body()).as(page).doesNotContain("<script>alert").doesNotContain("\" onmouseover=\"x");
+            assertThat(server.get(page).body())
+                    .as(page)
+                    .doesNotContain("<script>alert")
+                    .doesNotContain("\" onmouseover=\"x");
         }
     }
 
     @Test
     void pagesForbidInlineScriptsAndOtherSites() {
         HttpResponse<String> page = server.get("/");
-        assertThat(page.headers().firstValue("Content-Security-Policy").orElse("")).contains("default-src 'self'").doesNotContain("unsafe");
-        assertThat(page.body()).doesNotContainPattern("<script(?![^>]*src=)[^>]*>").doesNotContainPattern(" on[a-z]+=").doesNotContain("style=\"");
+        assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'self'")
+                .doesNotContain("unsafe");
+        assertThat(page.body())
+                .doesNotContainPattern("<script(?![^>]*src=)[^>]*>")
+                .doesNotContainPattern(" on[a-z]+=")
+                .doesNotContain("style=\"");
         assertThat(page.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
-        HttpResponse<String> forged = server.send(server.request("/projects").header("Content-Type", "application/x-www-form-urlencoded")
+        HttpResponse<String> forged = server.send(server.request("/projects")
+                .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString("name=Forged")));
         assertThat(forged.statusCode()).isEqualTo(403);
         assertThat(server.get("/").body()).doesNotContain("Forged");
@@ -74,19 +96,30 @@ class PagesTest extends ApplicationTest {
         String project = server.project("Errors", "Words.");
         assertError(server.save(project, "x".repeat(2_000_001), 1), 422, "2,000,001 characters");
         String cue = server.cues(project).get(0).get("id").asString();
-        for (Map<String, String> wrong : List.of(Map.of("pace", "500"), Map.of("pitch", "high"), Map.of("loudness", "1e9"), Map.of("pause", "-1"))) {
+        for (Map<String, String> wrong : List.of(
+                Map.of("pace", "500"), Map.of("pitch", "high"), Map.of("loudness", "1e9"), Map.of("pause", "-1"))) {
             Map<String, String> form = new java.util.HashMap<>(wrong);
             form.put("version", server.version(project, cue, "cue"));
-            assertThat(server.post(project + "/cues/" + cue + "/direction", form).body()).as(wrong.toString())
-                    .containsPattern("(outside|is none|out of range)").doesNotContain("Exception");
+            assertThat(server.post(project + "/cues/" + cue + "/direction", form)
+                            .body())
+                    .as(wrong.toString())
+                    .containsPattern("(outside|is none|out of range)")
+                    .doesNotContain("Exception");
         }
-        assertThat(server.post(project + "/deliveries", Map.of("pattern", "{x}", "target", "-19")).body()).contains("{x} is no field");
-        assertThat(server.post(project + "/deliveries", Map.of("pattern", "", "target", "-19")).body()).contains("No cue has a take yet");
+        assertThat(server.post(project + "/deliveries", Map.of("pattern", "{x}", "target", "-19"))
+                        .body())
+                .contains("{x} is no field");
+        assertThat(server.post(project + "/deliveries", Map.of("pattern", "", "target", "-19"))
+                        .body())
+                .contains("No cue has a take yet");
     }
 
     private static void assertError(HttpResponse<String> response, int status, String words) {
         assertThat(response.statusCode()).as(response.body()).isEqualTo(status);
-        assertThat(response.body().replace("&#39;", "'")).contains(words).doesNotContain("Exception").doesNotContain("at org.");
+        assertThat(response.body().replace("&#39;", "'"))
+                .contains(words)
+                .doesNotContain("Exception")
+                .doesNotContain("at org.");
     }
 
     @Test
@@ -94,7 +127,9 @@ class PagesTest extends ApplicationTest {
         String project = server.project("Shelf life", "One cue.");
         server.post(project + "/name", Map.of("name", "Second name"));
         server.post(project + "/duplicate", Map.of());
-        assertThat(server.get("/").body()).contains("Second name", "Second name (copy)").doesNotContain("Shelf life");
+        assertThat(server.get("/").body())
+                .contains("Second name", "Second name (copy)")
+                .doesNotContain("Shelf life");
         server.post(project + "/delete", Map.of());
         server.post(project + "/delete", Map.of());
         assertThat(server.get(project + "/write").statusCode()).isEqualTo(404);
@@ -122,6 +157,8 @@ class PagesTest extends ApplicationTest {
         assertThat(server.get(project + "/direct?cue=" + fog).body()).contains("value=\"80\"");
         server.save(project, "Only this.", 2);
         server.save(project, "Only this.\n\nFog until two, wind light.", 3);
-        assertThat(server.cues(project).get(1).get("id").asString()).as("words that come back bring their cue").isEqualTo(fog);
+        assertThat(server.cues(project).get(1).get("id").asString())
+                .as("words that come back bring their cue")
+                .isEqualTo(fog);
     }
 }

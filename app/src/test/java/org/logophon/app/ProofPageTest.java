@@ -24,7 +24,8 @@ class ProofPageTest extends BrowserTest {
     }
 
     private Locator named(String label) {
-        return page.getByLabel(label, new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true)).first();
+        return page.getByLabel(label, new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true))
+                .first();
     }
 
     @Test
@@ -65,8 +66,11 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#written")).hasValue("Skerrow");
         page.keyboard().type("skerro");
-        var heard = page.waitForResponse(response -> response.url().contains("/lines/"), () -> page.getByLabel("Hear the first try").press("Enter"));
-        org.assertj.core.api.Assertions.assertThat(heard.headerValue("content-type")).isEqualTo("audio/wav");
+        var heard = page.waitForResponse(
+                response -> response.url().contains("/lines/"),
+                () -> page.getByLabel("Hear the first try").press("Enter"));
+        org.assertj.core.api.Assertions.assertThat(heard.headerValue("content-type"))
+                .isEqualTo("audio/wav");
         page.getByLabel("Said, first try").press("Enter");
         assertThat(page.locator(".readings")).hasCount(2);
         assertThat(page.locator("#other")).containsText("skerro");
@@ -170,7 +174,12 @@ class ProofPageTest extends BrowserTest {
         newProject("Open", "Words from before.");
         press("#open-files", "Enter");
         page.locator("#files").setInputFiles(new FilePayload[] {
-            new FilePayload("cues.csv", "text/csv", "who,script,in,out\nkeeper,Fog till noon.,0:01,0:03\nkeeper,The boy slept.,0:04,0:06\n".getBytes(StandardCharsets.UTF_8))});
+            new FilePayload(
+                    "cues.csv",
+                    "text/csv",
+                    "who,script,in,out\nkeeper,Fog till noon.,0:01,0:03\nkeeper,The boy slept.,0:04,0:06\n"
+                            .getBytes(StandardCharsets.UTF_8))
+        });
         assertThat(page.locator("#opened")).containsText("table · 2 cues");
         assertThat(page.locator("#opened")).containsText("times become slots");
         assertThat(page.locator("#opened select[data-field=text]")).hasValue("1");
@@ -179,9 +188,12 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator(".margincue .number")).hasText(new String[] {"010", "020", "030"});
         assertThat(page.locator(".margintime").nth(1)).containsText(Pattern.compile("of 2\\.0 s"));
-        assertThat(page.locator("#script")).hasValue(Pattern.compile("^Words from before\\.[\\s\\S]*KEEPER: Fog till noon\\.[\\s\\S]*"));
+        assertThat(page.locator("#script"))
+                .hasValue(Pattern.compile("^Words from before\\.[\\s\\S]*KEEPER: Fog till noon\\.[\\s\\S]*"));
         press("#open-files", "Enter");
-        page.locator("#files").setInputFiles(new FilePayload[] {new FilePayload("a.docx", "application/octet-stream", new byte[] {'P', 'K', 3, 4, 0, 0})});
+        page.locator("#files").setInputFiles(new FilePayload[] {
+            new FilePayload("a.docx", "application/octet-stream", new byte[] {'P', 'K', 3, 4, 0, 0})
+        });
         assertThat(page.locator("#opened")).containsText("packed file");
         assertThat(page.getByText("Replace the script")).isDisabled();
     }
@@ -192,7 +204,8 @@ class ProofPageTest extends BrowserTest {
         press("#open-files", "Enter");
         page.locator("#files").setInputFiles(new FilePayload[] {
             new FilePayload("first module.txt", "text/plain", "Module one.".getBytes(StandardCharsets.UTF_8)),
-            new FilePayload("second module.txt", "text/plain", "Module two.".getBytes(StandardCharsets.UTF_8))});
+            new FilePayload("second module.txt", "text/plain", "Module two.".getBytes(StandardCharsets.UTF_8))
+        });
         assertThat(page.locator(".opened")).hasCount(2);
         page.getByText("Make projects").click();
         assertThat(page).hasTitle(Pattern.compile("first module.*"));
@@ -204,11 +217,13 @@ class ProofPageTest extends BrowserTest {
     void whatABigChangeDidIsReportedAndCanBeTakenBack() {
         newProject("Report", "Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
         paste("Alpha words stand here.\n\nCharlie words stand apart.");
-        assertThat(page.locator("#report")).containsText("2 kept, 1 gone (020)", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
+        assertThat(page.locator("#report"))
+                .containsText("2 kept, 1 gone (020)", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
         accessible();
         page.getByText("Put 020 back").focus();
         page.keyboard().press("Enter");
-        assertThat(page.locator("#script")).hasValue("Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
+        assertThat(page.locator("#script"))
+                .hasValue("Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
     }
 
     @Test
@@ -234,7 +249,10 @@ class ProofPageTest extends BrowserTest {
 
     @Test
     void countsAreByTheSceneAndTheRoleAndAgainstATarget() {
-        newProject("Counts", "# One\n\nNARRATOR: Two words.\n\n# Two\n\nKEEPER: " + "Wind north-west, force nine, and rain. ".repeat(6));
+        newProject(
+                "Counts",
+                "# One\n\nNARRATOR: Two words.\n\n# Two\n\nKEEPER: "
+                        + "Wind north-west, force nine, and rain. ".repeat(6));
         panel("counts");
         accessible();
         // counted by hand: 10 for the first cue; six sentences of 38 and five spaces between them for the second
@@ -245,14 +263,19 @@ class ProofPageTest extends BrowserTest {
         page.locator("#target").focus();
         page.keyboard().type("0:10");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#total-against")).containsText(Pattern.compile("too long by \\d+ s, about \\d+ words"));
+        assertThat(page.locator("#total-against"))
+                .containsText(Pattern.compile("too long by \\d+ s, about \\d+ words"));
     }
 
     @Test
     void aCueInAnotherLanguageGetsAVoiceThatSpeaksIt() {
-        newProject("Language", "NARRATOR: The wheel is out of true.\n\nSPRECHERIN: Kommt die Felge links zu nah, zieh eine Speiche an, die nach rechts führt.");
+        newProject(
+                "Language",
+                "NARRATOR: The wheel is out of true.\n\nSPRECHERIN: Kommt die Felge links zu nah, zieh eine Speiche an, die nach rechts führt.");
         assertThat(page.locator("#findings")).containsText("German");
-        Locator voice = page.locator("#findings .finding", new com.microsoft.playwright.Page.LocatorOptions().setHasText("German")).locator(".chip.first");
+        Locator voice = page.locator(
+                        "#findings .finding", new com.microsoft.playwright.Page.LocatorOptions().setHasText("German"))
+                .locator(".chip.first");
         voice.focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("#findings")).not().containsText("German");

@@ -18,13 +18,17 @@ class RenderingTest extends ApplicationTest {
 
     @Autowired
     private WorkerPool workers;
+
     @Autowired
     private JdbcClient jdbc;
 
     private static String script(String tag, int cues) {
         StringBuilder script = new StringBuilder();
         for (int i = 0; i < cues; i++) {
-            script.append("The keeper wrote line ").append(i).append(" of log ").append(tag)
+            script.append("The keeper wrote line ")
+                    .append(i)
+                    .append(" of log ")
+                    .append(tag)
                     .append(", one for the weather and one for the lamp, until the oil was gone.\n\n");
         }
         return script.toString();
@@ -40,7 +44,9 @@ class RenderingTest extends ApplicationTest {
 
     private int takes(String project) {
         return jdbc.sql("select count(*) from take t join cue c on c.id = t.cue_id where c.project_id = :project")
-                .param("project", UUID.fromString(project.substring(10))).query(Integer.class).single();
+                .param("project", UUID.fromString(project.substring(10)))
+                .query(Integer.class)
+                .single();
     }
 
     @Test
@@ -50,7 +56,8 @@ class RenderingTest extends ApplicationTest {
         awaitReady(project, 4);
         renderAll(project);
         String cue = server.cues(project).get(2).get("id").asString();
-        assertThat(server.post(project + "/cues/" + cue + "/render", Map.of()).body()).contains("Nothing has changed");
+        assertThat(server.post(project + "/cues/" + cue + "/render", Map.of()).body())
+                .contains("Nothing has changed");
         assertThat(takes(project)).isEqualTo(4);
         server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "80", "version", "0"));
         assertThat(server.ready(project)).isEqualTo(3);
@@ -63,7 +70,8 @@ class RenderingTest extends ApplicationTest {
         awaitReady(project, 4);
         assertThat(takes(project)).isEqualTo(5);
         String sound = server.cues(project).get(2).get("sound").asString();
-        assertThat(new String(server.bytes(sound), 0, 4, java.nio.charset.StandardCharsets.US_ASCII)).isEqualTo("RIFF");
+        assertThat(new String(server.bytes(sound), 0, 4, java.nio.charset.StandardCharsets.US_ASCII))
+                .isEqualTo("RIFF");
     }
 
     @Test
@@ -78,7 +86,8 @@ class RenderingTest extends ApplicationTest {
         JsonNode after = server.cues(project);
         assertThat(server.ready(project)).isEqualTo(2);
         assertThat(after.get(0).get("pause").asDouble()).isEqualTo(2.5);
-        assertThat(after.get(0).get("sound").asString()).isNotEqualTo(before.get(0).get("sound").asString());
+        assertThat(after.get(0).get("sound").asString())
+                .isNotEqualTo(before.get(0).get("sound").asString());
         double quiet = peak(server.bytes(after.get(0).get("sound").asString()));
         assertThat(20 * Math.log10(loud / quiet)).isBetween(3.0, 7.0);
         assertThat(server.get(project + "/direct?cue=" + cue).body()).contains("−25.0 LUFS");
@@ -94,12 +103,14 @@ class RenderingTest extends ApplicationTest {
 
     @Test
     void aCueThatCannotBeRenderedLeavesTheRestUnharmed() {
-        String project = server.project("Unfit", "Good words.\n\n***\n\nKEEPER: No voice here.\n\nNARRATOR: More good words.");
+        String project =
+                server.project("Unfit", "Good words.\n\n***\n\nKEEPER: No voice here.\n\nNARRATOR: More good words.");
         renderAll(project);
         awaitReady(project, 2);
         assertThat(server.get(project + "/direct").body()).contains("2 cues to look at");
         String stars = server.cues(project).get(1).get("id").asString();
-        assertThat(server.post(project + "/cues/" + stars + "/render", Map.of()).body()).contains("no letter and no digit");
+        assertThat(server.post(project + "/cues/" + stars + "/render", Map.of()).body())
+                .contains("no letter and no digit");
     }
 
     @Test
@@ -121,8 +132,10 @@ class RenderingTest extends ApplicationTest {
         Server.await("both workers speak", PATIENCE, () -> workers.pids().size() == 2 && server.ready(project) > 2);
         workers.pids().forEach(pid -> ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly));
         // what a restart of the database does to its clients: every connection is cut
-        jdbc.sql("select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and datname = current_database()")
-                .query(Boolean.class).list();
+        jdbc.sql(
+                        "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and datname = current_database()")
+                .query(Boolean.class)
+                .list();
         Server.await("60 cues ready", PATIENCE, () -> server.ready(project) == 60);
         assertThat(takes(project)).isEqualTo(60);
     }
@@ -140,11 +153,20 @@ class RenderingTest extends ApplicationTest {
         assertThat(page).contains("T1", "T2").contains("pitch −2.0 st");
         String first = page.replaceAll("(?s).*data-take=\"([^\"]+)\"[^>]*aria-label=\"Play T1\".*", "$1");
         String second = page.replaceAll("(?s).*data-take=\"([^\"]+)\"[^>]*aria-label=\"Play T2\".*", "$1");
-        assertThat(server.post(project + "/takes/" + second + "/delete", Map.of()).body()).contains("is the kept take");
+        assertThat(server.post(project + "/takes/" + second + "/delete", Map.of())
+                        .body())
+                .contains("is the kept take");
         server.post(project + "/takes/" + first + "/keep", Map.of());
-        assertThat(server.ready(project)).as("a take that was chosen on purpose is not changed").isEqualTo(1);
+        assertThat(server.ready(project))
+                .as("a take that was chosen on purpose is not changed")
+                .isEqualTo(1);
         assertThat(server.cues(project).get(0).get("sound").asString()).contains(first);
-        assertThat(server.post(project + "/takes/" + second + "/delete", Map.of()).body()).contains("Undo").doesNotContain("Play T2");
-        assertThat(server.post(project + "/takes/" + second + "/restore", Map.of()).body()).contains("Play T2");
+        assertThat(server.post(project + "/takes/" + second + "/delete", Map.of())
+                        .body())
+                .contains("Undo")
+                .doesNotContain("Play T2");
+        assertThat(server.post(project + "/takes/" + second + "/restore", Map.of())
+                        .body())
+                .contains("Play T2");
     }
 }

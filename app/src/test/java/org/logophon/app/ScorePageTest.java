@@ -48,7 +48,8 @@ class ScorePageTest extends BrowserTest {
         assertThat(page.locator("#markbar [name=breath]")).hasValue("light");
         accessible();
         press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score .rest.asked")).hasCount(1);
+        assertThat(page.locator("#stage[data-state=state-ready] #score .rest.asked"))
+                .hasCount(1);
         assertThat(page.locator("#score .lane-pitch text")).hasText(Pattern.compile("pitch −1.9 st (✓|→ −(1.8|2.0))"));
         assertThat(page.locator("#score .lane-pace text")).hasText("pace 90 % ✓");
         press("Control+z");
@@ -73,7 +74,10 @@ class ScorePageTest extends BrowserTest {
         assertThat(list()).hasCount(2);
         page.locator("#markbar [name=style]").selectOption("weary");
         assertThat(list()).hasCount(3);
-        assertThat(page.locator("#score .word").nth(4)).hasAttribute("aria-label", Pattern.compile("tide, at .* seconds, loudness −3.5 dB, strong, weary: play from here"));
+        assertThat(page.locator("#score .word").nth(4))
+                .hasAttribute(
+                        "aria-label",
+                        Pattern.compile("tide, at .* seconds, loudness −3.5 dB, strong, weary: play from here"));
         page.locator("#score .word").nth(4).focus();
         press("Control+c");
         assertThat(page.locator(".hint")).hasText("3 marks copied.");

@@ -34,7 +34,8 @@ class ScoreVoicesPageTest extends BrowserTest {
         assertThat(page.locator(".hint")).containsText("There is no take of these words yet");
         accessible();
         page.keyboard().press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .stress-moderate")).hasCount(1);
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .stress-moderate"))
+                .hasCount(1);
     }
 
     @Test
@@ -63,7 +64,8 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.keyboard().press("Escape");
         page.locator("#score .word").nth(0).focus();
         page.keyboard().press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .word")).hasCount(12);
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .word"))
+                .hasCount(12);
         assertThat(page.locator("#marklist li")).hasCount(4);
         page.getByLabel(Pattern.compile("Remove said “Fee on” of Ffion")).click();
         assertThat(page.locator("#marklist li")).hasCount(3);
@@ -73,7 +75,8 @@ class ScoreVoicesPageTest extends BrowserTest {
     void theScoreIsMadeWiderAndNoWordsOverlapWhenItIsNarrow() {
         score("Wide and narrow");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)")).hasCount(1);
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+                .hasCount(1);
         double usual = page.locator("#score .word rect").nth(6).boundingBox().width;
         page.keyboard().press("+");
         assertThat(page.locator("#score .word rect").nth(6).boundingBox().width).isCloseTo(usual * 1.5, within(3.0));
@@ -109,8 +112,10 @@ class ScoreVoicesPageTest extends BrowserTest {
                 AudioBufferSourceNode.prototype.start = function (when, offset) { window.starts.push({ context: this.context, when, offset }); return start.call(this, when, offset); };""");
         score("In step");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)")).hasCount(1);
-        page.waitForFunction("() => window.starts.length === 1 && window.starts[0].context.currentTime > window.starts[0].when + 0.1");
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+                .hasCount(1);
+        page.waitForFunction(
+                "() => window.starts.length === 1 && window.starts[0].context.currentTime > window.starts[0].when + 0.1");
         Object differences = page.evaluate("""
                 async () => {
                   const { context, when, offset } = window.starts.at(-1);
@@ -126,8 +131,11 @@ class ScoreVoicesPageTest extends BrowserTest {
                   }
                   return differences;
                 }""");
-        List<Double> measured = ((List<?>) differences).stream().map(value -> ((Number) value).doubleValue()).toList();
-        assertThat(measured).hasSize(40).allSatisfy(difference -> assertThat(difference).isCloseTo(0, within(0.03)));
+        List<Double> measured = ((List<?>) differences)
+                .stream().map(value -> ((Number) value).doubleValue()).toList();
+        assertThat(measured)
+                .hasSize(40)
+                .allSatisfy(difference -> assertThat(difference).isCloseTo(0, within(0.03)));
     }
 
     /** At 200 % browser zoom a window of 1280 by 800 has 640 by 400 CSS pixels (WCAG 2.2, 1.4.4 and 1.4.10). */
@@ -139,9 +147,14 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.locator("#markbar [name=pace]").fill("90");
         page.locator("#markbar [name=pace]").press("Enter");
         assertThat(page.locator("#marklist li")).hasCount(1);
-        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= 640")).as("no scrolling in two directions").isTrue();
+        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= 640"))
+                .as("no scrolling in two directions")
+                .isTrue();
         accessible();
-        assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^lamp, .*not rendered yet")))).hasCount(1);
+        assertThat(page.getByRole(
+                        com.microsoft.playwright.options.AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^lamp, .*not rendered yet"))))
+                .hasCount(1);
     }
 
     @Test
@@ -171,7 +184,8 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.locator("#markbar [name=pitch]").press("Enter");
         assertThat(page.locator(".hint")).containsText("render the cue as it is, then ask for 200 Hz");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)")).hasCount(1);
+        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+                .hasCount(1);
         page.locator("#markbar [name=pitch]").fill("150 Hz");
         page.locator("#markbar [name=pitch]").press("Enter");
         assertThat(page.locator("#score .lane-pitch text")).hasText(Pattern.compile("pitch −[0-9.]+ st"));
@@ -180,8 +194,12 @@ class ScoreVoicesPageTest extends BrowserTest {
     @Test
     void anOpenedSsmlSaysHowManyMarksComeAlong() {
         newProject("Opened marks", "Old.");
-        page.locator("#files").setInputFiles(new com.microsoft.playwright.options.FilePayload("a.ssml", "application/ssml+xml",
-                "<speak><p>One <emphasis>lamp</emphasis>.</p></speak>".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        page.locator("#files")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "a.ssml",
+                        "application/ssml+xml",
+                        "<speak><p>One <emphasis>lamp</emphasis>.</p></speak>"
+                                .getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         assertThat(page.locator(".opened")).containsText("1 mark");
     }
 }

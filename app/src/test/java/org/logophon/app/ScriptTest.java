@@ -29,7 +29,10 @@ class ScriptTest extends ApplicationTest {
     }
 
     private List<String> numbers(JsonNode state) {
-        return state.get("cues").valueStream().map(c -> c.get("number").asString()).toList();
+        return state.get("cues")
+                .valueStream()
+                .map(c -> c.get("number").asString())
+                .toList();
     }
 
     private JsonNode save(String project, String text) {
@@ -49,7 +52,12 @@ class ScriptTest extends ApplicationTest {
         assertThat("Zero and one, then two, three and four.".substring(place)).startsWith("three");
         JsonNode joined = act(project, "/script/join", Map.of("place", Integer.toString(place)));
         assertThat(joined.get("cues")).hasSize(2);
-        JsonNode all = act(project, "/script/join", Map.of("place", Integer.toString(joined.get("cues").get(1).get("first").asInt())));
+        JsonNode all = act(
+                project,
+                "/script/join",
+                Map.of(
+                        "place",
+                        Integer.toString(joined.get("cues").get(1).get("first").asInt())));
         assertThat(all.get("cues")).hasSize(1);
     }
 
@@ -59,17 +67,23 @@ class ScriptTest extends ApplicationTest {
         save(project, "First words, and more.");
         act(project, "/script/split", Map.of("way", "words", "limit", "3"));
         save(project, "First words, and more still.");
-        assertThat(act(project, "/script/undo", Map.of()).get("text").asString()).isEqualTo("First words, and more.");
-        assertThat(act(project, "/script/undo", Map.of()).get("splitting").asString()).isEqualTo("blank-line");
+        assertThat(act(project, "/script/undo", Map.of()).get("text").asString())
+                .isEqualTo("First words, and more.");
+        assertThat(act(project, "/script/undo", Map.of()).get("splitting").asString())
+                .isEqualTo("blank-line");
         JsonNode first = act(project, "/script/undo", Map.of());
         assertThat(first.get("text").asString()).isEqualTo("First words.");
         assertThat(first.get("redo").asBoolean()).isTrue();
-        assertThat(act(project, "/script/redo", Map.of()).get("text").asString()).isEqualTo("First words, and more.");
-        assertThat(act(project, "/script/redo", Map.of()).get("splitting").asString()).isEqualTo("words:3");
+        assertThat(act(project, "/script/redo", Map.of()).get("text").asString())
+                .isEqualTo("First words, and more.");
+        assertThat(act(project, "/script/redo", Map.of()).get("splitting").asString())
+                .isEqualTo("words:3");
         JsonNode last = act(project, "/script/redo", Map.of());
         assertThat(last.get("text").asString()).isEqualTo("First words, and more still.");
         assertThat(last.get("redo").asBoolean()).isFalse();
-        assertThat(server.post(project + "/script/redo", Map.of("version", Integer.toString(version(project)))).body()).contains("nothing to do again");
+        assertThat(server.post(project + "/script/redo", Map.of("version", Integer.toString(version(project))))
+                        .body())
+                .contains("nothing to do again");
     }
 
     @Test
@@ -77,17 +91,27 @@ class ScriptTest extends ApplicationTest {
         String project = server.project("Versions", "The lamp was lit at dusk.");
         save(project, "The lamp was lit at dawn.");
         assertThat(server.get(project + "/versions").body()).contains("Typed").contains("as it is now");
-        assertThat(server.get(project + "/versions/1").body()).contains("<del>dusk</del>").contains("<ins>dawn</ins>");
+        assertThat(server.get(project + "/versions/1").body())
+                .contains("<del>dusk</del>")
+                .contains("<ins>dawn</ins>");
         act(project, "/versions/1/restore", Map.of());
         assertThat(text(project)).isEqualTo("The lamp was lit at dusk.");
-        assertThat(server.post(project + "/versions/1/restore", Map.of("version", "1")).statusCode()).as("from an old page").isEqualTo(409);
+        assertThat(server.post(project + "/versions/1/restore", Map.of("version", "1"))
+                        .statusCode())
+                .as("from an old page")
+                .isEqualTo(409);
     }
 
     @Test
     void aRefusedTextIsKeptAmongTheVersions() {
         String project = server.project("Draft", "Mine.");
-        String draft = Server.parse(server.send(server.request(project + "/script/draft").header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", server.token()).POST(java.net.http.HttpRequest.BodyPublishers.ofString("{\"text\":\"Words that nobody may lose.\",\"version\":1}")))).get("draft").asString();
+        String draft = Server.parse(server.send(server.request(project + "/script/draft")
+                        .header("Content-Type", "application/json")
+                        .header("X-XSRF-TOKEN", server.token())
+                        .POST(java.net.http.HttpRequest.BodyPublishers.ofString(
+                                "{\"text\":\"Words that nobody may lose.\",\"version\":1}"))))
+                .get("draft")
+                .asString();
         assertThat(server.get(project + "/versions").body()).contains("Not saved, kept aside");
         act(project, "/versions/drafts/" + draft + "/restore", Map.of());
         assertThat(text(project)).isEqualTo("Words that nobody may lose.");
@@ -99,62 +123,115 @@ class ScriptTest extends ApplicationTest {
         String project = server.project("Frozen", "One.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.");
         server.post(project + "/render", Map.of());
         Server.await("rendered", java.time.Duration.ofSeconds(60), () -> server.ready(project) == 5);
-        assertThat(numbers(save(project, "Zero.\n\nOne.\n\nTwo.\n\nThree.\n\nFour.\n\nFive."))).as("free until then").startsWith("010", "020");
+        assertThat(numbers(save(project, "Zero.\n\nOne.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.")))
+                .as("free until then")
+                .startsWith("010", "020");
         save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.");
         server.post(project + "/deliveries", Map.of("pattern", "{number}_{slug}", "target", "-19"));
-        assertThat(numbers(save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nNew words here.\n\nFive."))).containsExactly("010", "020", "030", "040", "045", "050");
-        JsonNode second = save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.");
+        assertThat(numbers(save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nNew words here.\n\nFive.")))
+                .containsExactly("010", "020", "030", "040", "045", "050");
+        JsonNode second =
+                save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.");
         assertThat(numbers(second)).containsExactly("010", "020", "030", "040", "042", "045", "050");
         JsonNode gone = save(project, "One.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.");
-        assertThat(gone.get("report").get("gone").get(0).get("number").asString()).isEqualTo("020");
-        assertThat(numbers(save(project, "One.\n\nQuite another cue.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive."))).contains("019").doesNotContain("020");
+        assertThat(gone.get("report").get("gone").get(0).get("number").asString())
+                .isEqualTo("020");
+        assertThat(
+                        numbers(
+                                save(
+                                        project,
+                                        "One.\n\nQuite another cue.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.")))
+                .contains("019")
+                .doesNotContain("020");
         String cue = gone.get("report").get("gone").get(0).get("id").asString();
         JsonNode back = act(project, "/script/gone/" + cue, Map.of());
         assertThat(back.get("text").asString()).startsWith("One.\n\nTwo.\n\nQuite another cue.");
         assertThat(numbers(back)).startsWith("010", "020", "019");
-        assertThat(server.post(project + "/script/numbers", Map.of("start", "1", "step", "1", "width", "2", "version", Integer.toString(version(project)))).body()).contains("their numbers stay");
+        assertThat(server.post(
+                                project + "/script/numbers",
+                                Map.of(
+                                        "start",
+                                        "1",
+                                        "step",
+                                        "1",
+                                        "width",
+                                        "2",
+                                        "version",
+                                        Integer.toString(version(project))))
+                        .body())
+                .contains("their numbers stay");
     }
 
     @Test
     void directionGoesWithTheWordsWhenACueIsSplit() {
-        String project = server.project("Direction", "The first half of it is here and the second half of it is there.");
+        String project =
+                server.project("Direction", "The first half of it is here and the second half of it is there.");
         String cue = server.cues(project).get(0).get("id").asString();
-        server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "80", "version", server.version(project, cue, "cue")));
+        server.post(
+                project + "/cues/" + cue + "/direction",
+                Map.of("pace", "80", "version", server.version(project, cue, "cue")));
         JsonNode cut = act(project, "/script/cut", Map.of("place", "33"));
         assertThat(cut.get("cues")).hasSize(2);
         for (JsonNode half : cut.get("cues")) {
-            assertThat(server.get(project + "/direct?cue=" + half.get("id").asString()).body()).contains("value=\"80\"");
+            assertThat(server.get(project + "/direct?cue=" + half.get("id").asString())
+                            .body())
+                    .contains("value=\"80\"");
         }
     }
 
     @Test
     void proofFindsAndTakingKeepsReadingsAndRewrites() {
         // before a voice has spoken, time is told by characters alone
-        String spoken = server.project("A voice that has spoken", "The keeper lit the lamp at the top of the tower, and it burned all night. ".repeat(4));
+        String spoken = server.project(
+                "A voice that has spoken",
+                "The keeper lit the lamp at the top of the tower, and it burned all night. ".repeat(4));
         server.post(spoken + "/render", Map.of("step", "WRITE"));
         Server.await("the voice is measured", Duration.ofSeconds(60), () -> server.ready(spoken) == 1);
         String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] dusk");
         JsonNode findings = server.json(project + "/proof").get("findings");
-        assertThat(findings).extracting(f -> f.get("kind").asString()).containsExactly("UNIT", "DOUBLED_WORD", "STAGE_DIRECTION", "MISSING_STOP");
-        assertThat(text(project).substring(findings.get(0).get("start").asInt(), findings.get(0).get("end").asInt())).isEqualTo("2.3 t");
+        assertThat(findings)
+                .extracting(f -> f.get("kind").asString())
+                .containsExactly("UNIT", "DOUBLED_WORD", "STAGE_DIRECTION", "MISSING_STOP");
+        assertThat(text(project)
+                        .substring(
+                                findings.get(0).get("start").asInt(),
+                                findings.get(0).get("end").asInt()))
+                .isEqualTo("2.3 t");
         String hash = server.cues(project).get(0).get("seconds").asString();
         JsonNode done = Server.parse(take(project, findings));
         assertThat(done.get("sentence").asString()).isEqualTo("1 reading kept, 3 places changed in the script.");
         assertThat(text(project)).isEqualTo("Its lens weighs 2.3 t.\n\nThe lamp is lit at dusk.");
         assertThat(server.json(project + "/proof").get("findings")).isEmpty();
-        assertThat(server.get(project + "/readings").body()).contains("two point three tonnes").contains("in 010");
-        assertThat(server.cues(project).get(0).get("seconds").asString()).as("the estimate follows what is said").isNotEqualTo(hash);
+        assertThat(server.get(project + "/readings").body())
+                .contains("two point three tonnes")
+                .contains("in 010");
+        assertThat(server.cues(project).get(0).get("seconds").asString())
+                .as("the estimate follows what is said")
+                .isNotEqualTo(hash);
     }
 
     private HttpResponse<String> take(String project, JsonNode findings) {
         StringBuilder items = new StringBuilder();
         for (JsonNode f : findings) {
             JsonNode s = f.get("suggestions").get(0);
-            items.append(items.isEmpty() ? "" : ",").append("{\"cue\":%s,\"from\":%s,\"to\":%s,\"written\":%s,\"kind\":%s,\"act\":%s,\"text\":%s,\"at\":%s}".formatted(
-                    f.get("cue"), f.get("from"), f.get("to"), f.get("text"), f.get("kind"), s.get("act"), s.get("text"), s.get("at")));
+            items.append(items.isEmpty() ? "" : ",")
+                    .append(
+                            "{\"cue\":%s,\"from\":%s,\"to\":%s,\"written\":%s,\"kind\":%s,\"act\":%s,\"text\":%s,\"at\":%s}"
+                                    .formatted(
+                                            f.get("cue"),
+                                            f.get("from"),
+                                            f.get("to"),
+                                            f.get("text"),
+                                            f.get("kind"),
+                                            s.get("act"),
+                                            s.get("text"),
+                                            s.get("at")));
         }
-        return server.send(server.request(project + "/proof/take").header("Content-Type", "application/json").header("X-XSRF-TOKEN", server.token())
-                .POST(java.net.http.HttpRequest.BodyPublishers.ofString("{\"version\":" + version(project) + ",\"items\":[" + items + "]}")));
+        return server.send(server.request(project + "/proof/take")
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", server.token())
+                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(
+                        "{\"version\":" + version(project) + ",\"items\":[" + items + "]}")));
     }
 
     @Test
@@ -163,11 +240,15 @@ class ScriptTest extends ApplicationTest {
         JsonNode first = server.json(project + "/proof").get("findings").get(0);
         assertThat(first.get("text").asString()).isEqualTo("wound");
         take(project, tools.jackson.databind.json.JsonMapper.builder().build().readTree("[" + first + "]"));
-        assertThat(server.json(project + "/proof").get("findings")).as("the other one stays open or is right").allSatisfy(f -> assertThat(f.get("from").asInt()).isGreaterThan(10));
+        assertThat(server.json(project + "/proof").get("findings"))
+                .as("the other one stays open or is right")
+                .allSatisfy(f -> assertThat(f.get("from").asInt()).isGreaterThan(10));
         save(project, "By now I have wound the clock. The wound healed.");
         assertThat(server.get(project + "/readings").body()).contains("wownd").contains("cue 010");
         JsonNode lost = save(project, "By now the clock goes. It healed.");
-        assertThat(lost.get("report").get("lost")).extracting(JsonNode::asString).containsExactly("wound");
+        assertThat(lost.get("report").get("lost"))
+                .extracting(JsonNode::asString)
+                .containsExactly("wound");
     }
 
     @Test
@@ -184,8 +265,11 @@ class ScriptTest extends ApplicationTest {
     }
 
     private void dismiss(String project, String cue) {
-        server.send(server.request(project + "/proof/dismiss").header("Content-Type", "application/json").header("X-XSRF-TOKEN", server.token())
-                .POST(java.net.http.HttpRequest.BodyPublishers.ofString("{\"cue\":" + cue + ",\"kind\":\"UNKNOWN_WORD\",\"text\":\"Skerrow\"}")));
+        server.send(server.request(project + "/proof/dismiss")
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", server.token())
+                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(
+                        "{\"cue\":" + cue + ",\"kind\":\"UNKNOWN_WORD\",\"text\":\"Skerrow\"}")));
     }
 
     @Test
@@ -193,22 +277,42 @@ class ScriptTest extends ApplicationTest {
         String project = server.project("Reading", "Under UV light it glows.\n\nNothing else does.");
         server.post(project + "/render", Map.of());
         Server.await("rendered", java.time.Duration.ofSeconds(60), () -> server.ready(project) == 2);
-        assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "ultra violet", "as", "words")).body()).contains("ultra violet");
-        assertThat(server.json(project + "/script").get("cues")).extracting(c -> c.get("state").asString()).containsExactly("state-changed", "state-ready");
-        assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "", "as", "words")).body()).contains("is missing");
-        assertThat(server.get(project + "/readings/export?format=pls").body()).contains("<grapheme>UV</grapheme><alias>ultra violet</alias>");
-        assertThat(server.bytes(server.json(project + "/hear?written=UV&said=ultra+violet&as=words").get("sound").asString()).length).isGreaterThan(20_000);
+        assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "ultra violet", "as", "words"))
+                        .body())
+                .contains("ultra violet");
+        assertThat(server.json(project + "/script").get("cues"))
+                .extracting(c -> c.get("state").asString())
+                .containsExactly("state-changed", "state-ready");
+        assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "", "as", "words"))
+                        .body())
+                .contains("is missing");
+        assertThat(server.get(project + "/readings/export?format=pls").body())
+                .contains("<grapheme>UV</grapheme><alias>ultra violet</alias>");
+        assertThat(server.bytes(server.json(project + "/hear?written=UV&said=ultra+violet&as=words")
+                                .get("sound")
+                                .asString())
+                        .length)
+                .isGreaterThan(20_000);
     }
 
     @Test
     void findAndReplaceGoesThroughScriptAndReadings() {
         String project = server.project("Find", "The lamp, the lamps, a Lamp.\n\nlamp");
-        assertThat(server.post(project + "/find", Map.of("what", "lamp")).body()).contains("4 places.");
-        assertThat(server.post(project + "/find", Map.of("what", "lamp", "whole", "true", "matchCase", "true")).body()).contains("2 places.");
-        assertThat(server.post(project + "/find", Map.of("what", "(a+)+$(", "expression", "true")).body()).contains("This regular expression can");
+        assertThat(server.post(project + "/find", Map.of("what", "lamp")).body())
+                .contains("4 places.");
+        assertThat(server.post(project + "/find", Map.of("what", "lamp", "whole", "true", "matchCase", "true"))
+                        .body())
+                .contains("2 places.");
+        assertThat(server.post(project + "/find", Map.of("what", "(a+)+$(", "expression", "true"))
+                        .body())
+                .contains("This regular expression can");
         act(project, "/find/replace", Map.of("what", "(l)amp(s?)", "with", "$1antern$2", "expression", "true"));
         assertThat(text(project)).isEqualTo("The lantern, the lanterns, a Lantern.\n\nlantern");
-        assertThat(server.post(project + "/find/replace", Map.of("what", "zebra", "version", Integer.toString(version(project)))).body()).contains("nothing was replaced");
+        assertThat(server.post(
+                                project + "/find/replace",
+                                Map.of("what", "zebra", "version", Integer.toString(version(project))))
+                        .body())
+                .contains("nothing was replaced");
     }
 
     @Test

@@ -24,7 +24,8 @@ final class Server {
 
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
 
     Server(String address) {
         this.address = address;
@@ -38,9 +39,12 @@ final class Server {
         if (token().isEmpty()) {
             get("/");
         }
-        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+        String body = form.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
-        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").header("X-XSRF-TOKEN", token())
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("X-XSRF-TOKEN", token())
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
@@ -54,7 +58,10 @@ final class Server {
 
     /** Makes a project with a script. @return its address, as in /projects/… */
     String project(String name, String script) {
-        String location = post("/projects", Map.of("name", name)).headers().firstValue("Location").orElseThrow();
+        String location = post("/projects", Map.of("name", name))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         String project = URI.create(location).getPath().replace("/write", "");
         if (save(project, script, 0).statusCode() != 200) {
             throw new AssertionError("The script of " + name + " was not saved.");
@@ -63,8 +70,11 @@ final class Server {
     }
 
     HttpResponse<String> save(String project, String script, int version) {
-        return send(request(project + "/script").header("Content-Type", "application/json").header("X-XSRF-TOKEN", token())
-                .PUT(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(Map.of("text", script, "version", version)))));
+        return send(request(project + "/script")
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .PUT(HttpRequest.BodyPublishers.ofString(
+                        JSON.writeValueAsString(Map.of("text", script, "version", version)))));
     }
 
     JsonNode cues(String project) {
@@ -114,17 +124,23 @@ final class Server {
 
     byte[] bytes(String path) {
         try {
-            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException | InterruptedException e) {
             throw new IllegalStateException(e);
         }
     }
 
     HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path)).header("Accept", "text/html, application/json");
+        return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path))
+                .header("Accept", "text/html, application/json");
     }
 
     String token() {
-        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
     }
 }

@@ -14,7 +14,9 @@ import org.junit.jupiter.api.Test;
 import org.logophon.core.pitch.PitchTrack;
 import tools.jackson.databind.JsonNode;
 
-/** Quotations, other roles and languages inside a cue; readings and pitches in Hz as marks; SSML opened with its marks. */
+/**
+ * Quotations, other roles and languages inside a cue; readings and pitches in Hz as marks; SSML opened with its marks.
+ */
 class VoicesInACueTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(60);
@@ -34,34 +36,51 @@ class VoicesInACueTest extends ApplicationTest {
 
     private HttpResponse<String> mark(String cue, String text, String words, String kind, String value) {
         int start = text.indexOf(words);
-        return server.post(cue + "/marks", Map.of("start", "" + start, "end", "" + (start + words.length()), "kind", kind, "value", value));
+        return server.post(
+                cue + "/marks",
+                Map.of("start", "" + start, "end", "" + (start + words.length()), "kind", kind, "value", value));
     }
 
     private JsonNode quotation(String cue, String way, String role) {
         int start = LINE.indexOf(QUOTE);
-        return Server.parse(server.post(cue + "/quotation", Map.of("start", "" + start, "end", "" + (start + QUOTE.length()), "way", way, "role", role)));
+        return Server.parse(server.post(
+                cue + "/quotation",
+                Map.of("start", "" + start, "end", "" + (start + QUOTE.length()), "way", way, "role", role)));
     }
 
     private void render(String project) {
         server.post(project + "/render", Map.of());
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == server.cues(project).size());
+        Server.await(
+                "rendered",
+                PATIENCE,
+                () -> server.ready(project) == server.cues(project).size());
     }
 
     /** Median pitch in Hz of some words of the kept take, as its score shows it. */
     private double pitch(String project, String cue, int from, int to) {
-        String page = server.get(project + "/direct?cue=" + cue.replaceAll(".*/", "")).body();
+        String page =
+                server.get(project + "/direct?cue=" + cue.replaceAll(".*/", "")).body();
         JsonNode score = server.json(page.replaceAll("(?s).*data-score=\"([^\"]+)\".*", "$1"));
         double start = score.get("words").get(from).get("from").asDouble();
         double end = score.get("words").get(to).get("to").asDouble();
-        double[] voiced = IntStream.range((int) (start * 100), (int) (end * 100)).mapToDouble(i -> score.get("pitch").get(i).asDouble()).filter(hertz -> hertz > 0).sorted().toArray();
+        double[] voiced = IntStream.range((int) (start * 100), (int) (end * 100))
+                .mapToDouble(i -> score.get("pitch").get(i).asDouble())
+                .filter(hertz -> hertz > 0)
+                .sorted()
+                .toArray();
         return voiced[voiced.length / 2];
     }
 
     private List<String> marks(String cue) {
         JsonNode answer = server.json(cue + "/marks");
         String text = answer.get("text").asString();
-        return Stream.iterate(0, i -> i < answer.get("marks").size(), i -> i + 1).map(i -> answer.get("marks").get(i))
-                .map(mark -> mark.get("kind").asString() + " " + mark.get("value").asString() + ": " + text.substring(mark.get("start").asInt(), mark.get("end").asInt())).toList();
+        return Stream.iterate(0, i -> i < answer.get("marks").size(), i -> i + 1)
+                .map(i -> answer.get("marks").get(i))
+                .map(mark -> mark.get("kind").asString() + " "
+                        + mark.get("value").asString() + ": "
+                        + text.substring(
+                                mark.get("start").asInt(), mark.get("end").asInt()))
+                .toList();
     }
 
     @Test
@@ -69,22 +88,55 @@ class VoicesInACueTest extends ApplicationTest {
         String project = project("Quoted");
         render(project);
         String cue = cue(project, 0);
-        assertThat(server.json(cue + "/marks").get("quotations")).singleElement().satisfies(found -> assertThat(found.get("way").asString()).isEqualTo("PLAIN"));
-        assertThat(server.json(cue + "/marks").get("roles")).singleElement().satisfies(role -> assertThat(role.asString()).isEqualTo("Keeper"));
+        assertThat(server.json(cue + "/marks").get("quotations"))
+                .singleElement()
+                .satisfies(found -> assertThat(found.get("way").asString()).isEqualTo("PLAIN"));
+        assertThat(server.json(cue + "/marks").get("roles"))
+                .singleElement()
+                .satisfies(role -> assertThat(role.asString()).isEqualTo("Keeper"));
         double narrator = pitch(project, cue, 0, 4);
-        assertThat(quotation(cue, "ROLE", "Keeper").get("quotations").get(0).get("role").asString()).isEqualTo("Keeper");
+        assertThat(quotation(cue, "ROLE", "Keeper")
+                        .get("quotations")
+                        .get(0)
+                        .get("role")
+                        .asString())
+                .isEqualTo("Keeper");
         assertThat(marks(cue)).containsExactly("pause 200: wrote", "role Keeper: " + QUOTE);
         render(project);
-        assertThat(PitchTrack.semitones(narrator, pitch(project, cue, 0, 4))).as("the narrator goes on as before").isCloseTo(0, within(0.7));
-        assertThat(PitchTrack.semitones(narrator, pitch(project, cue, 5, 12))).as("Aldric is about an octave lower").isLessThan(-7);
+        assertThat(PitchTrack.semitones(narrator, pitch(project, cue, 0, 4)))
+                .as("the narrator goes on as before")
+                .isCloseTo(0, within(0.7));
+        assertThat(PitchTrack.semitones(narrator, pitch(project, cue, 5, 12)))
+                .as("Aldric is about an octave lower")
+                .isLessThan(-7);
         // his direction is heard in the quotation as well: it is his role's
-        server.post(cue(project, 1) + "/role/direction", Map.of("role", "Keeper", "pitch", "-2", "version", server.version(project, server.cues(project).get(1).get("id").asString(), "role")));
-        assertThat(server.cues(project)).extracting(c -> c.get("state").asString()).containsExactly("state-changed", "state-changed");
-        assertThat(quotation(cue, "TURNED", "").get("quotations").get(0).get("way").asString()).isEqualTo("TURNED");
+        server.post(
+                cue(project, 1) + "/role/direction",
+                Map.of(
+                        "role",
+                        "Keeper",
+                        "pitch",
+                        "-2",
+                        "version",
+                        server.version(
+                                project, server.cues(project).get(1).get("id").asString(), "role")));
+        assertThat(server.cues(project))
+                .extracting(c -> c.get("state").asString())
+                .containsExactly("state-changed", "state-changed");
+        assertThat(quotation(cue, "TURNED", "")
+                        .get("quotations")
+                        .get(0)
+                        .get("way")
+                        .asString())
+                .isEqualTo("TURNED");
         quotation(cue, "PLAIN", "");
         assertThat(marks(cue)).isEmpty();
-        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "TURNED")).body()).contains("in the cue any more. Reload the page.");
-        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "ROLE", "role", "Stranger")).body()).contains("This project has no role Stranger.");
+        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "TURNED"))
+                        .body())
+                .contains("in the cue any more. Reload the page.");
+        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "ROLE", "role", "Stranger"))
+                        .body())
+                .contains("This project has no role Stranger.");
     }
 
     @Test
@@ -92,11 +144,17 @@ class VoicesInACueTest extends ApplicationTest {
         String project = project("Recast");
         quotation(cue(project, 0), "ROLE", "Keeper");
         render(project);
-        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=hamish").get("changed").asInt()).as("his own cue, and the one that quotes him").isEqualTo(2);
+        assertThat(server.json(project + "/cast/preview?role=Keeper&voice=hamish")
+                        .get("changed")
+                        .asInt())
+                .as("his own cue, and the one that quotes him")
+                .isEqualTo(2);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", ""));
         JsonNode cue = server.cues(project).get(0);
         assertThat(cue.get("state").asString()).isEqualTo("state-problem");
-        assertThat(server.get(project + "/direct?cue=" + cue.get("id").asString()).body()).contains("Keeper, who says words of this cue, has no voice yet.");
+        assertThat(server.get(project + "/direct?cue=" + cue.get("id").asString())
+                        .body())
+                .contains("Keeper, who says words of this cue, has no voice yet.");
     }
 
     @Test
@@ -105,10 +163,13 @@ class VoicesInACueTest extends ApplicationTest {
         String cue = cue(project, 0);
         render(project);
         mark(cue, "She said nos da i bawb and left.", "nos da i bawb", "language", "cy");
-        assertThat(server.json(cue + "/marks").get("marks").get(0).get("label").asString()).isEqualTo("in Welsh");
+        assertThat(server.json(cue + "/marks").get("marks").get(0).get("label").asString())
+                .isEqualTo("in Welsh");
         render(project);
         assertThat(server.ready(project)).isEqualTo(1);
-        assertThat(mark(cue, "She said nos da i bawb and left.", "nos", "language", "no such").body()).contains("A language is named by its tag");
+        assertThat(mark(cue, "She said nos da i bawb and left.", "nos", "language", "no such")
+                        .body())
+                .contains("A language is named by its tag");
         mark(cue, "She said nos da i bawb and left.", "left", "language", "tlh");
         assertThat(server.get(project + "/direct").body()).contains("No voice speaks the language “tlh”");
     }
@@ -120,23 +181,30 @@ class VoicesInACueTest extends ApplicationTest {
         String cue = cue(project, 0);
         mark(cue, text, "2.3 t", "reading", "words two point three tonnes");
         assertThat(marks(cue)).containsExactly("reading words two point three tonnes: 2.3 t");
-        assertThat(server.get(project + "/readings").body()).as("the list of readings shows it too").contains("two point three tonnes");
+        assertThat(server.get(project + "/readings").body())
+                .as("the list of readings shows it too")
+                .contains("two point three tonnes");
         assertThat(mark(cue, text, "t,", "reading", "letters").statusCode()).isEqualTo(200);
         assertThat(marks(cue)).as("a word has one reading").containsExactly("reading letters: t,");
         server.post(project + "/marks/undo", Map.of());
         assertThat(marks(cue)).containsExactly("reading words two point three tonnes: 2.3 t");
         server.save(project, "Dry, it weighs 2.3 t, or £40 a day.", 1);
         assertThat(marks(cue)).containsExactly("reading words two point three tonnes: 2.3 t");
-        assertThat(server.save(project, "Dry, it weighs 2.4 t, or £40 a day.", 2).body()).contains("2.3 t");
+        assertThat(server.save(project, "Dry, it weighs 2.4 t, or £40 a day.", 2)
+                        .body())
+                .contains("2.3 t");
         assertThat(marks(cue)).isEmpty();
-        assertThat(mark(cue, "Dry, it weighs 2.4 t, or £40 a day.", "Dry", "reading", "ipa").body()).contains("How it is said is missing");
+        assertThat(mark(cue, "Dry, it weighs 2.4 t, or £40 a day.", "Dry", "reading", "ipa")
+                        .body())
+                .contains("How it is said is missing");
     }
 
     @Test
     void aPitchMayBeAskedForInHertz() {
         String project = project("In Hertz");
         String cue = cue(project, 0);
-        assertThat(mark(cue, LINE, QUOTE, "pitch", "180 Hz").body()).contains("render the cue as it is, then ask for 180 Hz");
+        assertThat(mark(cue, LINE, QUOTE, "pitch", "180 Hz").body())
+                .contains("render the cue as it is, then ask for 180 Hz");
         render(project);
         mark(cue, LINE, QUOTE, "pitch", "230 Hz");
         render(project);
@@ -157,13 +225,23 @@ class VoicesInACueTest extends ApplicationTest {
                 <voice name="aldric"><p>Fog<break time="400ms"/> till noon.</p></voice></speak>""";
         String boundary = "----logophon-test";
         String body = Stream.of(new String[] {"how", "replace"}, new String[] {"version", "1"})
-                .map(field -> "--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + field[0] + "\"\r\n\r\n" + field[1] + "\r\n").reduce("", String::concat)
-                + "--" + boundary + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"night.ssml\"\r\nContent-Type: application/ssml+xml\r\n\r\n" + ssml + "\r\n--" + boundary + "--\r\n";
-        HttpResponse<String> opened = server.send(server.request(project + "/open").header("Content-Type", "multipart/form-data; boundary=" + boundary).header("X-XSRF-TOKEN", server.token())
+                        .map(field -> "--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + field[0]
+                                + "\"\r\n\r\n" + field[1] + "\r\n")
+                        .reduce("", String::concat)
+                + "--" + boundary
+                + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"night.ssml\"\r\nContent-Type: application/ssml+xml\r\n\r\n"
+                + ssml + "\r\n--" + boundary + "--\r\n";
+        HttpResponse<String> opened = server.send(server.request(project + "/open")
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .header("X-XSRF-TOKEN", server.token())
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
         assertThat(opened.statusCode()).as(opened.body()).isEqualTo(200);
-        assertThat(marks(cue(project, 0))).containsExactly("stress strong: lamp", "reading words two point three tonnes: 2.3 t");
+        assertThat(marks(cue(project, 0)))
+                .containsExactly("stress strong: lamp", "reading words two point three tonnes: 2.3 t");
         assertThat(marks(cue(project, 1))).containsExactly("pause 400: Fog");
-        assertThat(server.get(project + "/direct?cue=" + server.cues(project).get(1).get("id").asString()).body()).contains("Aldric · Aldric");
+        assertThat(server.get(project + "/direct?cue="
+                                + server.cues(project).get(1).get("id").asString())
+                        .body())
+                .contains("Aldric · Aldric");
     }
 }

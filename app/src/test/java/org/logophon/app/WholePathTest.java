@@ -1,8 +1,8 @@
 package org.logophon.app;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -60,7 +60,8 @@ class WholePathTest extends BrowserTest {
         page.locator("#tab-cue").click();
         setDial("cue-loudness", "3");
         setDial("cue-pause", "1.2");
-        assertThat(page.locator(".comes")).containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
+        assertThat(page.locator(".comes"))
+                .containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
         page.getByText("Render 3 cues").click();
         assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(12);
         assertThat(page.locator("#head")).containsText("all rendered");
@@ -96,20 +97,50 @@ class WholePathTest extends BrowserTest {
                 }
             }
         }
-        assertThat(clips).extracting(p -> p.getFileName().toString()).containsExactly("010_Narrator.wav", "020_Keeper.wav", "030_Narrator.wav");
+        assertThat(clips)
+                .extracting(p -> p.getFileName().toString())
+                .containsExactly("010_Narrator.wav", "020_Keeper.wav", "030_Narrator.wav");
         // ffprobe and ffmpeg's ebur128 meter are the outside reference
         double[] loudness = {-19, -16, -19};
         for (int i = 0; i < clips.size(); i++) {
-            assertThat(tool("ffprobe", "-v", "error", "-show_entries", "stream=codec_name,sample_rate,channels", "-of", "csv=p=0", clips.get(i).toString()).strip())
+            assertThat(tool(
+                                    "ffprobe",
+                                    "-v",
+                                    "error",
+                                    "-show_entries",
+                                    "stream=codec_name,sample_rate,channels",
+                                    "-of",
+                                    "csv=p=0",
+                                    clips.get(i).toString())
+                            .strip())
                     .isEqualTo("pcm_s24le,48000,1");
-            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", clips.get(i).toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
+            String meter = tool(
+                    "ffmpeg",
+                    "-hide_banner",
+                    "-nostats",
+                    "-i",
+                    clips.get(i).toString(),
+                    "-af",
+                    "ebur128=peak=true",
+                    "-f",
+                    "null",
+                    "-");
             assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(loudness[i], within(0.3));
             assertThat(last(meter, "Peak:\\s+(-?[\\d.]+) dBFS")).isLessThanOrEqualTo(-0.9);
         }
         assertThat(Files.readAllLines(folder.resolve("cue-sheet.csv"))).hasSize(4);
         // ffmpeg reads the captions as SubRip and finds the words again
-        assertThat(tool("ffmpeg", "-v", "error", "-i", folder.resolve("captions.srt").toString(), "-f", "webvtt", "-"))
-                .contains("WEBVTT").contains("Lit the lamp at 4:52.");
+        assertThat(tool(
+                        "ffmpeg",
+                        "-v",
+                        "error",
+                        "-i",
+                        folder.resolve("captions.srt").toString(),
+                        "-f",
+                        "webvtt",
+                        "-"))
+                .contains("WEBVTT")
+                .contains("Lit the lamp at 4:52.");
     }
 
     @Test

@@ -31,11 +31,14 @@ class WritePageTest extends BrowserTest {
         newProject("Target", "Many words of narration that run on and on. ".repeat(20));
         page.locator("#tab-counts").click();
         page.getByLabel("Shall run").fill("0:20");
-        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator("#total-against")).hasText(Pattern.compile("of 00:20: too long by (\\d+ s|\\d\\d:\\d\\d), about \\d+ words"));
+        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(page.locator("#total-against"))
+                .hasText(Pattern.compile("of 00:20: too long by (\\d+ s|\\d\\d:\\d\\d), about \\d+ words"));
         page.locator("#tab-counts").click();
         page.getByLabel("Shall run").fill("10:00");
-        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.locator("#total-against")).containsText("to spare");
     }
 
@@ -47,14 +50,18 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#saved")).hasText("not saved yet");
         assertThat(page.locator(".transport .hint")).containsText("Your text stays here");
         page.unroute("**/script");
-        assertThat(page.locator("#saved")).hasText(java.util.regex.Pattern.compile("^saved.*"), new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#saved"))
+                .hasText(
+                        java.util.regex.Pattern.compile("^saved.*"),
+                        new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(60_000));
         assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
     }
 
     @Test
     void textThatIsHostileOrUnspeakableIsShownAsTextAndNamed() {
         newProject("Hostile", "");
-        paste("<script>document.title='broken'</script> <b>bold</b>\u202e\n\n…\n\n# <i>scene</i>\n\n" + "word ".repeat(3_000) + "\n\nGood words.");
+        paste("<script>document.title='broken'</script> <b>bold</b>\u202e\n\n…\n\n# <i>scene</i>\n\n"
+                + "word ".repeat(3_000) + "\n\nGood words.");
         assertThat(page.locator("#mirror script, #mirror b, #mirror i")).hasCount(0);
         assertThat(page.locator("#mirror")).containsText("<b>bold</b>");
         assertThat(page).hasTitle(Pattern.compile("Hostile.*"));
@@ -76,6 +83,7 @@ class WritePageTest extends BrowserTest {
         double line = page.locator(".mirror .spoken").nth(399).boundingBox().y;
         assertThat(Math.abs(number - line)).isLessThan(6);
         // the text that is seen and the text that is edited lie on one another
-        assertThat(page.locator("#mirror").boundingBox().width).isEqualTo(page.locator("#script").boundingBox().width);
+        assertThat(page.locator("#mirror").boundingBox().width)
+                .isEqualTo(page.locator("#script").boundingBox().width);
     }
 }

@@ -16,8 +16,8 @@ import org.logophon.core.proof.Proof;
 import org.logophon.core.proof.Suggestion;
 import org.logophon.core.reading.ReadingList;
 import org.logophon.core.script.ScriptCue;
-import org.logophon.speech.NativeVoices;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.NativeVoices;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -27,15 +27,23 @@ import picocli.CommandLine.Spec;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Proofs a script: prints what would be read wrongly, without making a sound. */
-@Command(name = "check", description = "Prints what a voice would read wrongly in a script, and what to do.", mixinStandardHelpOptions = true)
+@Command(
+        name = "check",
+        description = "Prints what a voice would read wrongly in a script, and what to do.",
+        mixinStandardHelpOptions = true)
 final class CheckCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
+
     @Mixin
     private ScriptOptions options;
-    @Parameters(paramLabel = "SCRIPT", description = "A script: text, Markdown, docx, odt, rtf, pdf, html, SRT, WebVTT, CSV or SSML.")
+
+    @Parameters(
+            paramLabel = "SCRIPT",
+            description = "A script: text, Markdown, docx, odt, rtf, pdf, html, SRT, WebVTT, CSV or SSML.")
     private Path script;
+
     @Option(names = "--json", description = "Print one JSON object, with what is read rightly too.")
     private boolean json;
 
@@ -47,7 +55,8 @@ final class CheckCommand implements Callable<Integer> {
         Voice narrator = options.voice();
         ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), narrator.language());
         warnings.addAll(file.remarks());
-        Proof proof = new Proof(List.of(), new DetectedLanguage(), NativeVoices.catalogue().all());
+        Proof proof = new Proof(
+                List.of(), new DetectedLanguage(), NativeVoices.catalogue().all());
         List<Map<String, Object>> all = new ArrayList<>();
         PrintWriter out = spec.commandLine().getOut();
         int todo = 0;
@@ -55,7 +64,8 @@ final class CheckCommand implements Callable<Integer> {
             ScriptCue cue = file.script().cues().get(i);
             String number = file.numbers().get(i);
             Voice voice = cast.getOrDefault(cue.role().toLowerCase(Locale.ROOT), narrator);
-            for (Finding finding : proof.of(CueToProof.of(cue.text(), voice.language(), ScriptCue.MOST_CHARACTERS, readings))) {
+            for (Finding finding :
+                    proof.of(CueToProof.of(cue.text(), voice.language(), ScriptCue.MOST_CHARACTERS, readings))) {
                 all.add(fields(number, finding));
                 if (!finding.right()) {
                     todo++;
@@ -69,19 +79,32 @@ final class CheckCommand implements Callable<Integer> {
             Map<String, Object> result = new LinkedHashMap<>();
             result.put("findings", all);
             result.put("warnings", warnings);
-            out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(result));
+            out.println(JsonMapper.builder()
+                    .build()
+                    .writerWithDefaultPrettyPrinter()
+                    .writeValueAsString(result));
         } else {
             warnings.forEach(out::println);
-            out.println(todo == 0 ? "Nothing to look at." : todo == 1 ? "1 place to look at." : todo + " places to look at.");
+            out.println(
+                    todo == 0
+                            ? "Nothing to look at."
+                            : todo == 1 ? "1 place to look at." : todo + " places to look at.");
         }
         out.flush();
         return ExitStatus.DONE;
     }
 
     private static String line(String number, Finding finding) {
-        String suggestions = String.join(" | ", finding.suggestions().stream().map(Suggestion::sentence).toList());
+        String suggestions = String.join(
+                " | ", finding.suggestions().stream().map(Suggestion::sentence).toList());
         String text = finding.text().length() > 60 ? finding.text().substring(0, 57) + "…" : finding.text();
-        return "%s  %s: %s %s%s".formatted(number, text, finding.kind().label(), finding.reason(), suggestions.isEmpty() ? "" : " → " + suggestions);
+        return "%s  %s: %s %s%s"
+                .formatted(
+                        number,
+                        text,
+                        finding.kind().label(),
+                        finding.reason(),
+                        suggestions.isEmpty() ? "" : " → " + suggestions);
     }
 
     private static Map<String, Object> fields(String number, Finding finding) {
@@ -93,7 +116,9 @@ final class CheckCommand implements Callable<Integer> {
         fields.put("kind", finding.kind().label());
         fields.put("reason", finding.reason());
         fields.put("wouldSay", finding.wouldSay());
-        fields.put("suggestions", finding.suggestions().stream().map(Suggestion::sentence).toList());
+        fields.put(
+                "suggestions",
+                finding.suggestions().stream().map(Suggestion::sentence).toList());
         return fields;
     }
 }

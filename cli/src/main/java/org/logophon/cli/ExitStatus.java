@@ -9,6 +9,5 @@ public final class ExitStatus {
     public static final int INPUT_UNUSABLE = 3;
     public static final int CUE_FAILED = 4;
 
-    private ExitStatus() {
-    }
+    private ExitStatus() {}
 }

@@ -3,8 +3,8 @@ package org.logophon.cli;
 import java.util.List;
 import java.util.Map;
 import org.logophon.core.render.SpeechFailed;
-import org.logophon.speech.hired.HiredService;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.hired.HiredService;
 
 /** The service of hired voices that the environment names, asked once. */
 public final class HiredVoices {

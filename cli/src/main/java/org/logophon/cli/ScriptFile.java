@@ -9,9 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.logophon.documents.DocumentUnusable;
-import org.logophon.documents.Documents;
-import org.logophon.documents.OpenedDocument;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.script.CueNumbers;
 import org.logophon.core.script.FrozenNumbers;
@@ -19,6 +16,9 @@ import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
 import org.logophon.core.ssml.SsmlCue;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.OpenedDocument;
 
 /**
  * A script read from a file.
@@ -29,15 +29,23 @@ import org.logophon.core.ssml.SsmlCue;
  * @param directed the cues with the direction that SSML gives them; empty for a script of another kind
  * @param language BCP 47 tag that the script itself names; empty for none
  */
-public record ScriptFile(String name, Script script, List<String> numbers, List<String> remarks, List<SsmlCue> directed, String language) {
+public record ScriptFile(
+        String name,
+        Script script,
+        List<String> numbers,
+        List<String> remarks,
+        List<SsmlCue> directed,
+        String language) {
 
     /** @throws InputUnusable with a sentence when the file is missing, no script, or holds no cue */
-    public static ScriptFile read(Path path, Splitting asked, CueNumbers numbering, String language) throws IOException {
+    public static ScriptFile read(Path path, Splitting asked, CueNumbers numbering, String language)
+            throws IOException {
         if (!Files.isRegularFile(path)) {
             throw new InputUnusable(path + " is no file. Give the path of a script.");
         }
         if (Files.size(path) > Documents.MOST_BYTES) {
-            throw new InputUnusable(path + " is over " + (Documents.MOST_BYTES >> 20) + " MB, which no script is. Give a text file.");
+            throw new InputUnusable(
+                    path + " is over " + (Documents.MOST_BYTES >> 20) + " MB, which no script is. Give a text file.");
         }
         OpenedDocument opened;
         byte[] bytes = Files.readAllBytes(path);
@@ -49,11 +57,14 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
         Splitting splitting = opened.cueByCue() ? Splitting.DEFAULT : asked;
         Script script = Script.parse(opened.script(), splitting, HandCuts.NONE, language);
         if (script.cues().isEmpty()) {
-            throw new InputUnusable(path + " has nothing to speak. Write at least one line that is no heading and no note.");
+            throw new InputUnusable(
+                    path + " has nothing to speak. Write at least one line that is no heading and no note.");
         }
         List<String> remarks = new ArrayList<>(opened.skipped());
         List<String> numbers = numbers(opened, script, numbering);
-        script.forced().forEach(cue -> remarks.add("Cue " + numbers.get(cue) + " ends inside a sentence: the whole sentence is over the size of a cue."));
+        script.forced()
+                .forEach(cue -> remarks.add("Cue " + numbers.get(cue)
+                        + " ends inside a sentence: the whole sentence is over the size of a cue."));
         return new ScriptFile(opened.name(), script, numbers, remarks, directed(opened, script), opened.language());
     }
 
@@ -62,18 +73,24 @@ public record ScriptFile(String name, Script script, List<String> numbers, List<
         if (opened.directed().size() != script.cues().size()) {
             return List.of();
         }
-        return IntStream.range(0, script.cues().size()).mapToObj(i -> {
-            SsmlCue cue = opened.directed().get(i);
-            String text = script.cues().get(i).text();
-            return cue.text().equals(text) ? cue : new SsmlCue(text, cue.voice(), cue.direction(), Marks.NONE, List.of(), Map.of());
-        }).toList();
+        return IntStream.range(0, script.cues().size())
+                .mapToObj(i -> {
+                    SsmlCue cue = opened.directed().get(i);
+                    String text = script.cues().get(i).text();
+                    return cue.text().equals(text)
+                            ? cue
+                            : new SsmlCue(text, cue.voice(), cue.direction(), Marks.NONE, List.of(), Map.of());
+                })
+                .toList();
     }
 
     private static List<String> numbers(OpenedDocument opened, Script script, CueNumbers numbering) {
         List<String> given = new ArrayList<>();
         Set<String> used = new HashSet<>();
         for (int i = 0; i < script.cues().size(); i++) {
-            String number = opened.numbers().size() == script.cues().size() ? opened.numbers().get(i) : null;
+            String number = opened.numbers().size() == script.cues().size()
+                    ? opened.numbers().get(i)
+                    : null;
             given.add(opened.numbers().isEmpty() ? numbering.at(i) : number);
             used.add(given.get(i));
         }

@@ -13,9 +13,9 @@ import org.logophon.core.reading.ReadingList;
 import org.logophon.core.reading.ReadingsFile;
 import org.logophon.core.script.CueNumbers;
 import org.logophon.core.script.Splitting;
-import org.logophon.speech.NativeVoices;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.speech.NativeVoices;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -25,23 +25,53 @@ import picocli.CommandLine.Spec;
 public final class ScriptOptions {
 
     private final HiredVoices hired = HiredVoices.of(System.getenv());
+
     @Spec(Spec.Target.MIXEE)
     private CommandSpec spec;
-    @Option(names = "--voice", paramLabel = "ID", defaultValue = NativeVoices.DEFAULT_ID,
+
+    @Option(
+            names = "--voice",
+            paramLabel = "ID",
+            defaultValue = NativeVoices.DEFAULT_ID,
             description = "Voice of every role that --cast doesn't name (${DEFAULT-VALUE}).")
     private String voice;
+
     @Option(names = "--cast", paramLabel = "ROLE=ID", description = "Voice of a role; repeatable.")
     private Map<String, String> cast = new LinkedHashMap<>();
-    @Option(names = "--split", paramLabel = "WAY", defaultValue = "blank-line",
-            description = "Where a cue ends: blank-line, two-blank-lines, line, sentence, heading, divider, characters:N, words:N or seconds:N (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--split",
+            paramLabel = "WAY",
+            defaultValue = "blank-line",
+            description =
+                    "Where a cue ends: blank-line, two-blank-lines, line, sentence, heading, divider, characters:N, words:N or seconds:N (${DEFAULT-VALUE}).")
     private String split;
-    @Option(names = "--number-from", paramLabel = "N", defaultValue = "10", description = "First cue number (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--number-from",
+            paramLabel = "N",
+            defaultValue = "10",
+            description = "First cue number (${DEFAULT-VALUE}).")
     private int numberFrom;
-    @Option(names = "--number-step", paramLabel = "N", defaultValue = "10", description = "Step between numbers (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--number-step",
+            paramLabel = "N",
+            defaultValue = "10",
+            description = "Step between numbers (${DEFAULT-VALUE}).")
     private int numberStep;
-    @Option(names = "--number-width", paramLabel = "N", defaultValue = "3", description = "Digits at least (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--number-width",
+            paramLabel = "N",
+            defaultValue = "3",
+            description = "Digits at least (${DEFAULT-VALUE}).")
     private int numberWidth;
-    @Option(names = "--readings", paramLabel = "FILE", description = "Readings, CSV or PLS 1.0; repeatable, the first overrides.")
+
+    @Option(
+            names = "--readings",
+            paramLabel = "FILE",
+            description = "Readings, CSV or PLS 1.0; repeatable, the first overrides.")
     private List<Path> readings = new ArrayList<>();
 
     public CueNumbers numbers() {
@@ -87,7 +117,13 @@ public final class ScriptOptions {
 
     private Voice find(String id) {
         VoiceCatalogue catalogue = NativeVoices.catalogue();
-        return catalogue.find(id).or(() -> hired.all().stream().filter(voice -> voice.id().equalsIgnoreCase(id)).findFirst()).orElseThrow(() -> new ParameterException(spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
+        return catalogue
+                .find(id)
+                .or(() -> hired.all().stream()
+                        .filter(voice -> voice.id().equalsIgnoreCase(id))
+                        .findFirst())
+                .orElseThrow(() -> new ParameterException(
+                        spec.commandLine(), "There is no voice " + id + ". ./logophon voices lists them."));
     }
 
     private <T> T usage(java.util.function.Supplier<T> value) {

@@ -10,12 +10,12 @@ import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.figures.VoiceMeter;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.core.voice.Ability;
-import org.logophon.core.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -28,28 +28,43 @@ final class VoicesCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
-    @Option(names = "--json", description = "Print a JSON array, with what each voice measures; all voices take a minute or two.")
+
+    @Option(
+            names = "--json",
+            description = "Print a JSON array, with what each voice measures; all voices take a minute or two.")
     private boolean json;
 
-    @Option(names = "--language", paramLabel = "TAG", defaultValue = "", description = "Only voices of this language, as in en or en-GB.")
+    @Option(
+            names = "--language",
+            paramLabel = "TAG",
+            defaultValue = "",
+            description = "Only voices of this language, as in en or en-GB.")
     private String language;
 
     @Override
     public Integer call() {
         PrintWriter out = spec.commandLine().getOut();
-        List<Voice> voices = Stream.concat(NativeVoices.catalogue().all().stream(), HiredVoices.of(System.getenv()).all().stream()).filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-")).toList();
+        List<Voice> voices = Stream.concat(
+                        NativeVoices.catalogue().all().stream(), HiredVoices.of(System.getenv()).all().stream())
+                .filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-"))
+                .toList();
         if (voices.isEmpty()) {
             throw new InputUnusable("No voice speaks " + language + ". ./logophon voices lists the languages.");
         }
         if (json) {
             try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
                 Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-                out.println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter()
-                        .writeValueAsString(voices.parallelStream().map(voice -> fields(voice, voice.terms().free() ? measured(narrator, voice) : null)).toList()));
+                out.println(JsonMapper.builder()
+                        .build()
+                        .writerWithDefaultPrettyPrinter()
+                        .writeValueAsString(voices.parallelStream()
+                                .map(voice -> fields(voice, voice.terms().free() ? measured(narrator, voice) : null))
+                                .toList()));
             }
         } else {
-            voices.forEach(v -> out.printf("%-12s %-18s %-6s %s%n", v.id(), v.language(), v.gender().label(),
-                    v.speaks() + (v.whispers() ? ", whispering" : "")));
+            voices.forEach(v -> out.printf(
+                    "%-12s %-18s %-6s %s%n",
+                    v.id(), v.language(), v.gender().label(), v.speaks() + (v.whispers() ? ", whispering" : "")));
         }
         out.flush();
         return ExitStatus.DONE;

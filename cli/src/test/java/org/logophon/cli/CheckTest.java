@@ -2,8 +2,8 @@ package org.logophon.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.PrintStream;
 import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -60,10 +60,37 @@ class CheckTest {
     void splittingNumbersVoicesAndReadingsCount() throws Exception {
         String script = file("lamp.txt", "It weighs 2.3 t. It is 12 W.");
         String readings = file("readings.csv", "written,said\n12 W,twelve watts\n");
-        JsonNode findings = run("check", script, "--split", "sentence", "--number-from", "5", "--number-step", "5", "--readings", readings, "--json").json().get("findings");
+        JsonNode findings = run(
+                        "check",
+                        script,
+                        "--split",
+                        "sentence",
+                        "--number-from",
+                        "5",
+                        "--number-step",
+                        "5",
+                        "--readings",
+                        readings,
+                        "--json")
+                .json()
+                .get("findings");
         assertThat(findings).extracting(f -> f.get("cue").asString()).containsExactly("005");
-        String american = run("voices", "--json", "--language", "en-US").json().valueStream().filter(v -> "en-US".equals(v.get("language").asString())).findFirst().orElseThrow().get("id").asString();
-        assertThat(run("check", script, "--voice", american, "--json").json().get("findings").get(0).get("suggestions").get(0).asString()).isEqualTo("two point three metric tons");
+        String american = run("voices", "--json", "--language", "en-US")
+                .json()
+                .valueStream()
+                .filter(v -> "en-US".equals(v.get("language").asString()))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asString();
+        assertThat(run("check", script, "--voice", american, "--json")
+                        .json()
+                        .get("findings")
+                        .get(0)
+                        .get("suggestions")
+                        .get(0)
+                        .asString())
+                .isEqualTo("two point three metric tons");
     }
 
     @Test
@@ -72,29 +99,44 @@ class CheckTest {
         assertThat(run.status()).isEqualTo(ExitStatus.DONE);
         assertThat(run.out()).contains("010  2.3 t: unit").contains("1 place to look at.");
         assertThat(run("check", file("b.txt", "Nothing to see here.")).out()).contains("Nothing to look at.");
-        assertThat(run("check", folder.resolve("missing.txt").toString()).status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
-        assertThat(run("check", file("c.txt", "Words."), "--split", "page").status()).isEqualTo(ExitStatus.USAGE);
+        assertThat(run("check", folder.resolve("missing.txt").toString()).status())
+                .isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(run("check", file("c.txt", "Words."), "--split", "page").status())
+                .isEqualTo(ExitStatus.USAGE);
     }
 
     @Test
     void captionsAndTablesKeepTheirCuesAndNumbers() throws Exception {
         String table = file("cues.csv", "number,text\n7,Lit at 4:52 pm.\n8,Out at 12 W.\n");
-        assertThat(run("check", table, "--json").json().get("findings")).extracting(f -> f.get("cue").asString()).containsExactly("7", "8");
+        assertThat(run("check", table, "--json").json().get("findings"))
+                .extracting(f -> f.get("cue").asString())
+                .containsExactly("7", "8");
         Path out = folder.resolve("out");
         Run narrated = run("narrate", table, "--out", out.toString(), "--json");
-        assertThat(narrated.json().get("clips")).extracting(c -> c.get("file").asString()).containsExactly("7_lit-at-4-52-pm.wav", "8_out-at-12-w.wav");
-        String captions = file("a.srt", "1\n00:00:01,000 --> 00:00:03,000\nOne two.\n\n2\n00:00:04,000 --> 00:00:06,000\nThree four.\n");
-        assertThat(run("narrate", captions, "--out", folder.resolve("srt").toString(), "--json").json().get("clips")).extracting(c -> c.get("text").asString())
+        assertThat(narrated.json().get("clips"))
+                .extracting(c -> c.get("file").asString())
+                .containsExactly("7_lit-at-4-52-pm.wav", "8_out-at-12-w.wav");
+        String captions = file(
+                "a.srt",
+                "1\n00:00:01,000 --> 00:00:03,000\nOne two.\n\n2\n00:00:04,000 --> 00:00:06,000\nThree four.\n");
+        assertThat(run("narrate", captions, "--out", folder.resolve("srt").toString(), "--json")
+                        .json()
+                        .get("clips"))
+                .extracting(c -> c.get("text").asString())
                 .isEqualTo(List.of("One two.", "Three four."));
     }
 
     @Test
     void readingsAreHeardInTheClip() throws Exception {
         String script = file("uv.txt", "Under UV light.");
-        double plain = seconds(run("narrate", script, "--out", folder.resolve("a").toString(), "--json"));
-        String readings = file("r.pls", "<lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
-                + "<lexeme><grapheme>UV</grapheme><alias>ultra violet and then some more</alias></lexeme></lexicon>");
-        double read = seconds(run("narrate", script, "--out", folder.resolve("b").toString(), "--readings", readings, "--json"));
+        double plain =
+                seconds(run("narrate", script, "--out", folder.resolve("a").toString(), "--json"));
+        String readings = file(
+                "r.pls",
+                "<lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
+                        + "<lexeme><grapheme>UV</grapheme><alias>ultra violet and then some more</alias></lexeme></lexicon>");
+        double read = seconds(
+                run("narrate", script, "--out", folder.resolve("b").toString(), "--readings", readings, "--json"));
         assertThat(read).isGreaterThan(plain + 0.8);
     }
 

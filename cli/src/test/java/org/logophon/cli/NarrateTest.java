@@ -32,8 +32,7 @@ class NarrateTest {
     @TempDir
     private Path folder;
 
-    private record Run(int status, String out, String err) {
-    }
+    private record Run(int status, String out, String err) {}
 
     private static Run run(String... args) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -57,8 +56,16 @@ class NarrateTest {
     @Test
     void writesNumberedClipsThatTheReferenceToolsAgreeWith() throws Exception {
         Path out = folder.resolve("out");
-        Run run = run("narrate", script("lamp.md", SCRIPT).toString(), "--out", out.toString(), "--cast", "keeper=hamish",
-                "--pace", "90", "--json");
+        Run run = run(
+                "narrate",
+                script("lamp.md", SCRIPT).toString(),
+                "--out",
+                out.toString(),
+                "--cast",
+                "keeper=hamish",
+                "--pace",
+                "90",
+                "--json");
         assertThat(run.status()).isEqualTo(ExitStatus.CUE_FAILED);
         JsonNode result = JsonMapper.builder().build().readTree(run.out());
         assertThat(result.get("clips")).hasSize(2);
@@ -72,13 +79,34 @@ class NarrateTest {
         for (JsonNode clip : result.get("clips")) {
             Path file = out.resolve(clip.get("file").asString());
             // ffprobe and ffmpeg's ebur128 are the outside reference for format, length, loudness and true peak
-            String probe = tool("ffprobe", "-v", "error", "-show_entries", "stream=codec_name,sample_rate,channels,duration", "-of", "csv=p=0", file.toString());
+            String probe = tool(
+                    "ffprobe",
+                    "-v",
+                    "error",
+                    "-show_entries",
+                    "stream=codec_name,sample_rate,channels,duration",
+                    "-of",
+                    "csv=p=0",
+                    file.toString());
             assertThat(probe).startsWith("pcm_s24le,48000,1,");
-            assertThat(Double.parseDouble(probe.strip().split(",")[3])).isCloseTo(clip.get("durationSeconds").asDouble(), within(1e-5));
-            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", file.toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
-            assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(-19, within(0.15))
+            assertThat(Double.parseDouble(probe.strip().split(",")[3]))
+                    .isCloseTo(clip.get("durationSeconds").asDouble(), within(1e-5));
+            String meter = tool(
+                    "ffmpeg",
+                    "-hide_banner",
+                    "-nostats",
+                    "-i",
+                    file.toString(),
+                    "-af",
+                    "ebur128=peak=true",
+                    "-f",
+                    "null",
+                    "-");
+            assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS"))
+                    .isCloseTo(-19, within(0.15))
                     .isCloseTo(clip.get("loudnessLufs").asDouble(), within(0.15));
-            assertThat(last(meter, "Peak:\\s+(-?[\\d.]+) dBFS")).isLessThanOrEqualTo(-0.9)
+            assertThat(last(meter, "Peak:\\s+(-?[\\d.]+) dBFS"))
+                    .isLessThanOrEqualTo(-0.9)
                     .isCloseTo(clip.get("truePeakDbtp").asDouble(), within(0.3));
         }
         assertThat(Files.readAllLines(out.resolve("cue-sheet.csv"))).hasSize(3);
@@ -88,19 +116,49 @@ class NarrateTest {
     /** A control is a promise: 6 dB less measures as 6 LU less by ffmpeg's meter, and a gap is where the sheet says. */
     @Test
     void loudnessAndGapAreKept() throws Exception {
-        String file = script("two.txt", "The crew have one tide to lift it out.\n\nAnd the sling is rated for most of it.").toString();
+        String file = script(
+                        "two.txt", "The crew have one tide to lift it out.\n\nAnd the sling is rated for most of it.")
+                .toString();
         Path out = folder.resolve("quiet");
-        assertThat(run("narrate", file, "--out", out.toString(), "--loudness", "-6", "--gap", "1.5", "--target", "-20", "--name", "{number}").status()).isZero();
+        assertThat(run(
+                                "narrate",
+                                file,
+                                "--out",
+                                out.toString(),
+                                "--loudness",
+                                "-6",
+                                "--gap",
+                                "1.5",
+                                "--target",
+                                "-20",
+                                "--name",
+                                "{number}")
+                        .status())
+                .isZero();
         for (String clip : List.of("010.wav", "020.wav")) {
-            String meter = tool("ffmpeg", "-hide_banner", "-nostats", "-i", out.resolve(clip).toString(), "-af", "ebur128=peak=true", "-f", "null", "-");
+            String meter = tool(
+                    "ffmpeg",
+                    "-hide_banner",
+                    "-nostats",
+                    "-i",
+                    out.resolve(clip).toString(),
+                    "-af",
+                    "ebur128=peak=true",
+                    "-f",
+                    "null",
+                    "-");
             assertThat(last(meter, "I:\\s+(-?[\\d.]+) LUFS")).isCloseTo(-26, within(0.15));
         }
         String[] first = Files.readAllLines(out.resolve("cue-sheet.csv")).get(1).split(",");
-        String[] second = Files.readAllLines(out.resolve("cue-sheet.csv")).get(2).split(",");
+        String[] second =
+                Files.readAllLines(out.resolve("cue-sheet.csv")).get(2).split(",");
         assertThat(Double.parseDouble(second[6])).isCloseTo(Double.parseDouble(first[7]) + 1.5, within(0.002));
     }
 
-    /** SSML 1.1, 3.2.1 (voice) and 3.1.12 (lang): another voice and another language inside a paragraph, measured by Praat. */
+    /**
+     * SSML 1.1, 3.2.1 (voice) and 3.1.12 (lang): another voice and another language inside a paragraph, measured by
+     * Praat.
+     */
     @Test
     void voicesAndLanguagesInsideAParagraph() throws Exception {
         String file = script("voices.ssml", """
@@ -111,10 +169,19 @@ class NarrateTest {
         Path out = folder.resolve("voices");
         Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
         assertThat(run.status()).as(run.err()).isZero();
-        assertThat(run.out()).contains("nobody, who says words of this cue, has no voice yet.").contains("No voice speaks the language “tlh”").doesNotContain("“cy”");
+        assertThat(run.out())
+                .contains("nobody, who says words of this cue, has no voice yet.")
+                .contains("No voice speaks the language “tlh”")
+                .doesNotContain("“cy”");
         // section 3.3.2: a mark's time is that of the word after it
         var clip = JsonMapper.builder().build().readTree(run.out()).get("clips").get(1);
-        double start = clip.get("words").valueStream().filter(word -> word.get("text").asString().equals("nos")).findFirst().orElseThrow().get("startSeconds").asDouble();
+        double start = clip.get("words")
+                .valueStream()
+                .filter(word -> word.get("text").asString().equals("nos"))
+                .findFirst()
+                .orElseThrow()
+                .get("startSeconds")
+                .asDouble();
         assertThat(clip.get("marks")).hasSize(1);
         assertThat(clip.get("marks").get(0).get("name").asString()).isEqualTo("welsh");
         assertThat(clip.get("marks").get(0).get("seconds").asDouble()).isEqualTo(start);
@@ -127,7 +194,9 @@ class NarrateTest {
                 high = Get quantile: 0, 0, 0.5, "Hertz"
                 writeInfoLine: fixed$ (high, 1)
                 """);
-        double woman = Double.parseDouble(tool("praat", "--run", praat.toString(), out.resolve("010.wav").toString()).strip());
+        double woman = Double.parseDouble(
+                tool("praat", "--run", praat.toString(), out.resolve("010.wav").toString())
+                        .strip());
         assertThat(woman).as("most of it is Isla's, an octave over Aldric").isGreaterThan(150);
     }
 
@@ -141,18 +210,53 @@ class NarrateTest {
         Path out = folder.resolve("marked");
         Run run = run("narrate", file, "--out", out.toString(), "--name", "{number}", "--json");
         assertThat(run.status()).as(run.err()).isZero();
-        assertThat(run.out()).contains("a contour of “(0%,+20Hz)”: left out; the words stay.").doesNotContain("emphasis").contains("\"voice\" : \"hamish\"").contains("Fog till noon. Quiet.");
+        assertThat(run.out())
+                .contains("a contour of “(0%,+20Hz)”: left out; the words stay.")
+                .doesNotContain("emphasis")
+                .contains("\"voice\" : \"hamish\"")
+                .contains("Fog till noon. Quiet.");
         // the rest of 0.9 s, by FFmpeg, 45 dB under the loudest sample
-        String peak = tool("ffmpeg", "-hide_banner", "-i", out.resolve("010.wav").toString(), "-af", "volumedetect", "-f", "null", "-");
+        String peak = tool(
+                "ffmpeg",
+                "-hide_banner",
+                "-i",
+                out.resolve("010.wav").toString(),
+                "-af",
+                "volumedetect",
+                "-f",
+                "null",
+                "-");
         double floor = last(peak, "max_volume: (-?[\\d.]+) dB") - 45;
-        String silences = tool("ffmpeg", "-hide_banner", "-i", out.resolve("010.wav").toString(), "-af", "silencedetect=n=" + floor + "dB:d=0.6", "-f", "null", "-");
+        String silences = tool(
+                "ffmpeg",
+                "-hide_banner",
+                "-i",
+                out.resolve("010.wav").toString(),
+                "-af",
+                "silencedetect=n=" + floor + "dB:d=0.6",
+                "-f",
+                "null",
+                "-");
         assertThat(last(silences, "silence_duration: ([\\d.]+)")).isCloseTo(0.9, within(0.03));
         // the same words without marks are shorter by that and more; said in other words they are longer
-        String plain = script("plain.txt", "The lamp is lit at dusk, and nobody sleeps.\n\nFog till noon. Quiet.").toString();
-        Run without = run("narrate", plain, "--out", folder.resolve("plain").toString(), "--name", "{number}", "--json", "--style", "urgent");
+        String plain = script("plain.txt", "The lamp is lit at dusk, and nobody sleeps.\n\nFog till noon. Quiet.")
+                .toString();
+        Run without = run(
+                "narrate",
+                plain,
+                "--out",
+                folder.resolve("plain").toString(),
+                "--name",
+                "{number}",
+                "--json",
+                "--style",
+                "urgent");
         assertThat(without.status()).isZero();
-        assertThat(Files.size(out.resolve("010.wav"))).isGreaterThan(Files.size(folder.resolve("plain").resolve("010.wav")) + 48_000);
-        assertThat(run("narrate", plain, "--out", folder.resolve("x").toString(), "--style", "gruff").err()).contains("There is no style “gruff”. Choose one of calm");
+        assertThat(Files.size(out.resolve("010.wav")))
+                .isGreaterThan(Files.size(folder.resolve("plain").resolve("010.wav")) + 48_000);
+        assertThat(run("narrate", plain, "--out", folder.resolve("x").toString(), "--style", "gruff")
+                        .err())
+                .contains("There is no style “gruff”. Choose one of calm");
     }
 
     @Test
@@ -161,7 +265,9 @@ class NarrateTest {
         byte[][] audio = new byte[2][];
         for (int i = 0; i < 2; i++) {
             Path out = folder.resolve("run" + i);
-            assertThat(run("narrate", file, "--out", out.toString(), "--name", "{number}", "--pitch", "2").status()).isZero();
+            assertThat(run("narrate", file, "--out", out.toString(), "--name", "{number}", "--pitch", "2")
+                            .status())
+                    .isZero();
             byte[] wav = Files.readAllBytes(out.resolve("010.wav"));
             // after the bext chunk, which holds the time of day
             audio[i] = java.util.Arrays.copyOfRange(wav, 622, wav.length);
@@ -171,20 +277,52 @@ class NarrateTest {
 
     @Test
     void whatTheVoiceCannotReachIsAWarning() throws Exception {
-        String file = script("high.txt", "The crew have one tide to lift it out.").toString();
-        Run whisper = run("narrate", file, "--out", folder.resolve("w").toString(), "--voice", "jessamy", "--pitch", "12", "--json");
+        String file =
+                script("high.txt", "The crew have one tide to lift it out.").toString();
+        Run whisper = run(
+                "narrate",
+                file,
+                "--out",
+                folder.resolve("w").toString(),
+                "--voice",
+                "jessamy",
+                "--pitch",
+                "12",
+                "--json");
         assertThat(whisper.status()).isZero();
-        assertThat(JsonMapper.builder().build().readTree(whisper.out()).get("warnings").get(0).asString())
-                .isEqualTo("high, cue 010: A whisper has no pitch, so the change of +12.0 semitones does nothing to Jessamy.");
+        assertThat(JsonMapper.builder()
+                        .build()
+                        .readTree(whisper.out())
+                        .get("warnings")
+                        .get(0)
+                        .asString())
+                .isEqualTo(
+                        "high, cue 010: A whisper has no pitch, so the change of +12.0 semitones does nothing to Jessamy.");
         Run high = run("narrate", file, "--out", folder.resolve("h").toString(), "--pitch", "12", "--json");
-        assertThat(JsonMapper.builder().build().readTree(high.out()).get("warnings")).as("the signal makes up what the engine falls short of").isEmpty();
+        assertThat(JsonMapper.builder().build().readTree(high.out()).get("warnings"))
+                .as("the signal makes up what the engine falls short of")
+                .isEmpty();
     }
 
     @Test
     void severalScriptsMakeAFolderEachAndNumbersAndNamesFollowTheOptions() throws Exception {
         Path out = folder.resolve("out");
-        Run run = run("narrate", script("one.txt", "First.").toString(), script("two.txt", "Second.\n\nThird.").toString(), "--out", out.toString(),
-                "--number-from", "1", "--number-step", "1", "--number-width", "2", "--name", "{role}-{number}", "--target", "off");
+        Run run = run(
+                "narrate",
+                script("one.txt", "First.").toString(),
+                script("two.txt", "Second.\n\nThird.").toString(),
+                "--out",
+                out.toString(),
+                "--number-from",
+                "1",
+                "--number-step",
+                "1",
+                "--number-width",
+                "2",
+                "--name",
+                "{role}-{number}",
+                "--target",
+                "off");
         assertThat(run.status()).as(run.err()).isZero();
         assertThat(out.resolve("one/Narrator-01.wav")).exists();
         assertThat(out.resolve("two/Narrator-02.wav")).exists();
@@ -198,9 +336,16 @@ class NarrateTest {
     void misuseIsOneSentenceAndStatusTwo() throws Exception {
         String file = script("a.txt", "Words.").toString();
         String out = folder.resolve("o").toString();
-        for (List<String> args : List.of(List.of("--pace", "300"), List.of("--voice", "nobody"), List.of("--name", "{nummer}"),
-                List.of("--target", "loud"), List.of("--split", "page"), List.of("--number-step", "0"), List.of("--pitch", "x"))) {
-            List<String> line = Stream.concat(Stream.of("narrate", file, "--out", out), args.stream()).toList();
+        for (List<String> args : List.of(
+                List.of("--pace", "300"),
+                List.of("--voice", "nobody"),
+                List.of("--name", "{nummer}"),
+                List.of("--target", "loud"),
+                List.of("--split", "page"),
+                List.of("--number-step", "0"),
+                List.of("--pitch", "x"))) {
+            List<String> line = Stream.concat(Stream.of("narrate", file, "--out", out), args.stream())
+                    .toList();
             Run run = run(line.toArray(String[]::new));
             assertThat(run.status()).as(args.toString()).isEqualTo(ExitStatus.USAGE);
             assertThat(run.err().strip().lines().toList()).as(args.toString()).hasSize(1);
@@ -212,8 +357,10 @@ class NarrateTest {
     @Test
     void unusableInputIsOneSentenceAndStatusThree() throws Exception {
         String out = folder.resolve("o").toString();
-        Path binary = Files.write(folder.resolve("b.txt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13});
-        for (Path file : List.of(folder.resolve("missing.txt"), folder, binary, script("empty.txt", "# Only a heading\n"))) {
+        Path binary = Files.write(
+                folder.resolve("b.txt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13});
+        for (Path file :
+                List.of(folder.resolve("missing.txt"), folder, binary, script("empty.txt", "# Only a heading\n"))) {
             Run run = run("narrate", file.toString(), "--out", out);
             assertThat(run.status()).as(file.toString()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
             assertThat(run.err().strip().lines().toList()).hasSize(1);
@@ -223,10 +370,28 @@ class NarrateTest {
     @Test
     void voicesAreListedAsJsonWithWhatTheyMeasure() {
         assertThat(run("voices").out().lines().count()).isGreaterThan(300);
-        JsonNode voices = JsonMapper.builder().build().readTree(run("voices", "--json", "--language", "en-GB-scotland").out());
-        assertThat(voices).extracting(voice -> voice.get("id").asString()).contains("hamish", "farquhar").doesNotContain("isla");
+        JsonNode voices = JsonMapper.builder()
+                .build()
+                .readTree(
+                        run("voices", "--json", "--language", "en-GB-scotland").out());
+        assertThat(voices)
+                .extracting(voice -> voice.get("id").asString())
+                .contains("hamish", "farquhar")
+                .doesNotContain("isla");
         for (JsonNode voice : voices) {
-            for (String field : List.of("id", "name", "language", "accent", "gender", "engine", "canDo", "medianPitchHz", "pitchRangeSemitones", "wordsPerMinute", "syllablesPerMinute", "brightnessHz")) {
+            for (String field : List.of(
+                    "id",
+                    "name",
+                    "language",
+                    "accent",
+                    "gender",
+                    "engine",
+                    "canDo",
+                    "medianPitchHz",
+                    "pitchRangeSemitones",
+                    "wordsPerMinute",
+                    "syllablesPerMinute",
+                    "brightnessHz")) {
                 assertThat(voice.has(field)).as(field).isTrue();
             }
             boolean whispers = voice.get("canDo").toString().contains("whisper");

@@ -2,9 +2,9 @@ package org.logophon.documents;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.script.Slot;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.logophon.core.script.Slot;
 
 /** SubRip captions and WebVTT (W3C Candidate Recommendation): each caption becomes a cue, its times a slot. */
 final class CaptionFile {
@@ -13,12 +13,14 @@ final class CaptionFile {
     private static final Pattern TIMES = Pattern.compile("^\\s*" + TIME + "\\s*-->\\s*" + TIME + ".*$");
     private static final Pattern VOICE = Pattern.compile("<v(?:\\.[^ >]*)?\\s+([^>]{1,60})>");
 
-    private CaptionFile() {
-    }
+    private CaptionFile() {}
 
     static boolean looksLikeCaptions(String head) {
         String[] lines = head.split("\\R", 4);
-        return lines.length > 1 && (TIMES.matcher(lines[0]).matches() || lines[0].strip().matches("\\d{1,6}") && TIMES.matcher(lines[1]).matches());
+        return lines.length > 1
+                && (TIMES.matcher(lines[0]).matches()
+                        || lines[0].strip().matches("\\d{1,6}")
+                                && TIMES.matcher(lines[1]).matches());
     }
 
     static OpenedDocument read(String name, String text, List<String> remarks) {
@@ -40,7 +42,13 @@ final class CaptionFile {
             String spoken = String.join(" ", List.of(lines).subList(at + 1, lines.length));
             Matcher voice = VOICE.matcher(spoken);
             String role = voice.find() ? RoleNames.fit(voice.group(1)) : "";
-            String words = spoken.replaceAll("<[^>]{0,80}>|\\{\\\\[^}]{0,40}\\}", "").replaceFirst("^[-–] ", "").replace("&amp;", "&").replace("&lt;", "<").replace("&gt;", ">").replace("&nbsp;", " ").strip();
+            String words = spoken.replaceAll("<[^>]{0,80}>|\\{\\\\[^}]{0,40}\\}", "")
+                    .replaceFirst("^[-–] ", "")
+                    .replace("&amp;", "&")
+                    .replace("&lt;", "<")
+                    .replace("&gt;", ">")
+                    .replace("&nbsp;", " ")
+                    .strip();
             Slot slot = slot(lines[at]);
             if (words.isEmpty() || slot == null) {
                 empty++;
@@ -50,8 +58,20 @@ final class CaptionFile {
             slots.add(slot);
         }
         ScriptHandler.say(remarks, styled, "note or style block was", "notes or style blocks were", " left out.");
-        ScriptHandler.say(remarks, empty, "caption without words or with times that run backwards was", "captions without words or with times that run backwards were", " left out.");
-        return new OpenedDocument(name, web ? "WebVTT captions" : "SubRip captions", script.toString(), slots, List.of(), List.copyOf(remarks), List.of());
+        ScriptHandler.say(
+                remarks,
+                empty,
+                "caption without words or with times that run backwards was",
+                "captions without words or with times that run backwards were",
+                " left out.");
+        return new OpenedDocument(
+                name,
+                web ? "WebVTT captions" : "SubRip captions",
+                script.toString(),
+                slots,
+                List.of(),
+                List.copyOf(remarks),
+                List.of());
     }
 
     private static Slot slot(String line) {
@@ -67,6 +87,8 @@ final class CaptionFile {
     private static long millis(Matcher times, int group) {
         long hours = times.group(group) == null ? 0 : Long.parseLong(times.group(group));
         String fraction = (times.group(group + 3) + "00").substring(0, 3);
-        return ((hours * 60 + Long.parseLong(times.group(group + 1))) * 60 + Long.parseLong(times.group(group + 2))) * 1000 + Long.parseLong(fraction);
+        return ((hours * 60 + Long.parseLong(times.group(group + 1))) * 60 + Long.parseLong(times.group(group + 2)))
+                        * 1000
+                + Long.parseLong(fraction);
     }
 }

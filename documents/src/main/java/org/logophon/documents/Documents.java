@@ -12,8 +12,7 @@ public final class Documents {
     /** No script is larger; pictures in a document may make it so. */
     public static final int MOST_BYTES = 30 << 20;
 
-    private Documents() {
-    }
+    private Documents() {}
 
     /**
      * Opens one file.
@@ -26,12 +25,16 @@ public final class Documents {
             throw new DocumentUnusable(fileName + " is empty. Give a file with words in it.");
         }
         if (bytes.length > MOST_BYTES) {
-            throw new DocumentUnusable(fileName + " is over " + (MOST_BYTES >> 20) + " MB, which no script is. Take the pictures out, or save it as text.");
+            throw new DocumentUnusable(fileName + " is over " + (MOST_BYTES >> 20)
+                    + " MB, which no script is. Take the pictures out, or save it as text.");
         }
         OpenedDocument opened = read(fileName, bytes, columns);
         if (opened.script().isBlank()) {
-            throw new DocumentUnusable(fileName + " has nothing to speak" + (opened.skipped().isEmpty() ? "." : ": " + String.join(" ", opened.skipped()))
-                    + (opened.format().startsWith("PDF") ? " A scanned page is a picture; its words must be recognised first." : ""));
+            throw new DocumentUnusable(fileName + " has nothing to speak"
+                    + (opened.skipped().isEmpty() ? "." : ": " + String.join(" ", opened.skipped()))
+                    + (opened.format().startsWith("PDF")
+                            ? " A scanned page is a picture; its words must be recognised first."
+                            : ""));
         }
         return opened;
     }
@@ -40,7 +43,10 @@ public final class Documents {
         String name = withoutEnding(fileName);
         String start = new String(bytes, 0, Math.min(bytes.length, 1024), StandardCharsets.ISO_8859_1).stripLeading();
         String ending = fileName.substring(name.length()).toLowerCase(Locale.ROOT);
-        if (start.startsWith("%PDF-") || start.startsWith("PK\3\4") || start.startsWith("{\\rtf") || start.startsWith("\u00D0\u00CF\u0011\u00E0")) {
+        if (start.startsWith("%PDF-")
+                || start.startsWith("PK\3\4")
+                || start.startsWith("{\\rtf")
+                || start.startsWith("\u00D0\u00CF\u0011\u00E0")) {
             return OfficeFile.read(fileName, name, bytes, start);
         }
         TextFile file = TextFile.of(bytes, fileName);
@@ -55,11 +61,16 @@ public final class Documents {
             if (lower.contains("<speak")) {
                 return SsmlFile.read(fileName, name, text, remarks);
             }
-            if (lower.contains("<html") || lower.contains("<!doctype html") || lower.contains("<body") || lower.contains("<p>") || ending.startsWith(".htm")) {
+            if (lower.contains("<html")
+                    || lower.contains("<!doctype html")
+                    || lower.contains("<body")
+                    || lower.contains("<p>")
+                    || ending.startsWith(".htm")) {
                 return HtmlFile.read(name, text, remarks);
             }
             if (lower.startsWith("<?xml")) {
-                throw new DocumentUnusable(fileName + " is XML of a kind that is no script. Give SSML, HTML, or a text.");
+                throw new DocumentUnusable(
+                        fileName + " is XML of a kind that is no script. Give SSML, HTML, or a text.");
             }
         }
         if (List.of(".docx", ".doc", ".odt", ".rtf", ".pdf").contains(ending)) {
@@ -68,7 +79,9 @@ public final class Documents {
         return switch (ending) {
             case ".csv", ".tsv" -> CsvFile.read(fileName, name, text, columns, remarks);
             case ".md", ".markdown" -> MarkdownFile.read(name, text, remarks);
-            default -> OpenedDocument.ofText(name, "plain text", text.replace("\r\n", "\n").replace('\r', '\n'), remarks);
+            default ->
+                OpenedDocument.ofText(
+                        name, "plain text", text.replace("\r\n", "\n").replace('\r', '\n'), remarks);
         };
     }
 

@@ -12,10 +12,10 @@ import org.jsoup.select.NodeVisitor;
 /** A web page: headings and paragraphs of its main part, without its machinery. */
 final class HtmlFile {
 
-    private static final String MACHINERY = "script, style, nav, footer, header, form, button, select, svg, iframe, noscript, template, [hidden], [aria-hidden=true]";
+    private static final String MACHINERY =
+            "script, style, nav, footer, header, form, button, select, svg, iframe, noscript, template, [hidden], [aria-hidden=true]";
 
-    private HtmlFile() {
-    }
+    private HtmlFile() {}
 
     static OpenedDocument read(String name, String text, List<String> remarks) {
         Document page = Jsoup.parse(text);
@@ -28,7 +28,12 @@ final class HtmlFile {
         NodeTraversor.traverse(blocks, main == null ? page.body() : main);
         blocks.flush();
         ScriptHandler.say(remarks, pictures, "picture or sound was", "pictures or sounds were", " left out.");
-        ScriptHandler.say(remarks, machinery, "part of the page was", "parts of the page (menus, forms, scripts) were", " left out.");
+        ScriptHandler.say(
+                remarks,
+                machinery,
+                "part of the page was",
+                "parts of the page (menus, forms, scripts) were",
+                " left out.");
         return OpenedDocument.ofText(name, "web page", script.toString(), remarks);
     }
 
@@ -65,7 +70,10 @@ final class HtmlFile {
         }
 
         void flush() {
-            String words = block.toString().replaceAll(" *\\n *", "\n").replaceAll(" +", " ").strip();
+            String words = block.toString()
+                    .replaceAll(" *\\n *", "\n")
+                    .replaceAll(" +", " ")
+                    .strip();
             block.setLength(0);
             if (heading) {
                 script.heading(words);

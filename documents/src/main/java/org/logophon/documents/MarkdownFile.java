@@ -26,7 +26,8 @@ import org.commonmark.parser.Parser;
 /** Markdown (CommonMark 0.31): its emphasis, links and lists become plain words; a script's own marks stay. */
 final class MarkdownFile extends AbstractVisitor {
 
-    private static final Set<Class<? extends Block>> BLOCKS = Set.of(Heading.class, ListBlock.class, BlockQuote.class, ThematicBreak.class, FencedCodeBlock.class);
+    private static final Set<Class<? extends Block>> BLOCKS =
+            Set.of(Heading.class, ListBlock.class, BlockQuote.class, ThematicBreak.class, FencedCodeBlock.class);
 
     private final ScriptText script = new ScriptText();
     private final StringBuilder words = new StringBuilder();
@@ -43,7 +44,8 @@ final class MarkdownFile extends AbstractVisitor {
         parser.parse(apart).accept(file);
         List<String> skipped = new ArrayList<>(remarks);
         ScriptHandler.say(skipped, file.pictures, "picture was", "pictures were", " left out.");
-        ScriptHandler.say(skipped, file.links, "link's address was", "links' addresses were", " left out; the words stay.");
+        ScriptHandler.say(
+                skipped, file.links, "link's address was", "links' addresses were", " left out; the words stay.");
         ScriptHandler.say(skipped, file.tags, "HTML tag was", "HTML tags were", " left out.");
         ScriptHandler.say(skipped, file.blocksOfCode, "block of code was", "blocks of code were", " left out.");
         return OpenedDocument.ofText(name, "Markdown", file.script.toString(), skipped);
@@ -57,10 +59,15 @@ final class MarkdownFile extends AbstractVisitor {
 
     @Override
     public void visit(Paragraph paragraph) {
-        if (paragraph.getParent() instanceof ListItem item && item.getParent() instanceof OrderedList list && item.getFirstChild() == paragraph
-                && list.getFirstChild() == item && item.getNext() == null) {
+        if (paragraph.getParent() instanceof ListItem item
+                && item.getParent() instanceof OrderedList list
+                && item.getFirstChild() == paragraph
+                && list.getFirstChild() == item
+                && item.getNext() == null) {
             // "1911. Wind north-west." is a sentence that starts with a year, not a list of one
-            words.append(list.getMarkerStartNumber()).append(list.getMarkerDelimiter()).append(' ');
+            words.append(list.getMarkerStartNumber())
+                    .append(list.getMarkerDelimiter())
+                    .append(' ');
         }
         visitChildren(paragraph);
         script.paragraph(taken());

@@ -23,17 +23,17 @@ import org.apache.tika.parser.odf.OpenDocumentParser;
 import org.apache.tika.parser.pdf.PDFParser;
 import org.xml.sax.SAXException;
 
-/** Word, OpenDocument, RTF and PDF through Apache Tika, with a deadline and a limit on what a packed file unpacks to. */
+/**
+ * Word, OpenDocument, RTF and PDF through Apache Tika, with a deadline and a limit on what a packed file unpacks to.
+ */
 final class OfficeFile {
 
     private static final long MOST_UNPACKED = 200L << 20;
     private static final int DEADLINE_SECONDS = 30;
 
-    private OfficeFile() {
-    }
+    private OfficeFile() {}
 
-    private record Format(String title, Parser parser) {
-    }
+    private record Format(String title, Parser parser) {}
 
     static OpenedDocument read(String fileName, String name, byte[] bytes, String start) {
         Format format = format(fileName, bytes, start);
@@ -52,7 +52,8 @@ final class OfficeFile {
         try {
             work.get(DEADLINE_SECONDS, TimeUnit.SECONDS);
         } catch (TimeoutException slow) {
-            throw new DocumentUnusable(fileName + " takes longer than " + DEADLINE_SECONDS + " seconds to read. Save it as plain text.");
+            throw new DocumentUnusable(
+                    fileName + " takes longer than " + DEADLINE_SECONDS + " seconds to read. Save it as plain text.");
         } catch (ExecutionException failed) {
             throw unusable(fileName, format, failed.getCause());
         } catch (InterruptedException stopped) {
@@ -74,12 +75,19 @@ final class OfficeFile {
 
     private static DocumentUnusable unusable(String fileName, Format format, Throwable cause) {
         for (Throwable at = cause; at != null; at = at.getCause()) {
-            if (at instanceof EncryptedDocumentException || at.getClass().getSimpleName().contains("Password") || at.getClass().getSimpleName().contains("Encrypted")) {
+            if (at instanceof EncryptedDocumentException
+                    || at.getClass().getSimpleName().contains("Password")
+                    || at.getClass().getSimpleName().contains("Encrypted")) {
                 return new DocumentUnusable(fileName + " is protected by a password. Save it without one.");
             }
         }
-        if (cause instanceof IOException || cause instanceof SAXException || cause instanceof TikaException || cause instanceof RuntimeException || cause instanceof StackOverflowError) {
-            return new DocumentUnusable(fileName + " can't be read as a " + format.title() + ": it is damaged or made to do harm. Save it again, or as plain text.");
+        if (cause instanceof IOException
+                || cause instanceof SAXException
+                || cause instanceof TikaException
+                || cause instanceof RuntimeException
+                || cause instanceof StackOverflowError) {
+            return new DocumentUnusable(fileName + " can't be read as a " + format.title()
+                    + ": it is damaged or made to do harm. Save it again, or as plain text.");
         }
         throw new IllegalStateException(cause);
     }
@@ -113,17 +121,22 @@ final class OfficeFile {
                 for (int read = zip.read(buffer); read > 0; read = zip.read(buffer)) {
                     unpacked += read;
                     if (unpacked > MOST_UNPACKED) {
-                        throw new DocumentUnusable(fileName + " unpacks to over " + (MOST_UNPACKED >> 20) + " MB: that is no script. Save it as plain text.");
+                        throw new DocumentUnusable(fileName + " unpacks to over " + (MOST_UNPACKED >> 20)
+                                + " MB: that is no script. Save it as plain text.");
                     }
                 }
             }
         } catch (IOException | IllegalArgumentException damaged) {
-            throw new DocumentUnusable(fileName + " can't be unpacked: it is damaged or encrypted. Save it again, without a password.");
+            throw new DocumentUnusable(
+                    fileName + " can't be unpacked: it is damaged or encrypted. Save it again, without a password.");
         }
         if (!word && !open) {
-            throw new DocumentUnusable(fileName + " is a packed file without a document in it. Unpack it, and open what is inside.");
+            throw new DocumentUnusable(
+                    fileName + " is a packed file without a document in it. Unpack it, and open what is inside.");
         }
-        return word ? new Format("Word document", new OOXMLParser()) : new Format("OpenDocument text", new OpenDocumentParser());
+        return word
+                ? new Format("Word document", new OOXMLParser())
+                : new Format("OpenDocument text", new OpenDocumentParser());
     }
 
     private static boolean contains(byte[] bytes, String wanted) {

@@ -17,22 +17,37 @@ import org.logophon.core.ssml.SsmlCue;
  * @param directed for each cue in turn its marks and readings; empty when the format has none
  * @param language BCP 47 tag of the whole; empty when the document doesn't say
  */
-public record OpenedDocument(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns, List<SsmlCue> directed, String language) {
+public record OpenedDocument(
+        String name,
+        String format,
+        String script,
+        List<Slot> slots,
+        List<String> numbers,
+        List<String> skipped,
+        List<Column> columns,
+        List<SsmlCue> directed,
+        String language) {
 
     /**
      * A column of a CSV file.
      *
      * @param takenAs number, role, text, in, out, or empty for left out
      */
-    public record Column(int index, String header, String takenAs) {
-    }
+    public record Column(int index, String header, String takenAs) {}
 
     static OpenedDocument ofText(String name, String format, String script, List<String> skipped) {
         return new OpenedDocument(name, format, script, List.of(), List.of(), List.copyOf(skipped), List.of());
     }
 
     /** Without direction. */
-    OpenedDocument(String name, String format, String script, List<Slot> slots, List<String> numbers, List<String> skipped, List<Column> columns) {
+    OpenedDocument(
+            String name,
+            String format,
+            String script,
+            List<Slot> slots,
+            List<String> numbers,
+            List<String> skipped,
+            List<Column> columns) {
         this(name, format, script, slots, numbers, skipped, columns, List.of(), "");
     }
 

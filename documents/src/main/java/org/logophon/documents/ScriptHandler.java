@@ -7,11 +7,15 @@ import java.util.Set;
 import org.xml.sax.Attributes;
 import org.xml.sax.helpers.DefaultHandler;
 
-/** Takes the XHTML that Tika makes of a document, and keeps what is script: headings and paragraphs. Counts what is not. */
+/**
+ * Takes the XHTML that Tika makes of a document, and keeps what is script: headings and paragraphs. Counts what is not.
+ */
 final class ScriptHandler extends DefaultHandler {
 
-    private static final Set<String> BLOCKS = Set.of("p", "li", "td", "th", "div", "blockquote", "h1", "h2", "h3", "h4", "h5", "h6");
-    private static final Set<String> ASIDE = Set.of("header", "footer", "footnote", "endnote", "comment", "annotation", "embedded", "package-entry");
+    private static final Set<String> BLOCKS =
+            Set.of("p", "li", "td", "th", "div", "blockquote", "h1", "h2", "h3", "h4", "h5", "h6");
+    private static final Set<String> ASIDE =
+            Set.of("header", "footer", "footnote", "endnote", "comment", "annotation", "embedded", "package-entry");
     private static final int MOST_CHARACTERS = 4_000_000;
 
     private final ScriptText script = new ScriptText();
@@ -96,7 +100,12 @@ final class ScriptHandler extends DefaultHandler {
     List<String> skipped() {
         List<String> skipped = new ArrayList<>();
         say(skipped, pictures, "picture was", "pictures were", " left out.");
-        say(skipped, asides, "header, footer, note or comment was", "headers, footers, notes or comments were", " left out.");
+        say(
+                skipped,
+                asides,
+                "header, footer, note or comment was",
+                "headers, footers, notes or comments were",
+                " left out.");
         say(skipped, tables, "table was", "tables were", " taken apart: each cell became a paragraph.");
         say(skipped, pageNumbers, "page number was", "page numbers were", " left out.");
         return skipped;

@@ -35,10 +35,14 @@ final class ScriptText {
         boolean named = !name.equals(role);
         apart();
         // a line that would be read as a heading, a note or a name keeps its words behind the name of its role
-        boolean mistaken = line.startsWith("#") || line.startsWith("//") || line.matches("-{3,}") || line.matches("\\p{Lu}[^:]{0,60}:.*");
+        boolean mistaken = line.startsWith("#")
+                || line.startsWith("//")
+                || line.matches("-{3,}")
+                || line.matches("\\p{Lu}[^:]{0,60}:.*");
         if (named || mistaken) {
             // in capitals it is a name wherever it stands
-            text.append((name.isEmpty() ? Script.NARRATOR : name).toUpperCase(java.util.Locale.ROOT)).append(": ");
+            text.append((name.isEmpty() ? Script.NARRATOR : name).toUpperCase(java.util.Locale.ROOT))
+                    .append(": ");
         }
         role = name.isEmpty() && !mistaken ? role : name.isEmpty() ? Script.NARRATOR : name;
         text.append(line);

@@ -6,18 +6,19 @@ import java.util.regex.Pattern;
 /** Times of a table: seconds, minutes and seconds, hours too, with a fraction or with frames at 25 a second. */
 final class SlotTimes {
 
-    private static final Pattern CLOCK = Pattern.compile("(?:(?:(\\d{1,3}):)?(\\d{1,3}):)?(\\d{1,5})(?:[.,](\\d{1,6})|[:;](\\d{2}))?");
+    private static final Pattern CLOCK =
+            Pattern.compile("(?:(?:(\\d{1,3}):)?(\\d{1,3}):)?(\\d{1,5})(?:[.,](\\d{1,6})|[:;](\\d{2}))?");
     private static final Pattern FRAMES = Pattern.compile("(\\d{1,3}):(\\d{2}):(\\d{2})[:;](\\d{2})");
 
-    private SlotTimes() {
-    }
+    private SlotTimes() {}
 
     /** Milliseconds, or −1 when it is no time. */
     static int millis(String written) {
         String time = written.strip();
         Matcher frames = FRAMES.matcher(time);
         if (frames.matches()) {
-            return seconds(frames.group(1), frames.group(2), frames.group(3)) * 1000 + Integer.parseInt(frames.group(4)) * 40;
+            return seconds(frames.group(1), frames.group(2), frames.group(3)) * 1000
+                    + Integer.parseInt(frames.group(4)) * 40;
         }
         Matcher clock = CLOCK.matcher(time);
         if (!clock.matches() || clock.group(5) != null) {

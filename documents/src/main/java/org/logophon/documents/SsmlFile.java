@@ -5,11 +5,13 @@ import java.util.List;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.ssml.SsmlReader;
 
-/** SSML 1.1 (W3C Recommendation 2010): each {@code <p>} becomes a cue, a voice's name a role; what directs its words comes along. */
+/**
+ * SSML 1.1 (W3C Recommendation 2010): each {@code <p>} becomes a cue, a voice's name a role; what directs its words
+ * comes along.
+ */
 final class SsmlFile {
 
-    private SsmlFile() {
-    }
+    private SsmlFile() {}
 
     static OpenedDocument read(String fileName, String name, String text, List<String> remarks) {
         SsmlReader.Document document;

@@ -9,7 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /**
- * Bytes as text: by their byte order mark, as UTF-8 when they are valid UTF-8, as UTF-16 when every other byte is null, else as
+ * Bytes as text: by their byte order mark, as UTF-8 when they are valid UTF-8, as UTF-16 when every other byte is null,
+ * else as
  * ICU's detector finds most likely.
  *
  * @param charset name of the encoding
@@ -30,7 +31,14 @@ record TextFile(String text, String charset) {
             return new TextFile(clean(new String(bytes, wide), name), wide.name());
         }
         try {
-            return new TextFile(clean(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString(), name), "UTF-8");
+            return new TextFile(
+                    clean(
+                            StandardCharsets.UTF_8
+                                    .newDecoder()
+                                    .decode(ByteBuffer.wrap(bytes))
+                                    .toString(),
+                            name),
+                    "UTF-8");
         } catch (CharacterCodingException notUtf8) {
             return detected(bytes, name);
         }
@@ -48,11 +56,15 @@ record TextFile(String text, String charset) {
 
     /** Says what was assumed, when it was not UTF-8. */
     List<String> remarks() {
-        return charset.startsWith("UTF-8") ? List.of() : List.of("It was read as " + charset + ". If letters look wrong, save it in UTF-8.");
+        return charset.startsWith("UTF-8")
+                ? List.of()
+                : List.of("It was read as " + charset + ". If letters look wrong, save it in UTF-8.");
     }
 
     private static String clean(String text, String name) {
-        long controls = text.chars().filter(c -> c < 32 && c != '\n' && c != '\r' && c != '\t' && c != '\f' || c == 0xFFFD).count();
+        long controls = text.chars()
+                .filter(c -> c < 32 && c != '\n' && c != '\r' && c != '\t' && c != '\f' || c == 0xFFFD)
+                .count();
         if (text.indexOf('\0') >= 0 || controls > 10 + text.length() / 50) {
             throw new DocumentUnusable(name + " is no text. Give a text, a document or a caption file.");
         }

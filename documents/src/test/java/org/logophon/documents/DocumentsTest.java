@@ -37,7 +37,9 @@ class DocumentsTest {
     }
 
     private static List<String> cues(OpenedDocument opened) {
-        return Script.parse(opened.script()).cues().stream().map(cue -> cue.role() + "|" + cue.text()).toList();
+        return Script.parse(opened.script()).cues().stream()
+                .map(cue -> cue.role() + "|" + cue.text())
+                .toList();
     }
 
     @Test
@@ -62,11 +64,23 @@ class DocumentsTest {
                 ---
                 Next.
                 """);
-        assertThat(cues(opened)).containsExactly("Narrator|At the top of Skerrow Head stands a lamp.", "Keeper|1911 was cold.", "Keeper|1911. Wind north-west.",
-                "Keeper|One.", "Keeper|Two.", "Keeper|Last line", "Keeper|Next.");
-        assertThat(Script.parse(opened.script()).scenes()).extracting(Script.Scene::title).containsExactly("The headland");
-        assertThat(Script.parse(opened.script()).notes()).extracting(Script.Note::text).containsExactly("ask for a picture");
-        assertThat(opened.skipped()).containsExactly("1 picture was left out.", "1 link's address was left out; the words stay.");
+        assertThat(cues(opened))
+                .containsExactly(
+                        "Narrator|At the top of Skerrow Head stands a lamp.",
+                        "Keeper|1911 was cold.",
+                        "Keeper|1911. Wind north-west.",
+                        "Keeper|One.",
+                        "Keeper|Two.",
+                        "Keeper|Last line",
+                        "Keeper|Next.");
+        assertThat(Script.parse(opened.script()).scenes())
+                .extracting(Script.Scene::title)
+                .containsExactly("The headland");
+        assertThat(Script.parse(opened.script()).notes())
+                .extracting(Script.Note::text)
+                .containsExactly("ask for a picture");
+        assertThat(opened.skipped())
+                .containsExactly("1 picture was left out.", "1 link's address was left out; the words stay.");
     }
 
     @Test
@@ -81,14 +95,19 @@ class DocumentsTest {
             heading.setStyle("Heading1");
             heading.createRun().setText("One tide");
             document.createParagraph().createRun().setText("KEEPER: Fog till noon.");
-            document.createHeader(org.apache.poi.wp.usermodel.HeaderFooterType.DEFAULT).createParagraph().createRun().setText("Draft 3");
+            document.createHeader(org.apache.poi.wp.usermodel.HeaderFooterType.DEFAULT)
+                    .createParagraph()
+                    .createRun()
+                    .setText("Draft 3");
             document.createParagraph().createRun().setText("The boy slept.");
             document.write(bytes);
         }
         OpenedDocument opened = open("tide.docx", bytes.toByteArray());
         assertThat(opened.format()).isEqualTo("Word document");
         assertThat(cues(opened)).containsExactly("Keeper|Fog till noon.", "Keeper|The boy slept.");
-        assertThat(Script.parse(opened.script()).scenes()).extracting(Script.Scene::title).containsExactly("One tide");
+        assertThat(Script.parse(opened.script()).scenes())
+                .extracting(Script.Scene::title)
+                .containsExactly("One tide");
     }
 
     @Test
@@ -96,34 +115,48 @@ class DocumentsTest {
         ByteArrayOutputStream odt = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(odt)) {
             entry(zip, "mimetype", "application/vnd.oasis.opendocument.text");
-            entry(zip, "content.xml", "<?xml version='1.0'?><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
-                    + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:h text:outline-level='1'>Scene</text:h>"
-                    + "<text:p>Fog till noon.</text:p><text:p>The boy slept.</text:p></office:text></office:body></office:document-content>");
+            entry(
+                    zip,
+                    "content.xml",
+                    "<?xml version='1.0'?><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                            + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:h text:outline-level='1'>Scene</text:h>"
+                            + "<text:p>Fog till noon.</text:p><text:p>The boy slept.</text:p></office:text></office:body></office:document-content>");
         }
-        assertThat(cues(open("a.odt", odt.toByteArray()))).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
-        assertThat(cues(open("a.rtf", "{\\rtf1\\ansi Fog till noon.\\par The boy slept.\\par}"))).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
-        OpenedDocument page = open("a.html", "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog <b>till</b> noon.</p><p>The boy slept.</p></body></html>");
+        assertThat(cues(open("a.odt", odt.toByteArray())))
+                .containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
+        assertThat(cues(open("a.rtf", "{\\rtf1\\ansi Fog till noon.\\par The boy slept.\\par}")))
+                .containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
+        OpenedDocument page = open(
+                "a.html",
+                "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog <b>till</b> noon.</p><p>The boy slept.</p></body></html>");
         assertThat(cues(page)).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
         assertThat(page.skipped()).containsExactly("2 parts of the page (menus, forms, scripts) were left out.");
     }
 
     @Test
     void captionsBecomeCuesWithSlots() {
-        OpenedDocument srt = open("a.srt", "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> 00:00:06,000\r\n<i># Not a heading</i>\r\n");
+        OpenedDocument srt = open(
+                "a.srt",
+                "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> 00:00:06,000\r\n<i># Not a heading</i>\r\n");
         assertThat(cues(srt)).containsExactly("Narrator|Fog till noon.", "Narrator|# Not a heading");
         assertThat(srt.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6000));
-        OpenedDocument vtt = open("a.vtt", "WEBVTT\n\nNOTE a note\n\n00:01.000 --> 00:03.500 align:start\n<v Keeper>Fog till noon.\n");
+        OpenedDocument vtt = open(
+                "a.vtt", "WEBVTT\n\nNOTE a note\n\n00:01.000 --> 00:03.500 align:start\n<v Keeper>Fog till noon.\n");
         assertThat(cues(vtt)).containsExactly("Keeper|Fog till noon.");
         assertThat(vtt.skipped()).containsExactly("1 note or style block was left out.");
     }
 
     @Test
     void tablesGoByTheNamesOfTheirColumns() {
-        OpenedDocument opened = open("a.csv", "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
+        OpenedDocument opened = open(
+                "a.csv",
+                "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
         assertThat(cues(opened)).containsExactly("Keeper|Fog, till noon.", "Narrator|Remember: never look down.");
         assertThat(opened.numbers()).containsExactly("005", null);
         assertThat(opened.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6480));
-        assertThat(opened.columns()).extracting(OpenedDocument.Column::takenAs).containsExactly("number", "role", "text", "in", "out");
+        assertThat(opened.columns())
+                .extracting(OpenedDocument.Column::takenAs)
+                .containsExactly("number", "role", "text", "in", "out");
     }
 
     @Test
@@ -132,16 +165,23 @@ class DocumentsTest {
         OpenedDocument guessed = open("a.csv", table);
         assertThat(cues(guessed)).hasSize(2);
         assertThat(guessed.skipped().get(0)).contains("column 2");
-        assertThat(cues(Documents.open("a.csv", table.getBytes(StandardCharsets.UTF_8), Map.of("text", 0)))).containsExactly("Narrator|1", "Narrator|2");
+        assertThat(cues(Documents.open("a.csv", table.getBytes(StandardCharsets.UTF_8), Map.of("text", 0))))
+                .containsExactly("Narrator|1", "Narrator|2");
     }
 
     /** SSML 1.1, W3C Recommendation 7 September 2010, section 3.1.7: p is a paragraph. */
     @Test
     void ssmlParagraphsBecomeCuesWithTheirMarks() {
-        OpenedDocument opened = open("a.ssml", "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
-                + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
+        OpenedDocument opened = open(
+                "a.ssml",
+                "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
+                        + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
         assertThat(cues(opened)).containsExactly("Narrator|Fog till noon. It stayed.", "Keeper|The boy slept.");
-        assertThat(opened.directed()).extracting(cue -> cue.marks().all().stream().map(mark -> mark.instruction().id() + " " + mark.instruction().value() + " " + cue.text().substring(mark.start(), mark.end())).toList())
+        assertThat(opened.directed())
+                .extracting(cue -> cue.marks().all().stream()
+                        .map(mark -> mark.instruction().id() + " "
+                                + mark.instruction().value() + " " + cue.text().substring(mark.start(), mark.end()))
+                        .toList())
                 .containsExactly(List.of("stress moderate stayed"), List.of("pause 1000 boy"));
         assertThat(opened.language()).isEqualTo("en-GB");
         assertThat(opened.skipped()).containsExactly("<audio>: left out; the words stay.");
@@ -150,7 +190,8 @@ class DocumentsTest {
     @ParameterizedTest
     @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE", "windows-1252"})
     void encodingsAreDetected(String charset) {
-        String text = "“Fog” till noon – the café on the quay, the tower’s façade, the naïve keeper’s résumé: all of it was grey.";
+        String text =
+                "“Fog” till noon – the café on the quay, the tower’s façade, the naïve keeper’s résumé: all of it was grey.";
         assertThat(cues(open("a.txt", text.getBytes(Charset.forName(charset))))).containsExactly("Narrator|" + text);
     }
 
@@ -169,7 +210,10 @@ class DocumentsTest {
     @Test
     void whatCannotBeOpenedEndsInASentence() throws IOException {
         refused("empty.txt", new byte[0], "is empty");
-        refused("a.png", new byte[]{(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13, 'I', 'H', 'D', 'R'}, "is no text");
+        refused(
+                "a.png",
+                new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13, 'I', 'H', 'D', 'R'},
+                "is no text");
         refused("locked.pdf", pdf(true), "protected by a password");
         refused("broken.pdf", "%PDF-1.7 and nothing more".getBytes(StandardCharsets.US_ASCII), "damaged");
         refused("broken.docx", "PK\3\4 and nothing more".getBytes(StandardCharsets.ISO_8859_1), "packed file");
@@ -183,10 +227,14 @@ class DocumentsTest {
     /** An external entity is never fetched (OWASP's XXE cases). */
     @Test
     void externalEntitiesAreNotRead() {
-        assertThatThrownBy(() -> open("a.ssml", "<!DOCTYPE speak [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><speak><p>&x;</p></speak>"))
-                .isInstanceOf(DocumentUnusable.class).hasMessageNotContaining("root:");
-        String content = "<?xml version='1.0'?><!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
-                + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog &x; noon.</text:p></office:text></office:body></office:document-content>";
+        assertThatThrownBy(() -> open(
+                        "a.ssml",
+                        "<!DOCTYPE speak [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><speak><p>&x;</p></speak>"))
+                .isInstanceOf(DocumentUnusable.class)
+                .hasMessageNotContaining("root:");
+        String content =
+                "<?xml version='1.0'?><!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                        + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog &x; noon.</text:p></office:text></office:body></office:document-content>";
         ByteArrayOutputStream odt = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(odt)) {
             entry(zip, "content.xml", content);
@@ -201,7 +249,11 @@ class DocumentsTest {
     }
 
     private static void refused(String name, byte[] bytes, String sentence) {
-        assertThatThrownBy(() -> open(name, bytes)).as(name).isInstanceOf(DocumentUnusable.class).hasMessageContaining(sentence).hasMessageStartingWith(name);
+        assertThatThrownBy(() -> open(name, bytes))
+                .as(name)
+                .isInstanceOf(DocumentUnusable.class)
+                .hasMessageContaining(sentence)
+                .hasMessageStartingWith(name);
     }
 
     private static byte[] bomb() throws IOException {
@@ -246,6 +298,8 @@ class DocumentsTest {
     void everyRowStaysOneCue() {
         List<String> rows = List.of("# 1", "// 2", "---", "NOTE: 3", "Remember: 4", "- 5", "plain 6");
         OpenedDocument opened = open("a.csv", "text\n" + String.join("\n", rows) + "\n");
-        assertThat(Script.parse(opened.script()).cues()).extracting(ScriptCue::text).containsExactlyElementsOf(rows);
+        assertThat(Script.parse(opened.script()).cues())
+                .extracting(ScriptCue::text)
+                .containsExactlyElementsOf(rows);
     }
 }

@@ -5,7 +5,8 @@ import java.util.Arrays;
 import org.logophon.core.render.SpokenText;
 
 /**
- * A text for an engine that knows ASCII alone: letters lose their marks, other scripts are written in Latin letters, and
+ * A text for an engine that knows ASCII alone: letters lose their marks, other scripts are written in Latin letters,
+ * and
  * what has no such letter becomes a space.
  *
  * @param spoken for each character of the text the code point of the spoken text that it comes from

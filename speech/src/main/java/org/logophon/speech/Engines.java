@@ -7,9 +7,9 @@ import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.Utterance;
+import org.logophon.core.voice.Voice;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.core.voice.Voice;
 
 /** Every engine under one roof: a request goes to the one that has the voice. */
 public final class Engines implements SpeechEngine {
@@ -22,7 +22,8 @@ public final class Engines implements SpeechEngine {
 
     /** @param hired an outside service's voices; null for none */
     public Engines(WorkerPool pool, HiredEngine hired) {
-        Map<String, SpeechEngine> engines = new HashMap<>(Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool)));
+        Map<String, SpeechEngine> engines = new HashMap<>(
+                Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool)));
         if (hired != null) {
             engines.put(HiredService.ENGINE, new PiecewiseEngine(hired));
         }

@@ -11,16 +11,17 @@ import java.util.stream.Stream;
 
 /**
  * The engine's data folder as workers see it: the installed one, linked, with steadied copies of the voice variants in
- * use. espeak-ng carries the phase of its pitch wobble (flutter) and of its roughness from one utterance to the next, so
+ * use. espeak-ng carries the phase of its pitch wobble (flutter) and of its roughness from one utterance to the next,
+ * so
  * that the same words never sound quite the same twice; with both at zero the same request gives the same samples.
  */
 final class EspeakData {
 
-    private static final List<String> VARIANTS = List.of("f1", "f2", "f3", "f4", "f5", "m2", "m3", "m5", "m7", "m8", "whisper", "whisperf");
+    private static final List<String> VARIANTS =
+            List.of("f1", "f2", "f3", "f4", "f5", "m2", "m3", "m5", "m7", "m8", "whisper", "whisperf");
     private static final List<String> CARRIED = List.of("flutter", "roughness");
 
-    private EspeakData() {
-    }
+    private EspeakData() {}
 
     /**
      * Makes the folder.
@@ -42,11 +43,14 @@ final class EspeakData {
             }
             Path variants = Files.createDirectories(data.resolve("voices/!v"));
             for (String variant : VARIANTS) {
-                Files.write(variants.resolve(variant), steadied(installed.resolve("voices/!v").resolve(variant)));
+                Files.write(
+                        variants.resolve(variant),
+                        steadied(installed.resolve("voices/!v").resolve(variant)));
             }
             return home.toString();
         } catch (IOException e) {
-            throw new UncheckedIOException("The temporary folder can't be written; speech needs a little room there.", e);
+            throw new UncheckedIOException(
+                    "The temporary folder can't be written; speech needs a little room there.", e);
         }
     }
 
@@ -75,11 +79,15 @@ final class EspeakData {
     }
 
     private static Path installed() throws IOException {
-        List<Path> places = new ArrayList<>(List.of(Path.of("/usr/share/espeak-ng-data"), Path.of("/usr/lib/espeak-ng-data")));
+        List<Path> places =
+                new ArrayList<>(List.of(Path.of("/usr/share/espeak-ng-data"), Path.of("/usr/lib/espeak-ng-data")));
         for (Path architecture : entries(Path.of("/usr/lib"))) {
             places.add(architecture.resolve("espeak-ng-data"));
         }
-        return places.stream().filter(p -> Files.isDirectory(p.resolve("voices/!v"))).findFirst().orElse(null);
+        return places.stream()
+                .filter(p -> Files.isDirectory(p.resolve("voices/!v")))
+                .findFirst()
+                .orElse(null);
     }
 
     private static List<Path> entries(Path folder) throws IOException {

@@ -23,8 +23,13 @@ record EspeakText(String text, int[] places) {
             if (source.charAt(i) == SpokenText.IPA_START) {
                 int end = source.indexOf(SpokenText.IPA_END, i);
                 String ipa = source.substring(i + 1, end);
-                String said = "[[" + IpaMnemonics.of(ipa).orElseThrow(() -> new SpeechFailed(
-                        "The reading /" + ipa + "/ has a sign that this voice can't say. Write it with the sounds of English, or as words.")) + "]]";
+                String said = "[["
+                        + IpaMnemonics.of(ipa)
+                                .orElseThrow(
+                                        () -> new SpeechFailed(
+                                                "The reading /" + ipa
+                                                        + "/ has a sign that this voice can't say. Write it with the sounds of English, or as words."))
+                        + "]]";
                 text.append(said);
                 int place = codePoint;
                 said.codePoints().forEach(c -> places.add(place));

@@ -20,13 +20,15 @@ final class EspeakVoices {
 
     static final String ENGINE = "espeak-ng";
 
-    private EspeakVoices() {
-    }
+    private EspeakVoices() {}
 
     static List<Voice> all() {
         try (InputStream table = EspeakVoices.class.getResourceAsStream("voices.tsv");
-             BufferedReader lines = new BufferedReader(new InputStreamReader(table, StandardCharsets.UTF_8))) {
-            return lines.lines().filter(line -> !line.startsWith("#")).map(EspeakVoices::voice).toList();
+                BufferedReader lines = new BufferedReader(new InputStreamReader(table, StandardCharsets.UTF_8))) {
+            return lines.lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .map(EspeakVoices::voice)
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -35,13 +37,27 @@ final class EspeakVoices {
     private static Voice voice(String line) {
         String[] cells = line.split("\t", -1);
         boolean whispers = !cells[7].isEmpty();
-        Set<Ability> byItself = EnumSet.of(Ability.PACE, Ability.IPA, Ability.WORD_TIMES, whispers ? Ability.WHISPER : Ability.PITCH);
+        Set<Ability> byItself =
+                EnumSet.of(Ability.PACE, Ability.IPA, Ability.WORD_TIMES, whispers ? Ability.WHISPER : Ability.PITCH);
         Set<Ability> canDo = EnumSet.copyOf(byItself);
         if (!whispers) {
             canDo.add(Ability.RANGE);
         }
-        return new Voice(cells[0], cells[1], cells[2], cells[3], cells[4], "F".equals(cells[5]) ? Gender.FEMALE : Gender.MALE,
-                age(cells[6]), List.of(), ENGINE, cells[6], canDo, byItself, List.of(), Terms.FREE);
+        return new Voice(
+                cells[0],
+                cells[1],
+                cells[2],
+                cells[3],
+                cells[4],
+                "F".equals(cells[5]) ? Gender.FEMALE : Gender.MALE,
+                age(cells[6]),
+                List.of(),
+                ENGINE,
+                cells[6],
+                canDo,
+                byItself,
+                List.of(),
+                Terms.FREE);
     }
 
     /** As the engine's own voice files say it: "gender female 70" and "gender male 50". */

@@ -3,14 +3,15 @@ package org.logophon.speech;
 import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.Utterance;
-import org.logophon.speech.worker.Frames;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.worker.Frames;
 
 /** Flite in worker processes. It changes the pace of a whole text; pitch is left to the signal. */
 final class FliteEngine implements SpeechEngine {
 
     /** Debian's package holds this one version for the life of a release; the library has no call that tells it. */
     private static final String VERSION = "flite 2.2";
+
     private static final long DEADLINE_MILLIS = 30_000;
     private static final long DEADLINE_MILLIS_PER_CHARACTER = 20;
 
@@ -29,11 +30,14 @@ final class FliteEngine implements SpeechEngine {
     public Utterance speak(SpeechRequest request) {
         AsciiText given = AsciiText.of(request.text());
         float stretch = (float) Math.max(0.3, Math.min(3, 1 / request.paceFactor()));
-        return pool.ask(out -> {
-            out.writeByte(Frames.SPEAK_FLITE);
-            Frames.writeText(out, request.voice().engineVoice());
-            Frames.writeText(out, given.text());
-            out.writeFloat(stretch);
-        }, in -> SpokenFrames.read(in, given::spokenAt), DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * given.text().length());
+        return pool.ask(
+                out -> {
+                    out.writeByte(Frames.SPEAK_FLITE);
+                    Frames.writeText(out, request.voice().engineVoice());
+                    Frames.writeText(out, given.text());
+                    out.writeFloat(stretch);
+                },
+                in -> SpokenFrames.read(in, given::spokenAt),
+                DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * given.text().length());
     }
 }

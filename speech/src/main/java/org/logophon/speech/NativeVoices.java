@@ -10,10 +10,10 @@ public final class NativeVoices {
     /** The voice of a role that nobody cast. */
     public static final String DEFAULT_ID = "isla";
 
-    private NativeVoices() {
-    }
+    private NativeVoices() {}
 
     public static VoiceCatalogue catalogue() {
-        return new FixedVoices(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream()).toList());
+        return new FixedVoices(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream())
+                .toList());
     }
 }

@@ -14,8 +14,7 @@ import org.logophon.speech.worker.Frames;
 /** Reads what a worker spoke. */
 final class SpokenFrames {
 
-    private SpokenFrames() {
-    }
+    private SpokenFrames() {}
 
     /** @param place from a place of the text that the engine was given to one of the spoken text */
     static Utterance read(DataInputStream in, IntUnaryOperator place) throws IOException {

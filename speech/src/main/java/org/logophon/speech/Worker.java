@@ -23,9 +23,12 @@ final class Worker {
 
     Worker(List<String> command, ScheduledExecutorService watch) {
         try {
-            this.process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+            this.process = new ProcessBuilder(command)
+                    .redirectError(ProcessBuilder.Redirect.DISCARD)
+                    .start();
         } catch (IOException e) {
-            throw new SpeechFailed("A speech worker can't be started. See that util-linux and a Java 17 runtime are installed.", e);
+            throw new SpeechFailed(
+                    "A speech worker can't be started. See that util-linux and a Java 17 runtime are installed.", e);
         }
         this.watch = watch;
         this.in = new DataInputStream(new BufferedInputStream(process.getInputStream(), 1 << 16));

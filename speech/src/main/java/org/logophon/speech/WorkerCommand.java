@@ -15,21 +15,39 @@ final class WorkerCommand {
     /** Private writable memory of the whole process, heap and native: a runaway library is stopped here. */
     private static final String DATA_LIMIT_BYTES = Long.toString(1_500L << 20);
 
-    private WorkerCommand() {
-    }
+    private WorkerCommand() {}
 
     /** @param espeakHome folder made by {@link EspeakData} */
     static List<String> line(String espeakHome) {
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        String classpath = Stream.of(WorkerMain.class, Native.class).map(WorkerCommand::place)
+        String classpath = Stream.of(WorkerMain.class, Native.class)
+                .map(WorkerCommand::place)
                 .collect(Collectors.joining(File.pathSeparator));
-        return List.of("prlimit", "--data=" + DATA_LIMIT_BYTES, "--core=0", java, "-Xmx700m", "-Xss1m", "-XX:+UseSerialGC",
-                "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-XX:ErrorFile=/dev/null", "-Xshare:auto", "-cp", classpath, WorkerMain.class.getName(), espeakHome);
+        return List.of(
+                "prlimit",
+                "--data=" + DATA_LIMIT_BYTES,
+                "--core=0",
+                java,
+                "-Xmx700m",
+                "-Xss1m",
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:-UsePerfData",
+                "-XX:ErrorFile=/dev/null",
+                "-Xshare:auto",
+                "-cp",
+                classpath,
+                WorkerMain.class.getName(),
+                espeakHome);
     }
 
     private static String place(Class<?> type) {
         try {
-            return Path.of(type.getProtectionDomain().getCodeSource().getLocation().toURI()).toString();
+            return Path.of(type.getProtectionDomain()
+                            .getCodeSource()
+                            .getLocation()
+                            .toURI())
+                    .toString();
         } catch (URISyntaxException e) {
             throw new IllegalStateException("The class " + type.getName() + " lies at no usable place.", e);
         }

@@ -15,7 +15,9 @@ import org.logophon.core.render.SpeechFailed;
  */
 public final class WorkerPool implements AutoCloseable {
 
-    /** A native library leaves a little behind with every start (a thread now and then); a new process leaves nothing. */
+    /**
+     * A native library leaves a little behind with every start (a thread now and then); a new process leaves nothing.
+     */
     private static final int MOST_REQUESTS = 400;
 
     private final String espeakHome;
@@ -71,7 +73,9 @@ public final class WorkerPool implements AutoCloseable {
                 return worker(slot).ask(request, answer, deadlineMillis);
             } catch (WorkerDied second) {
                 drop(slot);
-                throw new SpeechFailed("The speech engine stopped twice on this text. Change its wording, or cast another voice.", second);
+                throw new SpeechFailed(
+                        "The speech engine stopped twice on this text. Change its wording, or cast another voice.",
+                        second);
             }
         }
     }

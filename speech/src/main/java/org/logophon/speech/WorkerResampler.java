@@ -17,12 +17,15 @@ public final class WorkerResampler implements Resampler {
 
     @Override
     public Sound resample(Sound sound, int rate) {
-        float[] samples = pool.ask(out -> {
-            out.writeByte(Frames.RESAMPLE);
-            out.writeInt(sound.rate());
-            out.writeInt(rate);
-            Frames.writeFloats(out, sound.samples());
-        }, in -> Frames.readFloats(in, 16 * Frames.MOST_SAMPLES), DEADLINE_MILLIS);
+        float[] samples = pool.ask(
+                out -> {
+                    out.writeByte(Frames.RESAMPLE);
+                    out.writeInt(sound.rate());
+                    out.writeInt(rate);
+                    Frames.writeFloats(out, sound.samples());
+                },
+                in -> Frames.readFloats(in, 16 * Frames.MOST_SAMPLES),
+                DEADLINE_MILLIS);
         return new Sound(samples, rate);
     }
 }

@@ -43,24 +43,58 @@ class EngineAgreementTest {
     }
 
     private static double seconds(String text, List<org.logophon.core.reading.Pronunciation> said, Voice voice) {
-        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL)).trimmed().sound().seconds();
+        return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL))
+                .trimmed()
+                .sound()
+                .seconds();
     }
 
     /**
-     * The words that the engine would say sound as long as the form itself: within 6 % or 0.12 s, and 0.3 s for each "and" inside a
+     * The words that the engine would say sound as long as the form itself: within 6 % or 0.12 s, and 0.3 s for each
+     * "and" inside a
      * number, which the engine says as a short "n" when it makes it of figures.
      */
     @Test
     void theEngineSaysFormsInTheWordsThatAreShown() {
-        List<String> forms = List.of("2.3 t", "£38,500", "4:52", "1911", "1987", "12 W", "UV", "LED", "11:40", "3.5 km", "5kg", "25/12/2023", "2024-03-02", "4th", "XIV",
-                "example.com", "20 %", "H2O", "NATO", "$1.50", "1990s", "21°C", "1,000,000", "100 km/h", "1914–18", "3/4", "45 %", "Q&A", "MP4", "200 g");
+        List<String> forms = List.of(
+                "2.3 t",
+                "£38,500",
+                "4:52",
+                "1911",
+                "1987",
+                "12 W",
+                "UV",
+                "LED",
+                "11:40",
+                "3.5 km",
+                "5kg",
+                "25/12/2023",
+                "2024-03-02",
+                "4th",
+                "XIV",
+                "example.com",
+                "20 %",
+                "H2O",
+                "NATO",
+                "$1.50",
+                "1990s",
+                "21°C",
+                "1,000,000",
+                "100 km/h",
+                "1914–18",
+                "3/4",
+                "45 %",
+                "Q&A",
+                "MP4",
+                "200 g");
         List<String> off = new ArrayList<>();
         Voice voice = voice("isla");
         for (String form : forms) {
             double written = seconds("We saw " + form + " there.", List.of(), voice);
             String said = EngineHabits.say(form, "en-GB");
             double shown = seconds("We saw " + said + " there.", List.of(), voice);
-            if (Math.abs(written - shown) > Math.max(0.12, 0.06 * written) + 0.3 * (said.split("(hundred|thousand) and ").length - 1)) {
+            if (Math.abs(written - shown)
+                    > Math.max(0.12, 0.06 * written) + 0.3 * (said.split("(hundred|thousand) and ").length - 1)) {
                 off.add("%s: %.2f s, as “%s” %.2f s".formatted(form, written, said, shown));
             }
         }
@@ -68,8 +102,10 @@ class EngineAgreementTest {
     }
 
     /**
-     * domain.md's tolerances for a measured voice: ±8 % a cue of five words or more, ±3 % over a project. Every English voice
-     * speaks twelve cues of a made-up text that the reference times were not fitted to; its factor is learnt from six of them.
+     * domain.md's tolerances for a measured voice: ±8 % a cue of five words or more, ±3 % over a project. Every English
+     * voice
+     * speaks twelve cues of a made-up text that the reference times were not fitted to; its factor is learnt from six
+     * of them.
      */
     @Test
     void estimatesHoldForEveryEnglishVoice() throws IOException {
@@ -103,14 +139,19 @@ class EngineAgreementTest {
             worstProject = Math.max(worstProject, Math.abs(all - allTaken) / allTaken);
         }
         assertThat(count).isGreaterThan(900);
-        System.out.printf("Estimates: %d of %d cues within 8 %%, the worst project off by %.1f %%%n", within, count, 100 * worstProject);
+        System.out.printf(
+                "Estimates: %d of %d cues within 8 %%, the worst project off by %.1f %%%n",
+                within, count, 100 * worstProject);
         assertThat(within / (double) count).isGreaterThan(0.97);
         assertThat(worstProject).isLessThan(0.03);
     }
 
     private static List<String> cues() throws IOException {
         try (InputStream in = EngineAgreementTest.class.getResourceAsStream("estimate-cues.txt")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(line -> !line.isBlank()).toList();
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.isBlank())
+                    .toList();
         }
     }
 
@@ -118,18 +159,26 @@ class EngineAgreementTest {
     void ipaIsSpoken() {
         Voice voice = voice("isla");
         String text = "Here is Skerrow Head.";
-        List<org.logophon.core.reading.Pronunciation> ipa = new ReadingList(List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, null, false)))).said(text, "en-GB");
-        List<org.logophon.core.reading.Pronunciation> words = new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
+        List<org.logophon.core.reading.Pronunciation> ipa = new ReadingList(
+                        List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, null, false))))
+                .said(text, "en-GB");
+        List<org.logophon.core.reading.Pronunciation> words =
+                new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
         double asIpa = seconds(text, ipa, voice);
         assertThat(asIpa).isCloseTo(seconds(text, words, voice), org.assertj.core.api.Assertions.within(0.15));
-        Speech speech = narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
+        Speech speech =
+                narrator.render(Recipe.of(text, ipa, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         assertThat(speech.words()).hasSize(4);
-        assertThat(speech.words().get(3).startSample()).isGreaterThan(speech.words().get(2).startSample());
+        assertThat(speech.words().get(3).startSample())
+                .isGreaterThan(speech.words().get(2).startSample());
     }
 
     @Test
     void aSignThatIsNoSoundIsASentence() {
-        List<org.logophon.core.reading.Pronunciation> odd = new ReadingList(List.of(List.of(new Reading("Skerrow", "sk☃", PronunciationKind.IPA, null, false)))).said("Skerrow.", "en-GB");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> seconds("Skerrow.", odd, voice("isla"))).hasMessageContaining("has a sign that this voice can't say");
+        List<org.logophon.core.reading.Pronunciation> odd = new ReadingList(
+                        List.of(List.of(new Reading("Skerrow", "sk☃", PronunciationKind.IPA, null, false))))
+                .said("Skerrow.", "en-GB");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> seconds("Skerrow.", odd, voice("isla")))
+                .hasMessageContaining("has a sign that this voice can't say");
     }
 }

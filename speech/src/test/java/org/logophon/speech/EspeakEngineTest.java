@@ -22,11 +22,11 @@ import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.script.Words;
-import org.logophon.core.sound.SpeechSpan;
 import org.logophon.core.sound.Sound;
+import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
-import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.VoiceCatalogue;
 
 class EspeakEngineTest {
@@ -46,14 +46,19 @@ class EspeakEngineTest {
     }
 
     private static Speech render(String text, String voice, Integer pace, Double pitch) {
-        return new Narrator(ENGINE, new WorkerResampler(POOL)).render(Recipe.of(text, voice(voice), ENGINE.version(voice(voice)),
-                ResolvedDirection.of(new Direction(pace, pitch, null, null))));
+        return new Narrator(ENGINE, new WorkerResampler(POOL))
+                .render(Recipe.of(
+                        text,
+                        voice(voice),
+                        ENGINE.version(voice(voice)),
+                        ResolvedDirection.of(new Direction(pace, pitch, null, null))));
     }
 
     @Test
     void everyVoiceSpeaks() {
         assertThat(VOICES.all()).hasSizeGreaterThan(300).allSatisfy(voice -> {
-            Sound sound = ENGINE.speak(new SpeechRequest(voice, SpokenText.of("1 2 3 salam салам שלום ᎣᏏᏲ"), 1, 0)).sound();
+            Sound sound = ENGINE.speak(new SpeechRequest(voice, SpokenText.of("1 2 3 salam салам שלום ᎣᏏᏲ"), 1, 0))
+                    .sound();
             assertThat(SpeechSpan.soundingSeconds(sound)).as(voice.id()).isGreaterThan(0.2);
         });
     }
@@ -64,30 +69,48 @@ class EspeakEngineTest {
             assertThat(voices).as(language).extracting(Voice::gender).contains(Gender.MALE, Gender.FEMALE);
             if (language.startsWith("en-")) {
                 for (Gender gender : Gender.values()) {
-                    assertThat(voices.stream().filter(v -> v.gender() == gender && !v.whispers())).as(language).hasSizeGreaterThanOrEqualTo(3);
+                    assertThat(voices.stream().filter(v -> v.gender() == gender && !v.whispers()))
+                            .as(language)
+                            .hasSizeGreaterThanOrEqualTo(3);
                 }
                 assertThat(voices.stream().filter(Voice::whispers)).as(language).isNotEmpty();
             }
         });
-        assertThat(VOICES.all().stream().filter(v -> v.language().startsWith("en-")).map(Voice::language).collect(Collectors.toSet()))
-                .isEqualTo(Set.of("en-GB", "en-GB-x-rp", "en-GB-x-lancs", "en-GB-x-westmid", "en-GB-scotland", "en-US", "en-US-x-nyc", "en-029"));
+        assertThat(VOICES.all().stream()
+                        .filter(v -> v.language().startsWith("en-"))
+                        .map(Voice::language)
+                        .collect(Collectors.toSet()))
+                .isEqualTo(Set.of(
+                        "en-GB",
+                        "en-GB-x-rp",
+                        "en-GB-x-lancs",
+                        "en-GB-x-westmid",
+                        "en-GB-scotland",
+                        "en-US",
+                        "en-US-x-nyc",
+                        "en-029"));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        LINE,
-        "Its lens weighs 2.3 t, and it floats — on a bath (of mercury); that 1,240 children could turn it.",
-        "Lit the lamp at 4:52. “Read” until two… Naïve café e\u0301te\u0301 😀 done? It’s £38,500 in No. 4.",
-        "\u202eHELLO\u202c \u200bworld, UV and LED: 12 W, that’s all!\u0000 Dr. Who’s back-up.",
-        "Roedd y goleudy yn dywyll, a’r môr yn ddu."})
+    @ValueSource(
+            strings = {
+                LINE,
+                "Its lens weighs 2.3 t, and it floats — on a bath (of mercury); that 1,240 children could turn it.",
+                "Lit the lamp at 4:52. “Read” until two… Naïve café e\u0301te\u0301 😀 done? It’s £38,500 in No. 4.",
+                "\u202eHELLO\u202c \u200bworld, UV and LED: 12 W, that’s all!\u0000 Dr. Who’s back-up.",
+                "Roedd y goleudy yn dywyll, a’r môr yn ddu."
+            })
     void everyWrittenWordHasItsTime(String text) {
         Speech speech = render(text, "isla", null, null);
-        assertThat(speech.words()).extracting(w -> text.substring(w.start(), w.end()))
+        assertThat(speech.words())
+                .extracting(w -> text.substring(w.start(), w.end()))
                 .isEqualTo(Words.of(text).stream().map(w -> w.in(text)).toList());
         int at = -1;
         for (WordTime word : speech.words()) {
             assertThat(word.startSample()).isGreaterThan(at);
-            assertThat(word.endSample()).isGreaterThan(word.startSample()).isLessThanOrEqualTo(speech.sound().samples().length);
+            assertThat(word.endSample())
+                    .isGreaterThan(word.startSample())
+                    .isLessThanOrEqualTo(speech.sound().samples().length);
             at = word.startSample();
         }
     }
@@ -99,7 +122,8 @@ class EspeakEngineTest {
         Speech speech = render(text, "bram", null, null);
         for (WordTime word : speech.words()) {
             Sound before = speech.sound().cut(Math.max(0, word.startSample() - 2_200), word.startSample());
-            Sound after = speech.sound().cut(word.startSample(), Math.min(speech.sound().samples().length, word.startSample() + 2_200));
+            Sound after = speech.sound()
+                    .cut(word.startSample(), Math.min(speech.sound().samples().length, word.startSample() + 2_200));
             assertThat(energy(after)).isGreaterThan(20 * energy(before));
         }
     }
@@ -110,7 +134,8 @@ class EspeakEngineTest {
         Speech speech = render(text, "hamish", 83, null);
         WordTime nine = speech.words().get(3);
         WordTime lit = speech.words().get(4);
-        double pause = (lit.startSample() - nine.endSample()) / (double) speech.sound().rate();
+        double pause =
+                (lit.startSample() - nine.endSample()) / (double) speech.sound().rate();
         assertThat(pause).isBetween(0.15, 0.8);
         assertThat(energy(speech.sound().cut(nine.endSample() + 700, lit.startSample() - 200)))
                 .isLessThan(energy(speech.sound().cut(nine.startSample(), nine.endSample())) / 1000);
@@ -118,26 +143,44 @@ class EspeakEngineTest {
 
     /** The promise of domain.md on the whole cue: pace ±3 %, pitch ±0.5 semitone. */
     @ParameterizedTest
-    @CsvSource({"isla, 60, 0", "isla, 85, -2", "isla, 160, 6", "bram, 100, -6", "bram, 120, 3", "hamish, 75, 4", "tamsin, 140, -4", "xanthe, 90, 5"})
+    @CsvSource({
+        "isla, 60, 0",
+        "isla, 85, -2",
+        "isla, 160, 6",
+        "bram, 100, -6",
+        "bram, 120, 3",
+        "hamish, 75, 4",
+        "tamsin, 140, -4",
+        "xanthe, 90, 5"
+    })
     void paceAndPitchMeasureAsAsked(String voice, int pace, double pitch) {
         Sound own = render(LINE, voice, null, null).sound();
         Sound directed = render(LINE, voice, pace, pitch).sound();
         double gotPace = 100 * SpeechSpan.soundingSeconds(own) / SpeechSpan.soundingSeconds(directed);
-        double gotPitch = PitchTrack.semitones(PitchMeter.track(own).medianHz(), PitchMeter.track(directed).medianHz());
+        double gotPitch = PitchTrack.semitones(
+                PitchMeter.track(own).medianHz(), PitchMeter.track(directed).medianHz());
         assertThat(gotPace).isCloseTo(pace, within(pace * 0.03));
         assertThat(gotPitch).isCloseTo(pitch, within(0.5));
     }
 
     /** In every timbre, whatever the worker spoke before. */
     @ParameterizedTest
-    @ValueSource(strings = {"isla", "tamsin", "bryony", "linnet", "rowan", "aldric", "bram", "corin", "wystan", "crispin", "jory", "jessamy"})
+    @ValueSource(
+            strings = {
+                "isla", "tamsin", "bryony", "linnet", "rowan", "aldric", "bram", "corin", "wystan", "crispin", "jory",
+                "jessamy"
+            })
     void theSameRequestGivesTheSameSamples(String id) {
         SpeechRequest request = new SpeechRequest(voice(id), SpokenText.of(LINE), 0.9, 2);
         float[] first = ENGINE.speak(request).sound().samples();
-        for (String before : List.of("Something else, much faster.", "The keeper, and the boy, and the lamp, and the sea, wrote one line for the weather. ".repeat(9),
-                "break time=\"9s\"/ Lamp.", "שלום, 你好")) {
+        for (String before : List.of(
+                "Something else, much faster.",
+                "The keeper, and the boy, and the lamp, and the sea, wrote one line for the weather. ".repeat(9),
+                "break time=\"9s\"/ Lamp.",
+                "שלום, 你好")) {
             ENGINE.speak(new SpeechRequest(voice("thirza"), SpokenText.of(before), 1.8, -5));
-            assertThat(java.util.Arrays.equals(ENGINE.speak(request).sound().samples(), first)).isTrue();
+            assertThat(java.util.Arrays.equals(ENGINE.speak(request).sound().samples(), first))
+                    .isTrue();
         }
     }
 
@@ -147,18 +190,25 @@ class EspeakEngineTest {
         Speech speech = render(LINE, whispers.get(0).id(), 90, 3.0);
         assertThat(PitchMeter.track(speech.sound()).voicedShare()).isLessThan(0.1);
         assertThat(speech.measurement().misses(0.9, 3.0, whispers.get(0)))
-                .singleElement().asString().contains("whisper has no pitch");
+                .singleElement()
+                .asString()
+                .contains("whisper has no pitch");
     }
 
     /** The measured median pitch of every English voice: women's lie above men's in each accent. */
     @Test
     void womenSoundHigherThanMen() {
-        VOICES.all().stream().filter(v -> v.language().startsWith("en-") && !v.whispers()).collect(Collectors.groupingBy(Voice::language))
+        VOICES.all().stream()
+                .filter(v -> v.language().startsWith("en-") && !v.whispers())
+                .collect(Collectors.groupingBy(Voice::language))
                 .forEach((accent, voices) -> {
                     double highestMan = 0;
                     double lowestWoman = 1_000;
                     for (Voice voice : voices) {
-                        double hertz = PitchMeter.track(ENGINE.speak(new SpeechRequest(voice, SpokenText.of(LINE), 1, 0)).sound()).medianHz();
+                        double hertz = PitchMeter.track(
+                                        ENGINE.speak(new SpeechRequest(voice, SpokenText.of(LINE), 1, 0))
+                                                .sound())
+                                .medianHz();
                         highestMan = voice.gender() == Gender.MALE ? Math.max(highestMan, hertz) : highestMan;
                         lowestWoman = voice.gender() == Gender.FEMALE ? Math.min(lowestWoman, hertz) : lowestWoman;
                     }
@@ -166,10 +216,22 @@ class EspeakEngineTest {
                 });
     }
 
-    /** Text is text: what an engine would take for markup, phonemes or commands is spoken or passed over, and nothing breaks. */
+    /**
+     * Text is text: what an engine would take for markup, phonemes or commands is spoken or passed over, and nothing
+     * breaks.
+     */
     @ParameterizedTest
-    @ValueSource(strings = {"<break time=\"9s\"/>Lamp.", "[[h@l'oU]] lamp", "<voice name='x'>Lamp</voice>", "&lt;lamp&gt; %s %n $(id)", "\u0001\u0002 lamp \u0007",
-        "lamp \ud800 lamp", "ÁÀÂ\u0300\u0301\u0302\u0303 lamp", "lamp\u200d\u200b\ufeff"})
+    @ValueSource(
+            strings = {
+                "<break time=\"9s\"/>Lamp.",
+                "[[h@l'oU]] lamp",
+                "<voice name='x'>Lamp</voice>",
+                "&lt;lamp&gt; %s %n $(id)",
+                "\u0001\u0002 lamp \u0007",
+                "lamp \ud800 lamp",
+                "ÁÀÂ\u0300\u0301\u0302\u0303 lamp",
+                "lamp\u200d\u200b\ufeff"
+            })
     void hostileTextIsOnlyText(String text) {
         Speech speech = render(text, "isla", null, null);
         assertThat(speech.sound().seconds()).isLessThan(8);
@@ -178,7 +240,9 @@ class EspeakEngineTest {
 
     @Test
     void theLongestCueIsSpokenWhole() {
-        String text = "The keeper wrote one line for the weather and one for the lamp. ".repeat(156).strip();
+        String text = "The keeper wrote one line for the weather and one for the lamp. "
+                .repeat(156)
+                .strip();
         Speech speech = render(text, "bram", null, null);
         assertThat(speech.words()).hasSize(156 * 13);
         assertThat(speech.sound().seconds()).isBetween(400.0, 900.0);

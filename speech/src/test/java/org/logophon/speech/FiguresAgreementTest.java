@@ -17,8 +17,8 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.figures.MeasuringPassage;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.figures.VoiceMeter;
-import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.prosody.Shape;
+import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
@@ -55,9 +55,14 @@ class FiguresAgreementTest {
     void everyEnglishVoiceMeasuresAsAnotherToolMeasuresIt() throws IOException {
         List<String[]> stored;
         try (InputStream table = FiguresAgreementTest.class.getResourceAsStream("praat.tsv")) {
-            stored = new String(table.readAllBytes(), StandardCharsets.UTF_8).lines().filter(line -> !line.startsWith("#")).map(line -> line.split("\t")).toList();
+            stored = new String(table.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .map(line -> line.split("\t"))
+                    .toList();
         }
-        assertThat(stored).hasSize((int) VOICES.all().stream().filter(v -> v.language().startsWith("en")).count());
+        assertThat(stored).hasSize((int)
+                VOICES.all().stream().filter(v -> v.language().startsWith("en")).count());
         int words = Words.count(MeasuringPassage.in("en-GB").text());
         stored.parallelStream().forEach(row -> {
             VoiceFigures ours = VoiceMeter.measure(narrator, voice(row[0]));
@@ -66,7 +71,9 @@ class FiguresAgreementTest {
             } else {
                 double hertz = Double.parseDouble(row[1]);
                 assertThat(ours.medianPitchHz()).as("pitch of %s", row[0]).isCloseTo(hertz, within(0.015 * hertz));
-                assertThat(ours.pitchRangeSemitones()).as("range of %s", row[0]).isCloseTo(Double.parseDouble(row[2]), within(0.7));
+                assertThat(ours.pitchRangeSemitones())
+                        .as("range of %s", row[0])
+                        .isCloseTo(Double.parseDouble(row[2]), within(0.7));
             }
             double pace = words / Double.parseDouble(row[3]) * 60;
             assertThat(ours.wordsPerMinute()).as("pace of %s", row[0]).isCloseTo(pace, within(0.02 * pace));
@@ -81,11 +88,19 @@ class FiguresAgreementTest {
         // CLDR's Welsh numbers; for Lojban it has none, and its words aren't counted
         assertThat(MeasuringPassage.in("cy").text()).startsWith("un dau tri pedwar pump");
         assertThat(MeasuringPassage.in("jbo").text()).startsWith("1 2 3 ");
-        assertThat(VoiceMeter.measure(narrator, VOICES.all().stream().filter(v -> v.language().equals("jbo")).findFirst().orElseThrow()).wordsPerMinute()).isNull();
+        assertThat(VoiceMeter.measure(
+                                narrator,
+                                VOICES.all().stream()
+                                        .filter(v -> v.language().equals("jbo"))
+                                        .findFirst()
+                                        .orElseThrow())
+                        .wordsPerMinute())
+                .isNull();
     }
 
     private static Sound spoken(String id, String text) {
-        return narrator.render(Recipe.of(text, voice(id), narrator.engineVersion(voice(id)), ResolvedDirection.NEUTRAL)).sound();
+        return narrator.render(Recipe.of(text, voice(id), narrator.engineVersion(voice(id)), ResolvedDirection.NEUTRAL))
+                .sound();
     }
 
     private static double interval(double fromHz, double toHz) {
@@ -97,11 +112,14 @@ class FiguresAgreementTest {
     void timbreMovesFormantsAndNotThePitch(String id, double semitones) {
         Shape shape = new Shape(1, 0, 1, semitones);
         Sound words = spoken(id, "The crew have one tide to lift it out.");
-        assertThat(interval(Praat.pitch(words), Praat.pitch(VoiceReshaper.reshape(words, shape)))).as("pitch").isCloseTo(0, within(0.1));
+        assertThat(interval(Praat.pitch(words), Praat.pitch(VoiceReshaper.reshape(words, shape))))
+                .as("pitch")
+                .isCloseTo(0, within(0.1));
         // a held vowel, whose formants stand still
         Sound vowel = spoken(id, "Aaah. Aaah. Aaah.");
         double[] before = Praat.pitchAndFormants(vowel, CEILING_HZ);
-        double[] after = Praat.pitchAndFormants(VoiceReshaper.reshape(vowel, shape), CEILING_HZ * Math.pow(2, semitones / 12));
+        double[] after =
+                Praat.pitchAndFormants(VoiceReshaper.reshape(vowel, shape), CEILING_HZ * Math.pow(2, semitones / 12));
         double moved = 0;
         for (int formant = 1; formant <= 3; formant++) {
             moved += interval(before[formant], after[formant]) / 3;
@@ -117,12 +135,14 @@ class FiguresAgreementTest {
         ResolvedDirection asked = ResolvedDirection.of(new Direction(pace, pitch, null, null));
         Speech own = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         Speech directed = narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), asked));
-        assertThat(directed.measurement().misses(asked.paceFactor(), asked.semitones(), voice)).isEmpty();
+        assertThat(directed.measurement().misses(asked.paceFactor(), asked.semitones(), voice))
+                .isEmpty();
         double semitones = interval(Praat.pitch(own.sound()), Praat.pitch(directed.sound()));
         assertThat(semitones).as("pitch by Praat").isCloseTo(pitch, within(0.5));
         assertThat(directed.words()).hasSize(Words.count(text));
         for (int i = 0; i + 1 < directed.words().size(); i++) {
-            assertThat(directed.words().get(i).endSample()).isLessThanOrEqualTo(directed.words().get(i + 1).startSample());
+            assertThat(directed.words().get(i).endSample())
+                    .isLessThanOrEqualTo(directed.words().get(i + 1).startSample());
         }
     }
 
@@ -130,8 +150,11 @@ class FiguresAgreementTest {
     void flitesWordsFindTheirWayBackThroughLettersItDoesNotKnow() {
         String text = "Ffïon’s lens, the the “£38,500” one: naïve café at 4:52.";
         Voice marnie = voice("marnie");
-        Speech speech = narrator.render(Recipe.of(text, marnie, narrator.engineVersion(marnie), ResolvedDirection.NEUTRAL));
-        assertThat(speech.words().stream().map(w -> text.substring(w.start(), w.end())).toList())
+        Speech speech =
+                narrator.render(Recipe.of(text, marnie, narrator.engineVersion(marnie), ResolvedDirection.NEUTRAL));
+        assertThat(speech.words().stream()
+                        .map(w -> text.substring(w.start(), w.end()))
+                        .toList())
                 .containsExactly("Ffïon’s", "lens", "the", "the", "£38,500", "one", "naïve", "café", "at", "4:52");
         assertThat(speech.words()).allSatisfy(w -> assertThat(w.endSample()).isGreaterThan(w.startSample()));
     }
@@ -140,7 +163,13 @@ class FiguresAgreementTest {
     void monotoneIsMonotone() {
         Voice isla = voice("isla");
         Direction flat = new Direction(null, null, 0, null, null, null, null);
-        Speech speech = narrator.render(Recipe.of("The lamp was lit at four, and it burned until the morning.", isla, narrator.engineVersion(isla), ResolvedDirection.of(flat)));
-        assertThat(VoiceMeter.of(speech.sound(), MeasuringPassage.in("en"), false).pitchRangeSemitones()).isLessThan(0.5);
+        Speech speech = narrator.render(Recipe.of(
+                "The lamp was lit at four, and it burned until the morning.",
+                isla,
+                narrator.engineVersion(isla),
+                ResolvedDirection.of(flat)));
+        assertThat(VoiceMeter.of(speech.sound(), MeasuringPassage.in("en"), false)
+                        .pitchRangeSemitones())
+                .isLessThan(0.5);
     }
 }

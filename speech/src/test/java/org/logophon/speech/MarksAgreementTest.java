@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.render.Narrator;
@@ -32,9 +32,13 @@ import org.logophon.core.voice.Voice;
 @Execution(ExecutionMode.CONCURRENT)
 class MarksAgreementTest {
 
-    private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for most of it. Nobody sleeps.";
+    private static final String LINE =
+            "The crew have one tide to lift it out, and the sling is rated for most of it. Nobody sleeps.";
     /** Of both engines, women and men. */
-    private static final String[] VOICES = {"isla", "hamish", "keziah", "aldric", "morwenna", "bram", "marnie", "rufus", "farquhar"};
+    private static final String[] VOICES = {
+        "isla", "hamish", "keziah", "aldric", "morwenna", "bram", "marnie", "rufus", "farquhar"
+    };
+
     private static final WorkerPool POOL = new WorkerPool(2);
     private static final Narrator NARRATOR = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
     private static final Map<String, Speech> PLAIN = new ConcurrentHashMap<>();
@@ -75,7 +79,10 @@ class MarksAgreementTest {
     private static Sound cut(Speech speech, String words) {
         int from = word(speech, LINE.indexOf(words));
         int to = word(speech, LINE.indexOf(words) + words.lastIndexOf(' ') + 1);
-        return speech.sound().cut(speech.words().get(from).startSample(), speech.words().get(to).endSample());
+        return speech.sound()
+                .cut(
+                        speech.words().get(from).startSample(),
+                        speech.words().get(to).endSample());
     }
 
     private static double interval(Sound from, Sound to) {
@@ -90,8 +97,7 @@ class MarksAgreementTest {
         return 10 * Math.log10(sum / sound.samples().length);
     }
 
-    private record Promise(String voice, Instruction instruction, double value, double tolerance) {
-    }
+    private record Promise(String voice, Instruction instruction, double value, double tolerance) {}
 
     static Stream<Promise> promises() {
         List<Promise> all = new ArrayList<>();
@@ -100,11 +106,18 @@ class MarksAgreementTest {
                 all.add(new Promise(voice, new Instruction.Pitch(semitones), semitones, 0.7));
             }
             // twice as far off where much more is asked; lower than a woman's −9 neither meter looks
-            for (double semitones : List.of("isla", "keziah", "morwenna", "marnie").contains(voice) ? new double[] {-9, 9} : new double[] {9}) {
+            for (double semitones :
+                    List.of("isla", "keziah", "morwenna", "marnie").contains(voice)
+                            ? new double[] {-9, 9}
+                            : new double[] {9}) {
                 all.add(new Promise(voice, new Instruction.Pitch(semitones), semitones, 1.4));
             }
             for (int percent : new int[] {50, 60, 80, 125, 160, 200}) {
-                all.add(new Promise(voice, new Instruction.Pace(percent), percent, percent * (percent < 60 || percent > 160 ? 0.06 : 0.03)));
+                all.add(new Promise(
+                        voice,
+                        new Instruction.Pace(percent),
+                        percent,
+                        percent * (percent < 60 || percent > 160 ? 0.06 : 0.03)));
             }
             for (double decibels : new double[] {-12, -6, 4}) {
                 all.add(new Promise(voice, new Instruction.Volume(decibels), decibels, 0.5));
@@ -127,7 +140,9 @@ class MarksAgreementTest {
             default -> decibels(after) - decibels(before);
         };
         assertThat(outside).as(promise.toString()).isCloseTo(promise.value(), within(promise.tolerance()));
-        assertThat(made.measurement().marks().get(0)).as("what is shown beside the request").isCloseTo(promise.value(), within(promise.tolerance()));
+        assertThat(made.measurement().marks().get(0))
+                .as("what is shown beside the request")
+                .isCloseTo(promise.value(), within(promise.tolerance()));
         // the rest of the line is left alone
         Sound others = cut(made, "the sling is rated");
         assertThat(others.seconds()).isCloseTo(cut(plain, "the sling is rated").seconds(), within(0.002));
@@ -143,9 +158,13 @@ class MarksAgreementTest {
         for (double semitones : new double[] {-12, -9, 9, 12}) {
             Speech made = marked(voice, mark(run, new Instruction.Pitch(semitones)));
             double hertz = Praat.pitch(cut(made, run), Math.max(35, own * Math.pow(2, semitones / 12) * 0.6), 1_000);
-            assertThat(12 * Math.log(hertz / own) / Math.log(2)).as(voice + " " + semitones).isCloseTo(semitones, within(1.4));
+            assertThat(12 * Math.log(hertz / own) / Math.log(2))
+                    .as(voice + " " + semitones)
+                    .isCloseTo(semitones, within(1.4));
             Double shown = made.measurement().marks().get(0);
-            assertThat(shown == null || Math.abs(shown - semitones) < 1.4).as(voice + " says " + shown + " of " + semitones).isTrue();
+            assertThat(shown == null || Math.abs(shown - semitones) < 1.4)
+                    .as(voice + " says " + shown + " of " + semitones)
+                    .isTrue();
         }
     }
 
@@ -171,9 +190,15 @@ class MarksAgreementTest {
         Speech made = marked(voice, Mark.own(at, at + word.length(), promise.instruction()));
         int i = word(made, at);
         double end = made.words().get(i).endSample() / (double) made.sound().rate();
-        double next = made.words().get(i + 1).startSample() / (double) made.sound().rate();
-        Silences.Silence silence = Silences.of(made.sound()).stream().filter(s -> s.from() < next - 0.01 && s.to() > end + 0.01).findFirst().orElse(new Silences.Silence(0, 0));
-        assertThat(silence.seconds() * 1000).as(promise.toString()).isCloseTo(promise.value(), within(promise.tolerance()));
+        double next =
+                made.words().get(i + 1).startSample() / (double) made.sound().rate();
+        Silences.Silence silence = Silences.of(made.sound()).stream()
+                .filter(s -> s.from() < next - 0.01 && s.to() > end + 0.01)
+                .findFirst()
+                .orElse(new Silences.Silence(0, 0));
+        assertThat(silence.seconds() * 1000)
+                .as(promise.toString())
+                .isCloseTo(promise.value(), within(promise.tolerance()));
         assertThat(made.measurement().marks().get(0)).isCloseTo(promise.value(), within(promise.tolerance()));
         assertThat(end).as("the word ends where its rest starts").isCloseTo(silence.from(), within(0.06));
         assertThat(next).as("the next one starts where it ends").isCloseTo(silence.to(), within(0.06));
@@ -204,22 +229,41 @@ class MarksAgreementTest {
     @ValueSource(strings = {"isla", "hamish", "keziah", "aldric", "marnie", "rufus", "farquhar", "otis"})
     void rangeNoughtIsMonotoneAndAWhisperHasNoVoice(String id) {
         String run = "one tide to lift it";
-        assertThat(PitchMeter.track(cut(marked(id, mark(run, new Instruction.Range(0))), run)).spreadSemitones()).isLessThan(0.5);
+        assertThat(PitchMeter.track(cut(marked(id, mark(run, new Instruction.Range(0))), run))
+                        .spreadSemitones())
+                .isLessThan(0.5);
         Sound whispered = cut(marked(id, mark(run, new Instruction.Whisper())), run);
         assertThat(PitchMeter.track(whispered).voicedShare()).isLessThan(0.12);
         assertThat(whispered.seconds()).isEqualTo(cut(plain(id), run).seconds());
-        assertThat(decibels(whispered) - decibels(cut(plain(id), run))).as("about as loud").isBetween(-4.0, 1.0);
+        assertThat(decibels(whispered) - decibels(cut(plain(id), run)))
+                .as("about as loud")
+                .isBetween(-4.0, 1.0);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"isla", "hamish", "marnie", "rufus"})
     void noJointClicksAndWordTimesStayInOrder(String id) {
-        Speech made = marked(id, mark("crew", new Instruction.Stress(Instruction.Level.STRONG)), mark("one tide to lift it", new Instruction.Pitch(-4)), mark("tide to", new Instruction.Pace(130)),
-                mark("have", new Instruction.Pause(250)), mark("lift", new Instruction.Pause(400)), mark("rated for most", new Instruction.Volume(-6)), mark("Nobody", new Instruction.Whisper()), mark("it", new Instruction.Breath(Instruction.Depth.DEEP)));
-        assertThat(step(made.sound())).as("the largest step from sample to sample").isLessThanOrEqualTo(step(plain(id).sound()) * 1.5f);
+        Speech made = marked(
+                id,
+                mark("crew", new Instruction.Stress(Instruction.Level.STRONG)),
+                mark("one tide to lift it", new Instruction.Pitch(-4)),
+                mark("tide to", new Instruction.Pace(130)),
+                mark("have", new Instruction.Pause(250)),
+                mark("lift", new Instruction.Pause(400)),
+                mark("rated for most", new Instruction.Volume(-6)),
+                mark("Nobody", new Instruction.Whisper()),
+                mark("it", new Instruction.Breath(Instruction.Depth.DEEP)));
+        assertThat(step(made.sound()))
+                .as("the largest step from sample to sample")
+                .isLessThanOrEqualTo(step(plain(id).sound()) * 1.5f);
         for (int i = 0; i < made.words().size(); i++) {
-            assertThat(made.words().get(i).endSample()).isGreaterThan(made.words().get(i).startSample());
-            assertThat(made.words().get(i).endSample()).isLessThanOrEqualTo(i + 1 < made.words().size() ? made.words().get(i + 1).startSample() : made.sound().samples().length);
+            assertThat(made.words().get(i).endSample())
+                    .isGreaterThan(made.words().get(i).startSample());
+            assertThat(made.words().get(i).endSample())
+                    .isLessThanOrEqualTo(
+                            i + 1 < made.words().size()
+                                    ? made.words().get(i + 1).startSample()
+                                    : made.sound().samples().length);
         }
     }
 
@@ -240,8 +284,14 @@ class MarksAgreementTest {
             assertThat(breathing.sound().samples()).hasSameSizeAs(silent.sound().samples());
             assertThat(breathing.words()).isEqualTo(silent.words());
             int i = word(breathing, LINE.indexOf("out"));
-            Sound breath = breathing.sound().cut(breathing.words().get(i).endSample(), breathing.words().get(i + 1).startSample());
-            assertThat(decibels(breath) - decibels(plain("isla").sound())).as(depth + ", under the speech").isBetween(-42.0, -22.0);
+            Sound breath = breathing
+                    .sound()
+                    .cut(
+                            breathing.words().get(i).endSample(),
+                            breathing.words().get(i + 1).startSample());
+            assertThat(decibels(breath) - decibels(plain("isla").sound()))
+                    .as(depth + ", under the speech")
+                    .isBetween(-42.0, -22.0);
             assertThat(PitchMeter.track(breath).voicedShare()).isLessThan(0.2);
         }
     }
@@ -250,9 +300,12 @@ class MarksAgreementTest {
     void habitsOfCommasAndStopsHoldWhereNoMarkSaysOtherwise() {
         Recipe recipe = recipe("isla").with(new Score(List.of(), new PauseDefaults(150, 650, null), 0, 0));
         List<Silences.Silence> silences = Silences.of(NARRATOR.render(recipe).sound());
-        assertThat(silences).anySatisfy(s -> assertThat(s.seconds()).isCloseTo(0.150, within(0.02))).anySatisfy(s -> assertThat(s.seconds()).isCloseTo(0.650, within(0.02)));
+        assertThat(silences)
+                .anySatisfy(s -> assertThat(s.seconds()).isCloseTo(0.150, within(0.02)))
+                .anySatisfy(s -> assertThat(s.seconds()).isCloseTo(0.650, within(0.02)));
         Recipe apart = recipe("isla").with(new Score(List.of(), new PauseDefaults(null, null, 1_000), 0, 0));
-        assertThat(Silences.of(NARRATOR.render(apart).sound())).anySatisfy(s -> assertThat(s.seconds()).isCloseTo(1.0, within(0.02)));
+        assertThat(Silences.of(NARRATOR.render(apart).sound()))
+                .anySatisfy(s -> assertThat(s.seconds()).isCloseTo(1.0, within(0.02)));
     }
 
     @Test
@@ -261,17 +314,27 @@ class MarksAgreementTest {
         Speech once = NARRATOR.render(plain.with(new Score(List.of(), PauseDefaults.NONE, 100, 7)));
         Speech again = NARRATOR.render(plain.with(new Score(List.of(), PauseDefaults.NONE, 100, 7)));
         Speech other = NARRATOR.render(plain.with(new Score(List.of(), PauseDefaults.NONE, 100, 8)));
-        assertThat(java.util.Arrays.equals(once.sound().samples(), again.sound().samples())).as("the same seed").isTrue();
-        assertThat(java.util.Arrays.equals(once.sound().samples(), other.sound().samples())).as("another seed").isFalse();
-        assertThat(plain.with(new Score(List.of(), PauseDefaults.NONE, 0, 8)).hash()).isEqualTo(plain.hash());
+        assertThat(java.util.Arrays.equals(once.sound().samples(), again.sound().samples()))
+                .as("the same seed")
+                .isTrue();
+        assertThat(java.util.Arrays.equals(once.sound().samples(), other.sound().samples()))
+                .as("another seed")
+                .isFalse();
+        assertThat(plain.with(new Score(List.of(), PauseDefaults.NONE, 0, 8)).hash())
+                .isEqualTo(plain.hash());
         for (Speech lively : List.of(once, other)) {
             for (int i = 0; i + 1 < lively.words().size(); i++) {
-                double before = plain("isla").words().get(i + 1).startSample() - plain("isla").words().get(i).startSample();
-                double after = lively.words().get(i + 1).startSample() - lively.words().get(i).startSample();
+                double before = plain("isla").words().get(i + 1).startSample()
+                        - plain("isla").words().get(i).startSample();
+                double after = lively.words().get(i + 1).startSample()
+                        - lively.words().get(i).startSample();
                 // 6 % of a word and 20 % of a rest at most
                 assertThat(after / before).isBetween(0.79, 1.21);
             }
-            assertThat(lively.sound().seconds()).isCloseTo(plain("isla").sound().seconds(), within(0.06 * plain("isla").sound().seconds()));
+            assertThat(lively.sound().seconds())
+                    .isCloseTo(
+                            plain("isla").sound().seconds(),
+                            within(0.06 * plain("isla").sound().seconds()));
             assertThat(interval(plain("isla").sound(), lively.sound())).isBetween(-0.6, 0.6);
         }
     }

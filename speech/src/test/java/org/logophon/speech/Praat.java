@@ -31,8 +31,7 @@ final class Praat {
             writeInfoLine: fixed$ (median, 3), " ", fixed$ (first, 1), " ", fixed$ (second, 1), " ", fixed$ (third, 1)
             """;
 
-    private Praat() {
-    }
+    private Praat() {}
 
     static double pitch(Sound sound) {
         return pitchAndFormants(sound, 5_500)[0];
@@ -41,7 +40,8 @@ final class Praat {
     /**
      * Median pitch and the medians of the first three formants, in Hz.
      *
-     * @param ceiling five formants are sought under it; it goes with the length of the vocal tract (Praat's manual, "Formant (burg)")
+     * @param ceiling five formants are sought under it; it goes with the length of the vocal tract (Praat's manual,
+     *     "Formant (burg)")
      */
     static double[] pitchAndFormants(Sound sound, double ceiling) {
         return measured(sound, ceiling, 60, 500);
@@ -60,12 +60,23 @@ final class Praat {
             try (var out = Files.newOutputStream(wav)) {
                 WavWriter.write(sound, SampleFormat.PCM_24, null, out);
             }
-            Process process = new ProcessBuilder("praat", "--run", script.toString(), wav.toString(), Double.toString(ceiling), Double.toString(lowest), Double.toString(highest)).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(
+                            "praat",
+                            "--run",
+                            script.toString(),
+                            wav.toString(),
+                            Double.toString(ceiling),
+                            Double.toString(lowest),
+                            Double.toString(highest))
+                    .redirectErrorStream(true)
+                    .start();
             String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
             Files.delete(wav);
             Files.delete(script);
             Files.delete(folder);
-            return Arrays.stream(said.split(" ")).mapToDouble(Double::parseDouble).toArray();
+            return Arrays.stream(said.split(" "))
+                    .mapToDouble(Double::parseDouble)
+                    .toArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

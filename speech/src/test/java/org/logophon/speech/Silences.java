@@ -16,10 +16,10 @@ import org.logophon.core.wav.WavWriter;
 /** Silences as FFmpeg's silencedetect finds them, 45 dB under the loudest sample. */
 final class Silences {
 
-    private static final Pattern FOUND = Pattern.compile("silence_start: ([-\\d.]+).*?silence_end: ([\\d.]+)", Pattern.DOTALL);
+    private static final Pattern FOUND =
+            Pattern.compile("silence_start: ([-\\d.]+).*?silence_end: ([\\d.]+)", Pattern.DOTALL);
 
-    private Silences() {
-    }
+    private Silences() {}
 
     record Silence(double from, double to) {
 
@@ -38,8 +38,19 @@ final class Silences {
             try (var out = Files.newOutputStream(wav)) {
                 WavWriter.write(sound.amplified(0.99 / loudest), SampleFormat.PCM_24, null, out);
             }
-            Process process = new ProcessBuilder("ffmpeg", "-nostdin", "-hide_banner", "-i", wav.toString(), "-af", "silencedetect=n=-45dB:d=0.02", "-f", "null", "-")
-                    .redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(
+                            "ffmpeg",
+                            "-nostdin",
+                            "-hide_banner",
+                            "-i",
+                            wav.toString(),
+                            "-af",
+                            "silencedetect=n=-45dB:d=0.02",
+                            "-f",
+                            "null",
+                            "-")
+                    .redirectErrorStream(true)
+                    .start();
             String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
             Files.delete(wav);
             List<Silence> found = new ArrayList<>();

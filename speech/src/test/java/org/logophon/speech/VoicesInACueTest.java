@@ -12,16 +12,16 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.loudness.LoudnessMeter;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.pitch.PitchTrack;
 import org.logophon.core.render.Narrator;
-import org.logophon.core.render.VoiceParts;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
 import org.logophon.core.render.Speakers;
 import org.logophon.core.render.Speech;
+import org.logophon.core.render.VoiceParts;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.voice.Voice;
@@ -29,7 +29,8 @@ import org.logophon.core.voice.Voice;
 /** A quotation by another voice, of either engine: measured by Praat (pitch) and FFmpeg (silence). */
 class VoicesInACueTest {
 
-    private static final String LINE = "In the log he wrote, “the lamp will not be lit again tonight,” and closed the book for good.";
+    private static final String LINE =
+            "In the log he wrote, “the lamp will not be lit again tonight,” and closed the book for good.";
     private static final String QUOTE = "the lamp will not be lit again tonight";
     private static final WorkerPool POOL = new WorkerPool(2);
     private static final Narrator NARRATOR = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
@@ -66,28 +67,47 @@ class VoicesInACueTest {
 
     private static Speech render(String own, Mark... marks) {
         Speaker speaker = speaker(voice(own));
-        return NARRATOR.render(Recipe.of(LINE, speaker.voice(), speaker.engineVersion(), ResolvedDirection.NEUTRAL).with(new Score(List.of(marks), PauseDefaults.NONE, 0, 0))
+        return NARRATOR.render(Recipe.of(LINE, speaker.voice(), speaker.engineVersion(), ResolvedDirection.NEUTRAL)
+                .with(new Score(List.of(marks), PauseDefaults.NONE, 0, 0))
                 .parted(VoiceParts.of(LINE, List.of(marks), speaker, OTHERS, any -> List.of())));
     }
 
     private static Sound words(Speech speech, String words) {
         int at = LINE.indexOf(words);
-        WordTime first = speech.words().stream().filter(word -> word.start() >= at).findFirst().orElseThrow();
-        WordTime last = speech.words().stream().filter(word -> word.end() <= at + words.length()).reduce((a, b) -> b).orElseThrow();
+        WordTime first = speech.words().stream()
+                .filter(word -> word.start() >= at)
+                .findFirst()
+                .orElseThrow();
+        WordTime last = speech.words().stream()
+                .filter(word -> word.end() <= at + words.length())
+                .reduce((a, b) -> b)
+                .orElseThrow();
         return speech.sound().cut(first.startSample(), last.endSample());
     }
 
     private static double pitchAlone(String id, String text) {
-        return Praat.pitch(NARRATOR.render(Recipe.of(text, voice(id), NARRATOR.engineVersion(voice(id)), ResolvedDirection.NEUTRAL)).sound());
+        return Praat.pitch(NARRATOR.render(
+                        Recipe.of(text, voice(id), NARRATOR.engineVersion(voice(id)), ResolvedDirection.NEUTRAL))
+                .sound());
     }
 
     @ParameterizedTest
     @CsvSource({"isla,aldric", "hamish,morwenna", "marnie,hamish", "rufus,isla"})
     void theQuotationIsInItsOwnVoiceAndTheRestStays(String own, String other) {
         Speech speech = render(own, quote(new Instruction.SpokenBy(other)));
-        assertThat(Math.abs(PitchTrack.semitones(pitchAlone(other, "“" + QUOTE + ",”"), Praat.pitch(words(speech, QUOTE))))).isLessThan(0.7);
-        assertThat(Math.abs(PitchTrack.semitones(pitchAlone(own, "and closed the book for good."), Praat.pitch(words(speech, "and closed the book for good"))))).isLessThan(0.7);
-        assertThat(LoudnessMeter.of(words(speech, QUOTE)).lufs()).as("as loud as what is around it").isCloseTo(LoudnessMeter.of(words(speech, "and closed the book for good")).lufs(), within(2.0));
+        assertThat(Math.abs(
+                        PitchTrack.semitones(pitchAlone(other, "“" + QUOTE + ",”"), Praat.pitch(words(speech, QUOTE)))))
+                .isLessThan(0.7);
+        assertThat(Math.abs(PitchTrack.semitones(
+                        pitchAlone(own, "and closed the book for good."),
+                        Praat.pitch(words(speech, "and closed the book for good")))))
+                .isLessThan(0.7);
+        assertThat(LoudnessMeter.of(words(speech, QUOTE)).lufs())
+                .as("as loud as what is around it")
+                .isCloseTo(
+                        LoudnessMeter.of(words(speech, "and closed the book for good"))
+                                .lufs(),
+                        within(2.0));
     }
 
     @ParameterizedTest
@@ -95,20 +115,41 @@ class VoicesInACueTest {
     void marksOnTheOtherVoiceKeepTheirPromise(String own, String other) {
         Speech plain = render(own, quote(new Instruction.SpokenBy(other)));
         int before = LINE.indexOf("wrote");
-        Speech marked = render(own, quote(new Instruction.SpokenBy(other)), quote(new Instruction.Pitch(-3)), quote(new Instruction.Pace(90)), Mark.own(before, before + 5, new Instruction.Pause(700)));
-        assertThat(PitchTrack.semitones(Praat.pitch(words(plain, QUOTE)), Praat.pitch(words(marked, QUOTE)))).isCloseTo(-3, within(0.7));
-        assertThat(words(plain, QUOTE).seconds() / words(marked, QUOTE).seconds()).isCloseTo(0.9, within(0.03));
-        double start = marked.words().stream().filter(word -> word.start() == LINE.indexOf(QUOTE)).findFirst().orElseThrow().startSample() / (double) marked.sound().rate();
-        Silences.Silence rest = Silences.of(marked.sound()).stream().filter(silence -> Math.abs(silence.to() - start) < 0.05).findFirst().orElseThrow();
+        Speech marked = render(
+                own,
+                quote(new Instruction.SpokenBy(other)),
+                quote(new Instruction.Pitch(-3)),
+                quote(new Instruction.Pace(90)),
+                Mark.own(before, before + 5, new Instruction.Pause(700)));
+        assertThat(PitchTrack.semitones(Praat.pitch(words(plain, QUOTE)), Praat.pitch(words(marked, QUOTE))))
+                .isCloseTo(-3, within(0.7));
+        assertThat(words(plain, QUOTE).seconds() / words(marked, QUOTE).seconds())
+                .isCloseTo(0.9, within(0.03));
+        double start = marked.words().stream()
+                        .filter(word -> word.start() == LINE.indexOf(QUOTE))
+                        .findFirst()
+                        .orElseThrow()
+                        .startSample()
+                / (double) marked.sound().rate();
+        Silences.Silence rest = Silences.of(marked.sound()).stream()
+                .filter(silence -> Math.abs(silence.to() - start) < 0.05)
+                .findFirst()
+                .orElseThrow();
         assertThat(rest.seconds()).isCloseTo(0.7, within(0.02));
     }
 
     @Test
     void anotherLanguageIsSpokenByAVoiceThatKnowsIt() {
         Speaker isla = speaker(voice("isla"));
-        VoiceParts pieces = VoiceParts.of(LINE, List.of(quote(new Instruction.Language("cy"))), isla, OTHERS, any -> List.of());
-        assertThat(pieces.pieces()).extracting(piece -> piece.recipe().voice().language()).containsExactly(isla.voice().language(), "cy", isla.voice().language());
-        assertThat(pieces.pieces().get(1).recipe().voice().gender()).as("as like the cue's own voice as there is").isEqualTo(isla.voice().gender());
-        assertThat(render("isla", quote(new Instruction.Language("cy"))).words()).hasSize(render("isla").words().size());
+        VoiceParts pieces =
+                VoiceParts.of(LINE, List.of(quote(new Instruction.Language("cy"))), isla, OTHERS, any -> List.of());
+        assertThat(pieces.pieces())
+                .extracting(piece -> piece.recipe().voice().language())
+                .containsExactly(isla.voice().language(), "cy", isla.voice().language());
+        assertThat(pieces.pieces().get(1).recipe().voice().gender())
+                .as("as like the cue's own voice as there is")
+                .isEqualTo(isla.voice().gender());
+        assertThat(render("isla", quote(new Instruction.Language("cy"))).words())
+                .hasSize(render("isla").words().size());
     }
 }

@@ -22,7 +22,8 @@ class WorkerPoolTest {
         Path once = folder.resolve("crashed");
         String home = EspeakData.prepare();
         String real = String.join(" ", WorkerCommand.line(home));
-        List<String> crashesOnce = List.of("sh", "-c", "if [ -e " + once + " ]; then exec " + real + "; fi; touch " + once + "; kill -9 $$");
+        List<String> crashesOnce = List.of(
+                "sh", "-c", "if [ -e " + once + " ]; then exec " + real + "; fi; touch " + once + "; kill -9 $$");
         try (WorkerPool pool = new WorkerPool(1, home, crashesOnce)) {
             assertThat(hello(pool, 20_000)).startsWith("espeak-ng");
             assertThat(Files.exists(once)).isTrue();
@@ -56,7 +57,9 @@ class WorkerPoolTest {
     void aHangEndsAtItsDeadlineWithASentence() {
         try (WorkerPool pool = new WorkerPool(1, "", List.of("sleep", "600"))) {
             long start = System.nanoTime();
-            assertThatThrownBy(() -> hello(pool, 300)).isInstanceOf(SpeechFailed.class).hasMessageContaining("stopped twice");
+            assertThatThrownBy(() -> hello(pool, 300))
+                    .isInstanceOf(SpeechFailed.class)
+                    .hasMessageContaining("stopped twice");
             assertThat(System.nanoTime() - start).isLessThan(20_000_000_000L);
         }
     }
@@ -75,13 +78,17 @@ class WorkerPoolTest {
         try (WorkerPool pool = new WorkerPool(1)) {
             hello(pool, 20_000);
             List<Long> pids = pool.pids();
-            assertThatThrownBy(() -> pool.ask(out -> {
-                out.writeByte(Frames.SPEAK);
-                Frames.writeText(out, "no/such/voice");
-                Frames.writeText(out, "Hello.");
-                out.writeInt(175);
-                out.writeInt(50);
-            }, in -> null, 20_000)).hasMessageContaining("no such voice");
+            assertThatThrownBy(() -> pool.ask(
+                            out -> {
+                                out.writeByte(Frames.SPEAK);
+                                Frames.writeText(out, "no/such/voice");
+                                Frames.writeText(out, "Hello.");
+                                out.writeInt(175);
+                                out.writeInt(50);
+                            },
+                            in -> null,
+                            20_000))
+                    .hasMessageContaining("no such voice");
             hello(pool, 20_000);
             assertThat(pool.pids()).isEqualTo(pids);
         }

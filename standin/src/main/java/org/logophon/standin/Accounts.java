@@ -9,7 +9,10 @@ import java.time.YearMonth;
 import java.time.ZoneOffset;
 import org.logophon.core.digest.Sha256;
 
-/** What was spoken and charged, on disk: a request that comes again with its key gets its answer again and is charged once. */
+/**
+ * What was spoken and charged, on disk: a request that comes again with its key gets its answer again and is charged
+ * once.
+ */
 final class Accounts {
 
     static final int ALLOWANCE = 10_000;
@@ -48,7 +51,10 @@ final class Accounts {
     /** Characters of this month. */
     synchronized int used() throws IOException {
         Path file = used(month());
-        return Files.exists(file) ? Integer.parseInt(Files.readString(file, StandardCharsets.UTF_8).strip()) : 0;
+        return Files.exists(file)
+                ? Integer.parseInt(
+                        Files.readString(file, StandardCharsets.UTF_8).strip())
+                : 0;
     }
 
     YearMonth month() {

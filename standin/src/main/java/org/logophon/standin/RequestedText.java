@@ -38,7 +38,8 @@ record RequestedText(String text, List<Pronunciation> said) {
                 int event = reader.next();
                 if (event == XMLStreamConstants.START_ELEMENT && silent > 0) {
                     silent++;
-                } else if (event == XMLStreamConstants.START_ELEMENT && reader.getLocalName().equals("phoneme")) {
+                } else if (event == XMLStreamConstants.START_ELEMENT
+                        && reader.getLocalName().equals("phoneme")) {
                     String ipa = reader.getAttributeValue(null, "ph");
                     if (ipa == null || ipa.isBlank()) {
                         throw new IllegalArgumentException("A phoneme element has IPA in its attribute ph.");

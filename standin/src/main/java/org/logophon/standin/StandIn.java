@@ -24,14 +24,14 @@ import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.WordTime;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.standin.OfferedVoices.Offered;
-import org.logophon.core.voice.Voice;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -73,7 +73,12 @@ public final class StandIn implements AutoCloseable {
 
     /** The key comes by the environment, where no list of processes shows it. @param args port and folder */
     public static void main(String[] args) throws IOException {
-        StandIn standIn = new StandIn(Integer.parseInt(args[0]), System.getenv("STANDIN_KEY"), Temper.USUAL, Path.of(args[1]), Clock.systemUTC());
+        StandIn standIn = new StandIn(
+                Integer.parseInt(args[0]),
+                System.getenv("STANDIN_KEY"),
+                Temper.USUAL,
+                Path.of(args[1]),
+                Clock.systemUTC());
         Runtime.getRuntime().addShutdownHook(new Thread(standIn::close));
     }
 
@@ -104,17 +109,41 @@ public final class StandIn implements AutoCloseable {
     private void listed(HttpExchange exchange) throws IOException {
         List<Map<String, Object>> all = new ArrayList<>();
         for (Offered offered : voices.all()) {
-            all.add(Map.ofEntries(Map.entry("id", offered.id()), Map.entry("name", offered.name()), Map.entry("version", "1"), Map.entry("language", offered.language()),
-                    Map.entry("languageName", offered.languageName()), Map.entry("accent", offered.accent()), Map.entry("gender", offered.gender()), Map.entry("age", "grown"),
-                    Map.entry("character", offered.character()), Map.entry("canDo", voices.canDo(offered)), Map.entry("styles", offered.styles()),
-                    Map.entry("mostCharacters", OfferedVoices.MOST_CHARACTERS), Map.entry("pricePerCharacter", OfferedVoices.PRICE), Map.entry("currency", OfferedVoices.CURRENCY)));
+            all.add(Map.ofEntries(
+                    Map.entry("id", offered.id()),
+                    Map.entry("name", offered.name()),
+                    Map.entry("version", "1"),
+                    Map.entry("language", offered.language()),
+                    Map.entry("languageName", offered.languageName()),
+                    Map.entry("accent", offered.accent()),
+                    Map.entry("gender", offered.gender()),
+                    Map.entry("age", "grown"),
+                    Map.entry("character", offered.character()),
+                    Map.entry("canDo", voices.canDo(offered)),
+                    Map.entry("styles", offered.styles()),
+                    Map.entry("mostCharacters", OfferedVoices.MOST_CHARACTERS),
+                    Map.entry("pricePerCharacter", OfferedVoices.PRICE),
+                    Map.entry("currency", OfferedVoices.CURRENCY)));
         }
         send(exchange, 200, json.writeValueAsString(Map.of("voices", all)));
     }
 
     private void allowance(HttpExchange exchange) throws IOException {
-        send(exchange, 200, json.writeValueAsString(Map.of("characters", Accounts.ALLOWANCE, "used", accounts.used(),
-                "until", accounts.month().plusMonths(1).atDay(1).atStartOfDay().toInstant(ZoneOffset.UTC).toString())));
+        send(
+                exchange,
+                200,
+                json.writeValueAsString(Map.of(
+                        "characters",
+                        Accounts.ALLOWANCE,
+                        "used",
+                        accounts.used(),
+                        "until",
+                        accounts.month()
+                                .plusMonths(1)
+                                .atDay(1)
+                                .atStartOfDay()
+                                .toInstant(ZoneOffset.UTC)
+                                .toString())));
     }
 
     private void speech(HttpExchange exchange) throws IOException {
@@ -166,14 +195,24 @@ public final class StandIn implements AutoCloseable {
             return null;
         }
         if (characters > OfferedVoices.MOST_CHARACTERS) {
-            refuse(exchange, 413, "A request has at most " + OfferedVoices.MOST_CHARACTERS + " characters, and this one has " + characters + ".");
+            refuse(
+                    exchange,
+                    413,
+                    "A request has at most " + OfferedVoices.MOST_CHARACTERS + " characters, and this one has "
+                            + characters + ".");
             return null;
         }
         Voice voice = voices.spoken(offered, asked.path("style").asString(""));
-        Speech speech = narrator.render(Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
-        String answer = json.writeValueAsString(Map.of("audio", wav(speech), "words", words(speech, text), "characters", characters));
+        Speech speech = narrator.render(
+                Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
+        String answer = json.writeValueAsString(
+                Map.of("audio", wav(speech), "words", words(speech, text), "characters", characters));
         if (!accounts.charge(once, answer, characters)) {
-            refuse(exchange, 402, "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d.".formatted(Accounts.ALLOWANCE - accounts.used(), characters));
+            refuse(
+                    exchange,
+                    402,
+                    "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d."
+                            .formatted(Accounts.ALLOWANCE - accounts.used(), characters));
             return null;
         }
         return answer;
@@ -189,7 +228,13 @@ public final class StandIn implements AutoCloseable {
         List<Map<String, Object>> words = new ArrayList<>();
         for (WordTime word : speech.words()) {
             double rate = speech.sound().rate();
-            words.add(Map.of("at", text.codePointCount(0, word.start()), "from", word.startSample() / rate, "to", word.endSample() / rate));
+            words.add(Map.of(
+                    "at",
+                    text.codePointCount(0, word.start()),
+                    "from",
+                    word.startSample() / rate,
+                    "to",
+                    word.endSample() / rate));
         }
         return words;
     }

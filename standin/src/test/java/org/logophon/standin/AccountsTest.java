@@ -22,13 +22,17 @@ class AccountsTest {
     @Test
     void aMonthsAllowanceEndsWithTheMonthAndAnswersStay() throws IOException {
         assertThat(at("2026-11-30T23:59:59Z").charge("a", "{}", 9_000)).isTrue();
-        assertThat(at("2026-11-30T23:59:59Z").charge("b", "{}", 1_001)).as("over the allowance").isFalse();
+        assertThat(at("2026-11-30T23:59:59Z").charge("b", "{}", 1_001))
+                .as("over the allowance")
+                .isFalse();
         assertThat(at("2026-11-30T23:59:59Z").used()).isEqualTo(9_000);
         Accounts december = at("2026-12-01T00:00:00Z");
         assertThat(december.used()).isZero();
         assertThat(december.answer("a")).isEqualTo("{}");
         assertThat(december.answer("b")).isNull();
-        assertThat(december.charge("a", "{}", 9_000)).as("paid in another month").isTrue();
+        assertThat(december.charge("a", "{}", 9_000))
+                .as("paid in another month")
+                .isTrue();
         assertThat(december.used()).isZero();
     }
 

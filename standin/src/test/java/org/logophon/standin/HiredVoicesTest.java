@@ -31,12 +31,12 @@ import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Voice;
 import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredRequest;
 import org.logophon.speech.hired.HiredService;
-import org.logophon.core.voice.Ability;
-import org.logophon.core.voice.Voice;
 
 /** Hired voices through the contract, with the stand-in at the other end. */
 class HiredVoicesTest {
@@ -46,6 +46,7 @@ class HiredVoicesTest {
 
     @TempDir
     private Path folder;
+
     private StandIn standIn;
 
     /** What was charged, by request. */
@@ -78,12 +79,16 @@ class HiredVoicesTest {
     }
 
     private HiredService start(Temper temper) throws IOException {
-        standIn = new StandIn(0, KEY, temper, folder, Clock.fixed(Instant.parse("2026-11-25T12:00:00Z"), ZoneOffset.UTC));
+        standIn =
+                new StandIn(0, KEY, temper, folder, Clock.fixed(Instant.parse("2026-11-25T12:00:00Z"), ZoneOffset.UTC));
         return new HiredService(standIn.address(), KEY);
     }
 
     private Speech render(HiredService service, String voiceId, String text, Direction direction) {
-        Voice voice = service.voices().stream().filter(v -> v.id().equals("hired-" + voiceId)).findFirst().orElseThrow();
+        Voice voice = service.voices().stream()
+                .filter(v -> v.id().equals("hired-" + voiceId))
+                .findFirst()
+                .orElseThrow();
         Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
         return narrator.render(Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.of(direction)));
     }
@@ -91,7 +96,10 @@ class HiredVoicesTest {
     @Test
     void eightVoicesInFourLanguagesSayTheirTerms() throws IOException {
         List<Voice> voices = start(Temper.CALM).voices();
-        assertThat(voices).hasSize(8).extracting(Voice::languageName).contains("English", "German", "French", "Spanish");
+        assertThat(voices)
+                .hasSize(8)
+                .extracting(Voice::languageName)
+                .contains("English", "German", "French", "Spanish");
         assertThat(voices).allSatisfy(voice -> {
             assertThat(voice.terms().mostCharacters()).isEqualTo(500);
             assertThat(voice.terms().free()).isFalse();
@@ -105,7 +113,10 @@ class HiredVoicesTest {
         Speech speech = render(service, "rosalind", LINE, Direction.NONE);
         assertThat(speech.words()).hasSize(8);
         for (int i = 0; i + 1 < speech.words().size(); i++) {
-            assertThat(speech.words().get(i).endSample()).isBetween(speech.words().get(i).startSample() + 1, speech.words().get(i + 1).startSample());
+            assertThat(speech.words().get(i).endSample())
+                    .isBetween(
+                            speech.words().get(i).startSample() + 1,
+                            speech.words().get(i + 1).startSample());
         }
         assertThat(book.sum()).isEqualTo(LINE.length());
         assertThat(service.allowance().used()).isEqualTo(LINE.length());
@@ -115,28 +126,55 @@ class HiredVoicesTest {
     @Test
     void wordsByIpaAreSentAsSsmlAndChargedByTheirSounds() throws IOException {
         HiredService service = start(Temper.CALM);
-        Voice rosalind = service.voices().stream().filter(v -> v.id().equals("hired-rosalind")).findFirst().orElseThrow();
+        Voice rosalind = service.voices().stream()
+                .filter(v -> v.id().equals("hired-rosalind"))
+                .findFirst()
+                .orElseThrow();
         Narrator narrator = new Narrator(new PiecewiseEngine(new HiredEngine(service, book)), (sound, rate) -> sound);
         String text = "At Skerrow & <Head> the lamp is lit.";
         int at = text.indexOf("Skerrow");
-        Recipe recipe = Recipe.of(text, List.of(new Pronunciation(at, at + 7, "sˈiːmʊn", true)), rosalind, narrator.engineVersion(rosalind), ResolvedDirection.NEUTRAL);
+        Recipe recipe = Recipe.of(
+                text,
+                List.of(new Pronunciation(at, at + 7, "sˈiːmʊn", true)),
+                rosalind,
+                narrator.engineVersion(rosalind),
+                ResolvedDirection.NEUTRAL);
         Speech speech = narrator.render(recipe);
         assertThat(speech.words()).hasSize(7);
         assertThat(speech.words().get(1).start()).isEqualTo(at);
-        assertThat(speech.words().get(2).startSample()).as("what comes after the IPA is found at its time").isGreaterThan(speech.words().get(1).startSample());
-        assertThat(book.sum()).isEqualTo(text.length()).isEqualTo(HiredRequest.of(recipe).stream().mapToInt(HiredRequest::characters).sum());
+        assertThat(speech.words().get(2).startSample())
+                .as("what comes after the IPA is found at its time")
+                .isGreaterThan(speech.words().get(1).startSample());
+        assertThat(book.sum())
+                .isEqualTo(text.length())
+                .isEqualTo(HiredRequest.of(recipe).stream()
+                        .mapToInt(HiredRequest::characters)
+                        .sum());
         Speech asWritten = render(service, "rosalind", text, Direction.NONE);
-        assertThat(java.util.Arrays.equals(speech.sound().samples(), asWritten.sound().samples())).as("other sounds are spoken").isFalse();
+        assertThat(java.util.Arrays.equals(
+                        speech.sound().samples(), asWritten.sound().samples()))
+                .as("other sounds are spoken")
+                .isFalse();
     }
 
     @Test
     void ssmlThatCannotBeReadIsRefusedAndCostsNothing() throws Exception {
         HiredService service = start(Temper.CALM);
         HttpClient http = HttpClient.newHttpClient();
-        for (String ssml : List.of("<speak>no end", "<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak>&a;</speak>", "<speak><phoneme alphabet='ipa'/></speak>", "<speak/>")) {
-            String body = new tools.jackson.databind.json.JsonMapper().writeValueAsString(Map.of("voice", "rosalind", "ssml", ssml));
-            HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(standIn.address() + "/v1/speech")).header("Authorization", "Bearer " + KEY)
-                    .header("Idempotency-Key", ssml).POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+        for (String ssml : List.of(
+                "<speak>no end",
+                "<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak>&a;</speak>",
+                "<speak><phoneme alphabet='ipa'/></speak>",
+                "<speak/>")) {
+            String body = new tools.jackson.databind.json.JsonMapper()
+                    .writeValueAsString(Map.of("voice", "rosalind", "ssml", ssml));
+            HttpResponse<String> answer = http.send(
+                    HttpRequest.newBuilder(URI.create(standIn.address() + "/v1/speech"))
+                            .header("Authorization", "Bearer " + KEY)
+                            .header("Idempotency-Key", ssml)
+                            .POST(HttpRequest.BodyPublishers.ofString(body))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
             assertThat(answer.statusCode()).as(ssml).isEqualTo(400);
             assertThat(answer.body()).contains("sentence");
         }
@@ -147,7 +185,8 @@ class HiredVoicesTest {
     void aStyleOfTheVoiceIsHeard() throws IOException {
         HiredService service = start(Temper.CALM);
         Speech plain = render(service, "thaddeus", LINE, Direction.NONE);
-        Speech urgent = render(service, "thaddeus", LINE, new Direction(null, null, null, null, null, null, null, "urgent", null));
+        Speech urgent = render(
+                service, "thaddeus", LINE, new Direction(null, null, null, null, null, null, null, "urgent", null));
         assertThat(urgent.sound().seconds()).isLessThan(plain.sound().seconds() * 0.93);
         assertThat(book.charged).as("two requests").hasSize(2);
     }
@@ -157,7 +196,10 @@ class HiredVoicesTest {
         HiredService service = start(Temper.CALM);
         Speech plain = render(service, "thaddeus", LINE, Direction.NONE);
         Speech directed = render(service, "thaddeus", LINE, new Direction(80, 2.0, null, null));
-        assertThat(directed.sound().seconds()).isCloseTo(plain.sound().seconds() / 0.8, within(0.05 * plain.sound().seconds()));
+        assertThat(directed.sound().seconds())
+                .isCloseTo(
+                        plain.sound().seconds() / 0.8,
+                        within(0.05 * plain.sound().seconds()));
         assertThat(directed.measurement().semitones()).isCloseTo(2, within(0.5));
         assertThat(service.allowance().used()).isEqualTo(LINE.length());
     }
@@ -165,27 +207,35 @@ class HiredVoicesTest {
     @Test
     void aTextOverTheLimitIsMadeInPiecesWithoutAStepInLevel() throws IOException {
         HiredService service = start(Temper.CALM);
-        String text = IntStream.rangeClosed(1, 14).mapToObj(i -> "On day " + i + " the crew have one tide to lift it out, and the sling is rated for it.").collect(Collectors.joining(" "));
+        String text = IntStream.rangeClosed(1, 14)
+                .mapToObj(i -> "On day " + i + " the crew have one tide to lift it out, and the sling is rated for it.")
+                .collect(Collectors.joining(" "));
         assertThat(text.length()).isGreaterThan(1_000);
         Speech speech = render(service, "rosalind", text, Direction.NONE);
         assertThat(book.charged).hasSize(3);
         assertThat(book.sum()).isBetween(text.length() - 3, text.length());
         Sound sound = speech.sound();
-        double[] levels = IntStream.range(0, 14).mapToDouble(i -> {
-            // from "the crew" to the end: the number of the day differs
-            int from = speech.words().get(i * 19 + 3).startSample();
-            int to = speech.words().get(i * 19 + 18).endSample();
-            return LoudnessMeter.of(sound.cut(from, to)).lufs();
-        }).toArray();
+        double[] levels = IntStream.range(0, 14)
+                .mapToDouble(i -> {
+                    // from "the crew" to the end: the number of the day differs
+                    int from = speech.words().get(i * 19 + 3).startSample();
+                    int to = speech.words().get(i * 19 + 18).endSample();
+                    return LoudnessMeter.of(sound.cut(from, to)).lufs();
+                })
+                .toArray();
         for (double level : levels) {
-            assertThat(level).as("the same sentence, whichever request it came with").isCloseTo(levels[0], within(0.5));
+            assertThat(level)
+                    .as("the same sentence, whichever request it came with")
+                    .isCloseTo(levels[0], within(0.5));
         }
     }
 
     @Test
     void retriesAndParallelRendersChargeEachRequestOnce() throws IOException {
         HiredService service = start(new Temper(4, 7, 5, 0, 0));
-        IntStream.range(0, 12).parallel().forEach(i -> render(service, "imogen", "Line number " + i % 6 + " of the script.", Direction.NONE));
+        IntStream.range(0, 12)
+                .parallel()
+                .forEach(i -> render(service, "imogen", "Line number " + i % 6 + " of the script.", Direction.NONE));
         assertThat(book.charged).as("six lines, each asked for twice").hasSize(6);
         assertThat(service.allowance().used()).isEqualTo(book.sum());
         // another program with the same folder: the service knows what was paid
@@ -204,19 +254,28 @@ class HiredVoicesTest {
         }
         long used = service.allowance().used();
         assertThat(service.allowance().left()).isLessThan(480);
-        assertThatThrownBy(() -> render(service, "nieves", "One more. " + long500, Direction.NONE)).isInstanceOf(SpeechFailed.class)
-                .hasMessageContaining("The allowance of this month doesn't reach").hasMessageContaining("Cast a voice that costs nothing");
+        assertThatThrownBy(() -> render(service, "nieves", "One more. " + long500, Direction.NONE))
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("The allowance of this month doesn't reach")
+                .hasMessageContaining("Cast a voice that costs nothing");
         assertThat(service.allowance().used()).isEqualTo(used);
     }
 
     @Test
     void aServiceThatCannotBeUsedIsASentenceWithoutTheKey() throws IOException {
         start(Temper.CALM);
-        assertThatThrownBy(() -> new HiredService(standIn.address(), "wrong").voices()).isInstanceOf(SpeechFailed.class).hasMessageContaining("refuses the key").hasMessageNotContaining("wrong");
-        assertThatThrownBy(() -> new HiredService("ftp://nowhere", KEY)).hasMessageContaining("starts with http:// or https://");
+        assertThatThrownBy(() -> new HiredService(standIn.address(), "wrong").voices())
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("refuses the key")
+                .hasMessageNotContaining("wrong");
+        assertThatThrownBy(() -> new HiredService("ftp://nowhere", KEY))
+                .hasMessageContaining("starts with http:// or https://");
         String address = standIn.address();
         standIn.close();
         standIn = null;
-        assertThatThrownBy(() -> new HiredService(address, KEY).voices()).isInstanceOf(SpeechFailed.class).hasMessageContaining("it did not answer").hasMessageNotContaining(KEY);
+        assertThatThrownBy(() -> new HiredService(address, KEY).voices())
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("it did not answer")
+                .hasMessageNotContaining(KEY);
     }
 }

@@ -26,19 +26,20 @@ import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.sound.Sound;
-import org.logophon.speech.hired.Charges;
-import org.logophon.speech.hired.HiredEngine;
-import org.logophon.speech.hired.HiredService;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
+import org.logophon.speech.hired.Charges;
+import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredService;
 
 /** A service that doesn't keep to the contract, or is having a bad day: each ends in a sound or in a sentence. */
 class OddServiceTest {
 
-    private static final Voice VOICE = new Voice("hired-x", "Xenia", "en-GB", "English", "", Gender.FEMALE, "hired", "x@1", EnumSet.of(Ability.WORD_TIMES));
+    private static final Voice VOICE = new Voice(
+            "hired-x", "Xenia", "en-GB", "English", "", Gender.FEMALE, "hired", "x@1", EnumSet.of(Ability.WORD_TIMES));
     private final List<String> told = new ArrayList<>();
     private final Charges charges = new Charges() {
         @Override
@@ -57,8 +58,7 @@ class OddServiceTest {
         }
     };
 
-    private record Answer(int status, String body, String retryAfter) {
-    }
+    private record Answer(int status, String body, String retryAfter) {}
 
     private final Deque<Answer> answers = new ArrayDeque<>();
     private final List<String> keys = new ArrayList<>();
@@ -121,26 +121,48 @@ class OddServiceTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"{}", "{\"audio\":\"!!!\"}", "{\"audio\":\"\"}", "{\"audio\":\"UklGRg==\"}", "[]", "\"text\"", "{\"audio\":{\"a\":1},\"words\":7}"})
+    @ValueSource(
+            strings = {
+                "{}",
+                "{\"audio\":\"!!!\"}",
+                "{\"audio\":\"\"}",
+                "{\"audio\":\"UklGRg==\"}",
+                "[]",
+                "\"text\"",
+                "{\"audio\":{\"a\":1},\"words\":7}"
+            })
     void anAnswerWithoutASoundIsASentence(String body) {
         answers.add(new Answer(200, body, null));
-        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("gave no sound for this text");
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("gave no sound for this text");
     }
 
     @Test
     void aSoundOfAnotherKindIsASentence() throws IOException {
         answers.add(new Answer(200, answer(wav(SampleFormat.PCM_24), "[]"), null));
-        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("another kind than 16-bit mono PCM");
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("another kind than 16-bit mono PCM");
     }
 
     @Test
     void wordTimesOutsideTheSoundAreBroughtInside() throws IOException {
-        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_16), "[{\"at\":0,\"from\":-3,\"to\":1e9},{\"at\":2}]"), null));
+        answers.add(new Answer(
+                200, answer(wav(SampleFormat.PCM_16), "[{\"at\":0,\"from\":-3,\"to\":1e9},{\"at\":2}]"), null));
         assertThat(speak().words()).extracting(Utterance.WordStart::sample).containsExactly(0, 0);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"401 | refuses the key", "403 | refuses the key", "402 | can't be paid. No.", "404 | refuses this text (status 404). No.", "413 | refuses this text (status 413). No."})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "401 | refuses the key",
+                "403 | refuses the key",
+                "402 | can't be paid. No.",
+                "404 | refuses this text (status 404). No.",
+                "413 | refuses this text (status 413). No."
+            })
     void aRefusalIsSaidAtOnceAndNotTriedAgain(int status, String sentence) {
         answers.add(new Answer(status, "{\"sentence\":\"No.\"}", null));
         assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining(sentence);
@@ -151,19 +173,26 @@ class OddServiceTest {
     @Test
     void aRefusalWithoutASentenceIsASentenceAllTheSame() {
         answers.add(new Answer(400, "<h1>Bad</h1>", null));
-        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessage("The service of the hired voices refuses this text (status 400).");
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessage("The service of the hired voices refuses this text (status 400).");
     }
 
     @Test
     void anAnswerWithoutAnEndIsCutOff() {
         answers.add(new Answer(200, "x".repeat((64 << 20) + 2), null));
-        assertThatThrownBy(this::speak).isInstanceOf(SpeechFailed.class).hasMessageContaining("more than a cue can hold");
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("more than a cue can hold");
         assertThat(keys).hasSize(1);
     }
 
     @Test
     void voicesWithHalfTheirFieldsAreVoices() {
-        answers.add(new Answer(200, "{\"voices\":[{\"id\":\"y\"},{\"id\":\"z\",\"name\":\"Zoe\",\"gender\":\"female\",\"age\":\"ancient\",\"pricePerCharacter\":\"0.01\",\"currency\":\"EUR\"}]}", null));
+        answers.add(new Answer(
+                200,
+                "{\"voices\":[{\"id\":\"y\"},{\"id\":\"z\",\"name\":\"Zoe\",\"gender\":\"female\",\"age\":\"ancient\",\"pricePerCharacter\":\"0.01\",\"currency\":\"EUR\"}]}",
+                null));
         List<Voice> voices = service.voices();
         assertThat(voices).extracting(Voice::id).containsExactly("hired-y", "hired-z");
         assertThat(voices.get(0).terms().free()).isTrue();

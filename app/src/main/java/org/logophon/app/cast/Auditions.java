@@ -46,12 +46,23 @@ class Auditions {
      * @param peaks   0–255 for each stroke of a small picture
      * @param pitchHz null for a whisper
      */
-    record Audition(String voice, String name, String about, String sound, double seconds, List<Double> starts, int[] peaks, long wordsPerMinute, Long pitchHz) {
-    }
+    record Audition(
+            String voice,
+            String name,
+            String about,
+            String sound,
+            double seconds,
+            List<Double> starts,
+            int[] peaks,
+            long wordsPerMinute,
+            Long pitchHz) {}
 
     /** The lines of a role that it can be tried on. */
     static List<CueView> lines(ProjectView view, String role) {
-        return view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role) && ScriptCue.problem(cue.cue().text()) == null).toList();
+        return view.cues().stream()
+                .filter(cue -> cue.cue().role().equalsIgnoreCase(role)
+                        && ScriptCue.problem(cue.cue().text()) == null)
+                .toList();
     }
 
     /**
@@ -74,18 +85,29 @@ class Auditions {
             hertz[i] = speech.pitch()[i];
         }
         double median = voice.whispers() ? 0 : new PitchTrack(hertz).medianHz();
-        return new Audition(voice.id(), voice.name(), voice.speaks(), AuditionAudio.address(project, recipe), speech.seconds(), starts,
-                picture(speech.peaks()), Math.round(Words.count(recipe.text()) / speech.seconds() * 60), median == 0 ? null : Math.round(median));
+        return new Audition(
+                voice.id(),
+                voice.name(),
+                voice.speaks(),
+                AuditionAudio.address(project, recipe),
+                speech.seconds(),
+                starts,
+                picture(speech.peaks()),
+                Math.round(Words.count(recipe.text()) / speech.seconds() * 60),
+                median == 0 ? null : Math.round(median));
     }
 
     private Recipe recipe(ProjectView view, Role role, Voice voice, UUID cue, String line) {
         if (line.length() > LONGEST_LINE) {
-            throw new Refused("A line to try voices on has at most %d characters, and this one has %,d.".formatted(LONGEST_LINE, line.length()));
+            throw new Refused("A line to try voices on has at most %d characters, and this one has %,d."
+                    .formatted(LONGEST_LINE, line.length()));
         }
         String text = line;
         List<Pronunciation> said;
         if (line.isEmpty()) {
-            CueView chosen = lines(view, role.name()).stream().filter(c -> cue == null || c.id().equals(cue)).findFirst()
+            CueView chosen = lines(view, role.name()).stream()
+                    .filter(c -> cue == null || c.id().equals(cue))
+                    .findFirst()
                     .orElseThrow(() -> new Refused(role.name() + " has no line to try a voice on. Type one."));
             text = chosen.cue().text();
             said = readings.of(view.id()).said(chosen.id(), text, voice.language());
@@ -95,7 +117,12 @@ class Auditions {
             }
             said = readings.of(view.id()).list().said(text, voice.language());
         }
-        return Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.of(view.project().direction(), role.direction()));
+        return Recipe.of(
+                text,
+                said,
+                voice,
+                narrator.engineVersion(voice),
+                ResolvedDirection.of(view.project().direction(), role.direction()));
     }
 
     /** As many strokes as a small picture has room for. */

@@ -1,6 +1,5 @@
 package org.logophon.app.cast;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -17,6 +16,7 @@ import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Controller;
@@ -43,8 +43,15 @@ class CastController {
     private final VoiceMeasuring measuring;
     private final CastPreviews previews;
 
-    CastController(Projects projects, ProjectPage page, CastService casting, Catalogue catalogue, Auditions auditions, VoiceCatalogue voices, VoiceMeasuring measuring,
-                   CastPreviews previews) {
+    CastController(
+            Projects projects,
+            ProjectPage page,
+            CastService casting,
+            Catalogue catalogue,
+            Auditions auditions,
+            VoiceCatalogue voices,
+            VoiceMeasuring measuring,
+            CastPreviews previews) {
         this.projects = projects;
         this.page = page;
         this.casting = casting;
@@ -56,29 +63,46 @@ class CastController {
     }
 
     /** A role as the page lists it. */
-    record RoleLine(Role role, int cues, int words, String voice) {
-    }
+    record RoleLine(Role role, int cues, int words, String voice) {}
 
     /** @param language null when the address says nothing: then the language of the script; empty for any */
     @GetMapping("/cast")
-    String page(@PathVariable UUID id, @RequestParam(defaultValue = "") String role, @RequestParam(required = false) String language, VoiceFilter filter, Model model,
-                @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    String page(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String role,
+            @RequestParam(required = false) String language,
+            VoiceFilter filter,
+            Model model,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         fill(id, role, language == null ? null : filter, model);
         return htmx == null ? "cast" : "cast :: stage";
     }
 
     @GetMapping("/cast/audition")
     @ResponseBody
-    Auditions.Audition audition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
-                                @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "false") boolean tuned, TuningForm form) {
+    Auditions.Audition audition(
+            @PathVariable UUID id,
+            @RequestParam String role,
+            @RequestParam String voice,
+            @RequestParam(required = false) UUID cue,
+            @RequestParam(defaultValue = "") String line,
+            @RequestParam(defaultValue = "false") boolean tuned,
+            TuningForm form) {
         return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, 0);
     }
 
     /** The same, once its price was agreed to. @param agreed characters */
     @PostMapping("/cast/audition")
     @ResponseBody
-    Auditions.Audition paidAudition(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice, @RequestParam(required = false) UUID cue,
-                                    @RequestParam(defaultValue = "") String line, @RequestParam(defaultValue = "false") boolean tuned, TuningForm form, @RequestParam int agreed) {
+    Auditions.Audition paidAudition(
+            @PathVariable UUID id,
+            @RequestParam String role,
+            @RequestParam String voice,
+            @RequestParam(required = false) UUID cue,
+            @RequestParam(defaultValue = "") String line,
+            @RequestParam(defaultValue = "false") boolean tuned,
+            TuningForm form,
+            @RequestParam int agreed) {
         return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, agreed);
     }
 
@@ -97,7 +121,15 @@ class CastController {
     @ResponseBody
     Map<String, Object> preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
         CastPreview preview = previews.of(projects.view(id), casting.require(id, role), require(voice));
-        return Map.of("sentence", preview.sentence(), "lacks", preview.lacks(), "changed", preview.changed(), "cost", preview.cost());
+        return Map.of(
+                "sentence",
+                preview.sentence(),
+                "lacks",
+                preview.lacks(),
+                "changed",
+                preview.changed(),
+                "cost",
+                preview.cost());
     }
 
     private Voice require(String voice) {
@@ -108,12 +140,22 @@ class CastController {
     @ResponseBody
     Map<String, String> cast(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
         casting.cast(id, role, voice);
-        return Map.of("sentence", voices.find(voice).map(v -> v.name() + " speaks " + role + " now.").orElse(role + " has no voice now."));
+        return Map.of(
+                "sentence",
+                voices.find(voice)
+                        .map(v -> v.name() + " speaks " + role + " now.")
+                        .orElse(role + " has no voice now."));
     }
 
     /** Answers with the page's stage, as the dials expect. */
     @PostMapping("/cast/direction")
-    String direct(@PathVariable UUID id, @RequestParam String role, DirectionForm form, @RequestParam int version, VoiceFilter filter, Model model) {
+    String direct(
+            @PathVariable UUID id,
+            @RequestParam String role,
+            DirectionForm form,
+            @RequestParam int version,
+            VoiceFilter filter,
+            Model model) {
         try {
             casting.direct(id, role, form.direction(), version);
         } catch (Refused | Stale | InvalidInput e) {
@@ -126,31 +168,62 @@ class CastController {
     private void fill(UUID id, String wanted, VoiceFilter filter, Model model) {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.CAST);
-        List<RoleLine> roles = view.roles().stream().map(role -> line(view, role)).filter(line -> line.cues() > 0).toList();
-        RoleLine role = roles.stream().filter(line -> line.role().name().equals(wanted)).findFirst()
-                .orElseGet(() -> roles.stream().filter(line -> line.voice() == null).findFirst().orElse(roles.isEmpty() ? null : roles.get(0)));
-        VoiceFilter narrowed = filter != null ? filter : new VoiceFilter(language(view, role), "", "", "", "", "", "", "");
+        List<RoleLine> roles = view.roles().stream()
+                .map(role -> line(view, role))
+                .filter(line -> line.cues() > 0)
+                .toList();
+        RoleLine role = roles.stream()
+                .filter(line -> line.role().name().equals(wanted))
+                .findFirst()
+                .orElseGet(() -> roles.stream()
+                        .filter(line -> line.voice() == null)
+                        .findFirst()
+                        .orElse(roles.isEmpty() ? null : roles.get(0)));
+        VoiceFilter narrowed =
+                filter != null ? filter : new VoiceFilter(language(view, role), "", "", "", "", "", "", "");
         Catalogue.SearchResult found = catalogue.find(narrowed);
         model.addAttribute("roles", roles);
         model.addAttribute("role", role);
-        model.addAttribute("styles", StyleChoice.of(role == null ? null : voices.find(role.role().voiceId()).orElse(null)));
+        model.addAttribute(
+                "styles",
+                StyleChoice.of(
+                        role == null ? null : voices.find(role.role().voiceId()).orElse(null)));
         model.addAttribute("filter", narrowed);
         model.addAttribute("found", found);
         model.addAttribute("map", VoiceMap.of(found.all(), found.rows()));
-        model.addAttribute("lines", role == null ? List.of() : Auditions.lines(view, role.role().name()));
+        model.addAttribute(
+                "lines",
+                role == null ? List.of() : Auditions.lines(view, role.role().name()));
         model.addAttribute("measuring", measuring.progress());
-        model.addAttribute("hiring", found.all().stream().anyMatch(row -> !row.voice().terms().free()));
+        model.addAttribute(
+                "hiring",
+                found.all().stream().anyMatch(row -> !row.voice().terms().free()));
     }
 
     private static RoleLine line(ProjectView view, Role role) {
-        List<CueView> cues = view.cues().stream().filter(cue -> cue.cue().role().equalsIgnoreCase(role.name())).toList();
-        return new RoleLine(role, cues.size(), cues.stream().mapToInt(cue -> cue.cue().words()).sum(), cues.isEmpty() || cues.get(0).voice() == null ? null : cues.get(0).voice().name());
+        List<CueView> cues = view.cues().stream()
+                .filter(cue -> cue.cue().role().equalsIgnoreCase(role.name()))
+                .toList();
+        return new RoleLine(
+                role,
+                cues.size(),
+                cues.stream().mapToInt(cue -> cue.cue().words()).sum(),
+                cues.isEmpty() || cues.get(0).voice() == null
+                        ? null
+                        : cues.get(0).voice().name());
     }
 
     /** English name of the language that a role's voice speaks, or else the script's. */
     private String language(ProjectView view, RoleLine role) {
-        String tag = role == null || role.role().voiceId() == null ? view.project().language()
-                : voices.find(role.role().voiceId()).map(Voice::language).orElse(view.project().language());
-        return voices.all().stream().filter(voice -> voice.language().split("-")[0].equals(tag.split("-")[0])).map(Voice::languageName).findFirst().orElse("");
+        String tag = role == null || role.role().voiceId() == null
+                ? view.project().language()
+                : voices.find(role.role().voiceId())
+                        .map(Voice::language)
+                        .orElse(view.project().language());
+        return voices.all().stream()
+                .filter(voice -> voice.language().split("-")[0].equals(tag.split("-")[0]))
+                .map(Voice::languageName)
+                .findFirst()
+                .orElse("");
     }
 }

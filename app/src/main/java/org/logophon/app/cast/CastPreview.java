@@ -15,12 +15,18 @@ record CastPreview(String role, String voice, int changed, int cues, List<String
 
     /** As a sentence. */
     String sentence() {
-        String what = changed == 0 ? "No take becomes old." : (changed == 1 ? "1 cue becomes changed; its take stays." : changed + " cues become changed; their takes stay.");
+        String what = changed == 0
+                ? "No take becomes old."
+                : (changed == 1
+                        ? "1 cue becomes changed; its take stays."
+                        : changed + " cues become changed; their takes stay.");
         return voice + " speaks " + (cues == 1 ? "1 cue" : cues + " cues") + " of " + role + ". " + what;
     }
 
     /** Empty when it costs nothing. */
     String cost() {
-        return quote.free() ? "" : "Rendering all of them costs " + quote.sentence() + " You are asked again before it is paid.";
+        return quote.free()
+                ? ""
+                : "Rendering all of them costs " + quote.sentence() + " You are asked again before it is paid.";
     }
 }

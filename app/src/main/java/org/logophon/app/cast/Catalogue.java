@@ -30,8 +30,7 @@ class Catalogue {
     }
 
     /** An answer to a question of the filter, with how many voices it would leave. */
-    record FilterOption(String value, String title, int count, boolean chosen) {
-    }
+    record FilterOption(String value, String title, int count, boolean chosen) {}
 
     /**
      * What was found.
@@ -40,33 +39,91 @@ class Catalogue {
      * @param rows    those that match, the shortlist first
      * @param choices for each question its answers
      */
-    record SearchResult(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<FilterOption>> choices) {
-    }
+    record SearchResult(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<FilterOption>> choices) {}
 
     List<VoiceRow> all() {
         Map<String, VoiceFigures> measured = figures.all();
         Map<String, VoiceNote> noted = notes.all();
         Map<String, List<String>> used = notes.used();
-        return voices.all().stream().map(voice -> row(voice, measured.get(voice.id()), noted.getOrDefault(voice.id(), VoiceNote.NONE), used.getOrDefault(voice.id(), List.of()),
-                voice.ofTheHouse() ? voices.find(voice.baseId()).map(Voice::name).orElse("a voice that is gone") : null)).toList();
+        return voices.all().stream()
+                .map(voice -> row(
+                        voice,
+                        measured.get(voice.id()),
+                        noted.getOrDefault(voice.id(), VoiceNote.NONE),
+                        used.getOrDefault(voice.id(), List.of()),
+                        voice.ofTheHouse()
+                                ? voices.find(voice.baseId()).map(Voice::name).orElse("a voice that is gone")
+                                : null))
+                .toList();
     }
 
     private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
-        List<String> character = Stream.concat(voice.character().stream(), measured == null ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream()).distinct().toList();
+        List<String> character = Stream.concat(
+                        voice.character().stream(),
+                        measured == null ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream())
+                .distinct()
+                .toList();
         return new VoiceRow(voice, measured, character, note, used, base);
     }
 
     SearchResult find(VoiceFilter filter) {
         List<VoiceRow> all = all();
-        List<VoiceRow> rows = all.stream().filter(filter.matches())
-                .sorted((a, b) -> Boolean.compare(b.note().shortlisted(), a.note().shortlisted())).toList();
+        List<VoiceRow> rows = all.stream()
+                .filter(filter.matches())
+                .sorted((a, b) ->
+                        Boolean.compare(b.note().shortlisted(), a.note().shortlisted()))
+                .toList();
         Map<Question, List<FilterOption>> choices = new TreeMap<>();
-        choices.put(Question.LANGUAGE, choices(all, filter, Question.LANGUAGE, filter.language(), row -> List.of(row.voice().languageName())));
-        choices.put(Question.ACCENT, choices(all, filter, Question.ACCENT, filter.accent(), row -> row.voice().accent().isEmpty() ? List.of() : List.of(row.voice().accent())));
-        choices.put(Question.SOUNDS, choices(all, filter, Question.SOUNDS, filter.sounds(), row -> List.of(row.voice().gender().label())));
-        choices.put(Question.AGE, choices(all, filter, Question.AGE, filter.age(), row -> List.of(row.voice().age().id())));
-        choices.put(Question.CAN, choices(all, filter, Question.CAN, filter.can(), row -> row.voice().canDo().stream().map(Ability::id).toList()));
-        choices.put(Question.COST, choices(all, filter, Question.COST, filter.cost(), row -> List.of(row.voice().terms().free() ? "free" : "hired")));
+        choices.put(
+                Question.LANGUAGE,
+                choices(
+                        all,
+                        filter,
+                        Question.LANGUAGE,
+                        filter.language(),
+                        row -> List.of(row.voice().languageName())));
+        choices.put(
+                Question.ACCENT,
+                choices(
+                        all,
+                        filter,
+                        Question.ACCENT,
+                        filter.accent(),
+                        row -> row.voice().accent().isEmpty()
+                                ? List.of()
+                                : List.of(row.voice().accent())));
+        choices.put(
+                Question.SOUNDS,
+                choices(
+                        all,
+                        filter,
+                        Question.SOUNDS,
+                        filter.sounds(),
+                        row -> List.of(row.voice().gender().label())));
+        choices.put(
+                Question.AGE,
+                choices(
+                        all,
+                        filter,
+                        Question.AGE,
+                        filter.age(),
+                        row -> List.of(row.voice().age().id())));
+        choices.put(
+                Question.CAN,
+                choices(
+                        all,
+                        filter,
+                        Question.CAN,
+                        filter.can(),
+                        row -> row.voice().canDo().stream().map(Ability::id).toList()));
+        choices.put(
+                Question.COST,
+                choices(
+                        all,
+                        filter,
+                        Question.COST,
+                        filter.cost(),
+                        row -> List.of(row.voice().terms().free() ? "free" : "hired")));
         choices.put(Question.LIST, choices(all, filter, Question.LIST, filter.list(), row -> {
             List<String> lists = new ArrayList<>(row.note().groups());
             if (row.note().shortlisted()) {
@@ -77,14 +134,22 @@ class Catalogue {
         return new SearchResult(all, rows, choices);
     }
 
-    private static List<FilterOption> choices(List<VoiceRow> all, VoiceFilter filter, Question question, String chosen, Function<VoiceRow, List<String>> values) {
+    private static List<FilterOption> choices(
+            List<VoiceRow> all,
+            VoiceFilter filter,
+            Question question,
+            String chosen,
+            Function<VoiceRow, List<String>> values) {
         Map<String, Integer> counts = new TreeMap<>();
-        all.stream().filter(filter.besides(question)).forEach(row -> values.apply(row).forEach(value -> counts.merge(value, 1, Integer::sum)));
+        all.stream()
+                .filter(filter.besides(question))
+                .forEach(row -> values.apply(row).forEach(value -> counts.merge(value, 1, Integer::sum)));
         if (!chosen.isEmpty()) {
             counts.putIfAbsent(chosen, 0);
         }
         List<FilterOption> choices = new ArrayList<>();
-        choices.add(new FilterOption("", "any", counts.values().stream().mapToInt(Integer::intValue).sum(), chosen.isEmpty()));
+        choices.add(new FilterOption(
+                "", "any", counts.values().stream().mapToInt(Integer::intValue).sum(), chosen.isEmpty()));
         counts.forEach((value, count) -> choices.add(new FilterOption(value, value, count, value.equals(chosen))));
         return choices;
     }

@@ -8,8 +8,8 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.voices.HouseVoices;
 import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.app.web.Refused;
-import org.logophon.core.described.VoiceMatcher;
 import org.logophon.core.described.Description;
+import org.logophon.core.described.VoiceMatcher;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -50,24 +50,36 @@ class HouseController {
     record Tuned(int pace, double pitch, int range, double timbre, String effect, int mix) {
 
         static Tuned of(Tuning tuning) {
-            return new Tuned(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(), tuning.effect() == null ? "" : tuning.effect().id(), tuning.effectPercent());
+            return new Tuned(
+                    tuning.pacePercent(),
+                    tuning.semitones(),
+                    tuning.rangePercent(),
+                    tuning.timbreSemitones(),
+                    tuning.effect() == null ? "" : tuning.effect().id(),
+                    tuning.effectPercent());
         }
     }
 
-    record Candidate(String voice, String name, List<String> reasons, Tuned tuning) {
-    }
+    record Candidate(String voice, String name, List<String> reasons, Tuned tuning) {}
 
     /** @param sentence when nothing was found, or some words weren't understood; else empty */
-    record Candidates(List<Candidate> candidates, String sentence) {
-    }
+    record Candidates(List<Candidate> candidates, String sentence) {}
 
     @PostMapping("/voices/house")
-    Made make(@RequestParam String name, @RequestParam(defaultValue = "") String description, @RequestParam String base, TuningForm form) {
+    Made make(
+            @RequestParam String name,
+            @RequestParam(defaultValue = "") String description,
+            @RequestParam String base,
+            TuningForm form) {
         return Made.of(house.make(name, description, base, form.tuning()));
     }
 
     @PostMapping("/voices/{voice}/house")
-    Made change(@PathVariable String voice, @RequestParam String name, @RequestParam(defaultValue = "") String description, TuningForm form) {
+    Made change(
+            @PathVariable String voice,
+            @RequestParam String name,
+            @RequestParam(defaultValue = "") String description,
+            TuningForm form) {
         return Made.of(house.change(voice, name, description, form.tuning()));
     }
 
@@ -93,11 +105,20 @@ class HouseController {
         VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all());
         Description description = Description.of(words, described.places());
         if (description.empty()) {
-            return new Candidates(List.of(), "Say who it is: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and where from.");
+            return new Candidates(
+                    List.of(),
+                    "Say who it is: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and where from.");
         }
         List<Candidate> found = described.closest(description, project.language(), MOST_PROPOSED).stream()
-                .map(proposal -> new Candidate(proposal.voice().id(), proposal.voice().name(), proposal.reasons(), Tuned.of(proposal.tuning()))).toList();
-        String unknown = description.unknown().isEmpty() ? "" : "Not understood: " + String.join(", ", description.unknown()) + ".";
+                .map(proposal -> new Candidate(
+                        proposal.voice().id(),
+                        proposal.voice().name(),
+                        proposal.reasons(),
+                        Tuned.of(proposal.tuning())))
+                .toList();
+        String unknown = description.unknown().isEmpty()
+                ? ""
+                : "Not understood: " + String.join(", ", description.unknown()) + ".";
         return new Candidates(found, found.isEmpty() ? "No voice is like that. " + unknown : unknown);
     }
 }

@@ -45,13 +45,21 @@ class NotesController {
 
     /** @param groups names, with commas between them */
     @PostMapping("/note")
-    Map<String, Object> note(@PathVariable String voice, @RequestParam(defaultValue = "") String note, @RequestParam(defaultValue = "") String groups) {
-        Set<String> names = new LinkedHashSet<>(Arrays.stream(groups.split(",")).map(String::strip).filter(name -> !name.isEmpty()).toList());
+    Map<String, Object> note(
+            @PathVariable String voice,
+            @RequestParam(defaultValue = "") String note,
+            @RequestParam(defaultValue = "") String groups) {
+        Set<String> names = new LinkedHashSet<>(Arrays.stream(groups.split(","))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .toList());
         if (note.length() > VoiceNote.LONGEST) {
-            throw new Refused("A note has at most %,d characters, and this one has %,d.".formatted(VoiceNote.LONGEST, note.length()));
+            throw new Refused("A note has at most %,d characters, and this one has %,d."
+                    .formatted(VoiceNote.LONGEST, note.length()));
         }
         if (names.size() > MOST_GROUPS || names.stream().anyMatch(name -> name.length() > VoiceNote.LONGEST_GROUP)) {
-            throw new Refused("A voice can be in %d groups, each with a name of at most %d characters.".formatted(MOST_GROUPS, VoiceNote.LONGEST_GROUP));
+            throw new Refused("A voice can be in %d groups, each with a name of at most %d characters."
+                    .formatted(MOST_GROUPS, VoiceNote.LONGEST_GROUP));
         }
         if (names.contains(VoiceFilter.SHORTLIST)) {
             throw new Refused("The shortlist is a list of its own. Give the group another name.");
@@ -61,6 +69,8 @@ class NotesController {
     }
 
     private String require(String voice) {
-        return voices.find(voice).orElseThrow(() -> new NotFound("There is no voice " + voice + ".")).id();
+        return voices.find(voice)
+                .orElseThrow(() -> new NotFound("There is no voice " + voice + "."))
+                .id();
     }
 }

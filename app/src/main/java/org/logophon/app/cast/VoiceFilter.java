@@ -13,7 +13,15 @@ import java.util.function.Predicate;
  * @param list     "shortlist", or the name of a group
  * @param search   part of a name, a character or a note
  */
-record VoiceFilter(String language, String accent, String sounds, String age, String can, String cost, String list, String search) {
+record VoiceFilter(
+        String language,
+        String accent,
+        String sounds,
+        String age,
+        String can,
+        String cost,
+        String list,
+        String search) {
 
     static final String SHORTLIST = "shortlist";
 
@@ -33,7 +41,16 @@ record VoiceFilter(String language, String accent, String sounds, String age, St
     }
 
     /** One question of the filter, so that its answers can be counted under all the others. */
-    enum Question { LANGUAGE, ACCENT, SOUNDS, AGE, CAN, COST, LIST, SEARCH }
+    enum Question {
+        LANGUAGE,
+        ACCENT,
+        SOUNDS,
+        AGE,
+        CAN,
+        COST,
+        LIST,
+        SEARCH
+    }
 
     Predicate<VoiceRow> matches() {
         return besides(null);
@@ -57,10 +74,23 @@ record VoiceFilter(String language, String accent, String sounds, String age, St
             case ACCENT -> accent.isEmpty() || row.voice().accent().equals(accent);
             case SOUNDS -> sounds.isEmpty() || row.voice().gender().label().equals(sounds);
             case AGE -> age.isEmpty() || row.voice().age().id().equals(age);
-            case CAN -> can.isEmpty() || row.voice().canDo().stream().anyMatch(ability -> ability.id().equals(can));
-            case COST -> cost.isEmpty() || (cost.equals("free") == row.voice().terms().free());
-            case LIST -> list.isEmpty() || (list.equals(SHORTLIST) ? row.note().shortlisted() : row.note().groups().contains(list));
-            case SEARCH -> search.isEmpty() || (row.voice().name() + " " + row.voice().speaks() + " " + row.about() + " " + row.note().note()).toLowerCase(Locale.ROOT).contains(search);
+            case CAN ->
+                can.isEmpty()
+                        || row.voice().canDo().stream()
+                                .anyMatch(ability -> ability.id().equals(can));
+            case COST ->
+                cost.isEmpty() || (cost.equals("free") == row.voice().terms().free());
+            case LIST ->
+                list.isEmpty()
+                        || (list.equals(SHORTLIST)
+                                ? row.note().shortlisted()
+                                : row.note().groups().contains(list));
+            case SEARCH ->
+                search.isEmpty()
+                        || (row.voice().name() + " " + row.voice().speaks() + " " + row.about() + " "
+                                        + row.note().note())
+                                .toLowerCase(Locale.ROOT)
+                                .contains(search);
         };
     }
 }

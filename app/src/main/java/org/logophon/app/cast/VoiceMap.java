@@ -8,7 +8,8 @@ import java.util.Set;
 import java.util.stream.DoubleStream;
 
 /**
- * Voices by measured pitch (to the right, an octave as wide as any other) and pace (upwards); the larger a dot, the livelier
+ * Voices by measured pitch (to the right, an octave as wide as any other) and pace (upwards); the larger a dot, the
+ * livelier
  * the voice. Places are in the units of the drawing.
  *
  * @param without voices that match and have no place: whispers, and those that aren't measured yet
@@ -24,20 +25,23 @@ record VoiceMap(List<Dot> dots, List<Tick> pitches, List<Tick> paces, int withou
     private static final double[] PITCHES = {60, 80, 100, 125, 160, 200, 250, 320, 400};
 
     /** @param dim true when the filter leaves it out */
-    record Dot(String voice, String label, double x, double y, double radius, boolean dim, boolean shortlisted) {
-    }
+    record Dot(String voice, String label, double x, double y, double radius, boolean dim, boolean shortlisted) {}
 
-    record Tick(double at, String label) {
-    }
+    record Tick(double at, String label) {}
 
     static VoiceMap of(List<VoiceRow> all, List<VoiceRow> matching) {
         Set<String> shown = new HashSet<>();
         matching.forEach(row -> shown.add(row.voice().id()));
-        List<VoiceRow> placed = all.stream().filter(row -> row.figures() != null && row.figures().medianPitchHz() != null && row.figures().wordsPerMinute() != null).toList();
+        List<VoiceRow> placed = all.stream()
+                .filter(row -> row.figures() != null
+                        && row.figures().medianPitchHz() != null
+                        && row.figures().wordsPerMinute() != null)
+                .toList();
         double lowest = Math.min(75, pitches(placed).min().orElse(75)) / 1.04;
         double highest = Math.max(260, pitches(placed).max().orElse(260)) * 1.04;
         // the scale is that of what matches: other languages are measured on other passages
-        List<VoiceRow> scaled = placed.stream().filter(row -> shown.contains(row.voice().id())).toList();
+        List<VoiceRow> scaled =
+                placed.stream().filter(row -> shown.contains(row.voice().id())).toList();
         double slowest = Math.floor((paces(scaled).min().orElse(150) - 6) / 10) * 10;
         double fastest = Math.ceil((paces(scaled).max().orElse(220) + 6) / 10) * 10;
         List<Dot> dots = new ArrayList<>();
@@ -49,14 +53,29 @@ record VoiceMap(List<Dot> dots, List<Tick> pitches, List<Tick> paces, int withou
             double x = x(row.figures().medianPitchHz(), lowest, highest);
             double y = y(pace, slowest, fastest);
             double radius = 3.5 + 0.75 * Math.min(6, row.figures().pitchRangeSemitones());
-            dots.add(new Dot(row.voice().id(), "%s, %s, %s, %s, %s".formatted(row.voice().name(), row.voice().speaks(), row.about(), row.pitch(), row.pace()),
-                    round(x), round(y), round(radius), !shown.contains(row.voice().id()), row.note().shortlisted()));
+            dots.add(new Dot(
+                    row.voice().id(),
+                    "%s, %s, %s, %s, %s"
+                            .formatted(row.voice().name(), row.voice().speaks(), row.about(), row.pitch(), row.pace()),
+                    round(x),
+                    round(y),
+                    round(radius),
+                    !shown.contains(row.voice().id()),
+                    row.note().shortlisted()));
         }
         // what matches lies on top, the largest at the bottom, so that none hides another
-        dots.sort((a, b) -> a.dim() != b.dim() ? Boolean.compare(b.dim(), a.dim()) : Double.compare(b.radius(), a.radius()));
-        int inPlace = (int) placed.stream().filter(row -> shown.contains(row.voice().id())).count();
-        return new VoiceMap(dots, DoubleStream.of(PITCHES).filter(p -> p > lowest && p < highest).mapToObj(p -> new Tick(round(x(p, lowest, highest)), Math.round(p) + "")).toList(),
-                paces(slowest, fastest), matching.size() - inPlace);
+        dots.sort((a, b) ->
+                a.dim() != b.dim() ? Boolean.compare(b.dim(), a.dim()) : Double.compare(b.radius(), a.radius()));
+        int inPlace = (int)
+                placed.stream().filter(row -> shown.contains(row.voice().id())).count();
+        return new VoiceMap(
+                dots,
+                DoubleStream.of(PITCHES)
+                        .filter(p -> p > lowest && p < highest)
+                        .mapToObj(p -> new Tick(round(x(p, lowest, highest)), Math.round(p) + ""))
+                        .toList(),
+                paces(slowest, fastest),
+                matching.size() - inPlace);
     }
 
     private static DoubleStream pitches(List<VoiceRow> placed) {

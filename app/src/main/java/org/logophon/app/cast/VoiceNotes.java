@@ -22,32 +22,55 @@ class VoiceNotes {
 
     Map<String, VoiceNote> all() {
         Map<String, List<String>> groups = new HashMap<>();
-        jdbc.sql("select name, voice_id from voice_group order by name").query((row, at) ->
-                groups.computeIfAbsent(row.getString("voice_id"), id -> new ArrayList<>()).add(row.getString("name"))).list();
+        jdbc.sql("select name, voice_id from voice_group order by name")
+                .query((row, at) -> groups.computeIfAbsent(row.getString("voice_id"), id -> new ArrayList<>())
+                        .add(row.getString("name")))
+                .list();
         Map<String, VoiceNote> notes = new HashMap<>();
-        jdbc.sql("select * from voice_note").query((row, at) -> notes.put(row.getString("voice_id"), new VoiceNote(row.getBoolean("shortlisted"),
-                row.getInt("stars"), row.getString("note"), groups.getOrDefault(row.getString("voice_id"), List.of())))).list();
+        jdbc.sql("select * from voice_note")
+                .query((row, at) -> notes.put(
+                        row.getString("voice_id"),
+                        new VoiceNote(
+                                row.getBoolean("shortlisted"),
+                                row.getInt("stars"),
+                                row.getString("note"),
+                                groups.getOrDefault(row.getString("voice_id"), List.of()))))
+                .list();
         groups.forEach((id, names) -> notes.computeIfAbsent(id, key -> new VoiceNote(false, 0, "", names)));
         return notes;
     }
 
     void shortlist(String voice, boolean shortlisted) {
-        jdbc.sql("insert into voice_note (voice_id, shortlisted) values (:voice, :value) on conflict (voice_id) do update set shortlisted = :value")
-                .param("voice", voice).param("value", shortlisted).update();
+        jdbc.sql(
+                        "insert into voice_note (voice_id, shortlisted) values (:voice, :value) on conflict (voice_id) do update set shortlisted = :value")
+                .param("voice", voice)
+                .param("value", shortlisted)
+                .update();
     }
 
     void stars(String voice, int stars) {
-        jdbc.sql("insert into voice_note (voice_id, stars) values (:voice, :value) on conflict (voice_id) do update set stars = :value")
-                .param("voice", voice).param("value", stars).update();
+        jdbc.sql(
+                        "insert into voice_note (voice_id, stars) values (:voice, :value) on conflict (voice_id) do update set stars = :value")
+                .param("voice", voice)
+                .param("value", stars)
+                .update();
     }
 
     @Transactional
     void write(String voice, String note, Set<String> groups) {
-        jdbc.sql("insert into voice_note (voice_id, note) values (:voice, :value) on conflict (voice_id) do update set note = :value")
-                .param("voice", voice).param("value", note).update();
-        jdbc.sql("delete from voice_group where voice_id = :voice").param("voice", voice).update();
-        new LinkedHashSet<>(groups).forEach(name -> jdbc.sql("insert into voice_group (name, voice_id) values (:name, :voice)")
-                .param("name", name).param("voice", voice).update());
+        jdbc.sql(
+                        "insert into voice_note (voice_id, note) values (:voice, :value) on conflict (voice_id) do update set note = :value")
+                .param("voice", voice)
+                .param("value", note)
+                .update();
+        jdbc.sql("delete from voice_group where voice_id = :voice")
+                .param("voice", voice)
+                .update();
+        new LinkedHashSet<>(groups)
+                .forEach(name -> jdbc.sql("insert into voice_group (name, voice_id) values (:name, :voice)")
+                        .param("name", name)
+                        .param("voice", voice)
+                        .update());
     }
 
     /** For each voice the roles that it speaks, as "narrator of First Firing". */
@@ -58,7 +81,8 @@ class VoiceNotes {
                 where p.deleted_at is null and r.voice_id is not null
                 and exists (select 1 from cue c where c.project_id = p.id and c.removed_at is null and lower(c.role) = lower(r.name)) order by p.name, r.position""")
                 .query((row, at) -> used.computeIfAbsent(row.getString("voice_id"), id -> new ArrayList<>())
-                        .add(row.getString("name") + " of " + row.getString("project"))).list();
+                        .add(row.getString("name") + " of " + row.getString("project")))
+                .list();
         return used;
     }
 }

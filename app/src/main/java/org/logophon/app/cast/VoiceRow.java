@@ -17,7 +17,8 @@ import org.logophon.core.voice.Voice;
  * @param base      name of the voice that a house voice is made of; null for any other
  * @param used      roles that it speaks, as "Narrator of First Firing"
  */
-record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used, String base) {
+record VoiceRow(
+        Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used, String base) {
 
     /** True when measuring it has a price, and nobody has agreed to it yet. */
     public boolean unmeasured() {
@@ -25,40 +26,74 @@ record VoiceRow(Voice voice, VoiceFigures figures, List<String> character, Voice
     }
 
     public String pitch() {
-        return figures == null ? "…" : figures.medianPitchHz() == null ? "–" : Math.round(figures.medianPitchHz()) + " Hz";
+        return figures == null
+                ? "…"
+                : figures.medianPitchHz() == null ? "–" : Math.round(figures.medianPitchHz()) + " Hz";
     }
 
     public String pace() {
-        return figures == null ? "…" : figures.wordsPerMinute() == null ? "–" : Math.round(figures.wordsPerMinute()) + " wpm";
+        return figures == null
+                ? "…"
+                : figures.wordsPerMinute() == null ? "–" : Math.round(figures.wordsPerMinute()) + " wpm";
     }
 
     public String range() {
-        return figures == null ? "…" : figures.pitchRangeSemitones() == null ? "–" : String.format(Locale.ROOT, "%.1f st", figures.pitchRangeSemitones());
+        return figures == null
+                ? "…"
+                : figures.pitchRangeSemitones() == null
+                        ? "–"
+                        : String.format(Locale.ROOT, "%.1f st", figures.pitchRangeSemitones());
     }
 
     /** Who it is, for people and screen readers: "woman, England, bright". */
     public String about() {
         String words = character.isEmpty() ? "" : ", " + String.join(", ", character);
-        return (voice.age() == org.logophon.core.voice.Age.GROWN ? "" : voice.age().id() + " ") + voice.gender().label() + (voice.whispers() ? ", whispering" : "") + words;
+        return (voice.age() == org.logophon.core.voice.Age.GROWN
+                        ? ""
+                        : voice.age().id() + " ")
+                + voice.gender().label()
+                + (voice.whispers() ? ", whispering" : "")
+                + words;
     }
 
     public String canDo() {
-        return voice.canDo().stream().sorted().filter(ability -> ability != Ability.WORD_TIMES).map(Ability::id).collect(Collectors.joining(" "));
+        return voice.canDo().stream()
+                .sorted()
+                .filter(ability -> ability != Ability.WORD_TIMES)
+                .map(Ability::id)
+                .collect(Collectors.joining(" "));
     }
 
     /** What the cost is for, and how much is spoken at once; empty for a voice that costs nothing. */
     public String terms() {
-        return voice.terms().free() ? "" : "per 1,000 characters" + (voice.terms().limited() ? ", %,d at once".formatted(voice.terms().mostCharacters()) : "");
+        return voice.terms().free()
+                ? ""
+                : "per 1,000 characters"
+                        + (voice.terms().limited()
+                                ? ", %,d at once".formatted(voice.terms().mostCharacters())
+                                : "");
     }
 
     /** Pace, pitch, range, timbre, effect and mix of a house voice, with spaces between. */
     public String tuned() {
         Tuning tuning = voice.tuning();
-        return "%d %s %d %s %s %d".formatted(tuning.pacePercent(), tuning.semitones(), tuning.rangePercent(), tuning.timbreSemitones(),
-                tuning.effect() == null ? "-" : tuning.effect().id().replace(' ', '_'), tuning.effectPercent());
+        return "%d %s %d %s %s %d"
+                .formatted(
+                        tuning.pacePercent(),
+                        tuning.semitones(),
+                        tuning.rangePercent(),
+                        tuning.timbreSemitones(),
+                        tuning.effect() == null ? "-" : tuning.effect().id().replace(' ', '_'),
+                        tuning.effectPercent());
     }
 
     public String cost() {
-        return voice.terms().free() ? "free" : voice.terms().pricePerCharacter().movePointRight(3).setScale(2, RoundingMode.HALF_UP).toPlainString() + " " + voice.terms().currency();
+        return voice.terms().free()
+                ? "free"
+                : voice.terms()
+                                .pricePerCharacter()
+                                .movePointRight(3)
+                                .setScale(2, RoundingMode.HALF_UP)
+                                .toPlainString() + " " + voice.terms().currency();
     }
 }

@@ -12,10 +12,13 @@ import org.logophon.core.delivery.Slug;
 /** Which clip of a project gets which file name. */
 final class ClipNames {
 
-    private ClipNames() {
-    }
+    private ClipNames() {}
 
-    /** Names for the cues that have a kept take, in the order of the programme. @throws InvalidInput for a bad pattern */
+    /**
+     * Names for the cues that have a kept take, in the order of the programme.
+     *
+     * @throws InvalidInput for a bad pattern
+     */
     static Map<CueView, String> names(ProjectView view, String pattern) {
         FileNames names = new FileNames(pattern);
         Map<CueView, String> named = new LinkedHashMap<>();
@@ -36,7 +39,20 @@ final class ClipNames {
     }
 
     private static Map<String, String> values(ProjectView view, CueView cue) {
-        return Map.of("number", cue.number(), "slug", Slug.of(cue.cue().text()), "role", cue.cue().role(),
-                "voice", cue.voice() == null ? "" : cue.voice().name(), "take", "", "scene", cue.cue().scene(), "project", view.project().name());
+        return Map.of(
+                "number",
+                cue.number(),
+                "slug",
+                Slug.of(cue.cue().text()),
+                "role",
+                cue.cue().role(),
+                "voice",
+                cue.voice() == null ? "" : cue.voice().name(),
+                "take",
+                "",
+                "scene",
+                cue.cue().scene(),
+                "project",
+                view.project().name());
     }
 }

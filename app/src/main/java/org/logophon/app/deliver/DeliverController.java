@@ -1,6 +1,5 @@
 package org.logophon.app.deliver;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.ProjectPage;
@@ -10,6 +9,7 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.core.input.InvalidInput;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -60,7 +60,11 @@ class DeliverController {
     }
 
     @PostMapping("/deliveries")
-    String build(@PathVariable UUID id, @RequestParam(defaultValue = "") String pattern, @RequestParam String target, Model model) {
+    String build(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String pattern,
+            @RequestParam String target,
+            Model model) {
         try {
             delivering.build(id, pattern, "off".equals(target) ? null : lufs(target));
         } catch (Refused | InvalidInput e) {
@@ -77,10 +81,19 @@ class DeliverController {
 
     @GetMapping("/deliveries/{delivery}/file")
     ResponseEntity<StreamingResponseBody> download(@PathVariable UUID id, @PathVariable UUID delivery) {
-        Delivery found = deliveries.find(delivery).filter(d -> d.projectId().equals(id) && d.ready())
+        Delivery found = deliveries
+                .find(delivery)
+                .filter(d -> d.projectId().equals(id) && d.ready())
                 .orElseThrow(() -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip")).contentLength(found.bytes())
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(found.fileName()).build().toString())
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .contentLength(found.bytes())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(found.fileName())
+                                .build()
+                                .toString())
                 .body(out -> deliveries.copyTo(delivery, out));
     }
 
@@ -96,8 +109,14 @@ class DeliverController {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.DELIVER);
         model.addAttribute("deliveries", deliveries.of(id));
-        model.addAttribute("missing", view.cues().stream().filter(c -> c.cue().keptTake() == null).toList());
-        model.addAttribute("changed", view.cues().stream().filter(c -> c.cue().keptTake() != null && c.state() != CueState.READY).toList());
+        model.addAttribute(
+                "missing",
+                view.cues().stream().filter(c -> c.cue().keptTake() == null).toList());
+        model.addAttribute(
+                "changed",
+                view.cues().stream()
+                        .filter(c -> c.cue().keptTake() != null && c.state() != CueState.READY)
+                        .toList());
         preview(view, view.project().namePattern(), model);
     }
 

@@ -9,8 +9,19 @@ import java.util.UUID;
  * @param state building, ready, failed or cancelled
  * @param bytes size of the ZIP
  */
-public record Delivery(UUID id, UUID projectId, int ordinal, String fileName, String namePattern, Double targetLufs, String state,
-                       int done, int total, String problem, long bytes, Instant createdAt) {
+public record Delivery(
+        UUID id,
+        UUID projectId,
+        int ordinal,
+        String fileName,
+        String namePattern,
+        Double targetLufs,
+        String state,
+        int done,
+        int total,
+        String problem,
+        long bytes,
+        Instant createdAt) {
 
     public boolean building() {
         return "building".equals(state);

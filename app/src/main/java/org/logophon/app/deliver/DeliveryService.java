@@ -28,7 +28,8 @@ class DeliveryService {
     static class Job {
         @Bean
         OneTimeTask<Void> deliveryTask(ObjectProvider<PackageBuilder> builder) {
-            return Tasks.oneTime("build-delivery").onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
+            return Tasks.oneTime("build-delivery")
+                    .onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
                     .execute((instance, context) -> builder.getObject().run(UUID.fromString(instance.getId())));
         }
     }
@@ -39,8 +40,12 @@ class DeliveryService {
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
 
-    DeliveryService(Projects projects, ProjectRepository table, DeliveryRepository deliveries, JobQueue jobs,
-               OneTimeTask<Void> deliveryTask) {
+    DeliveryService(
+            Projects projects,
+            ProjectRepository table,
+            DeliveryRepository deliveries,
+            JobQueue jobs,
+            OneTimeTask<Void> deliveryTask) {
         this.projects = projects;
         this.table = table;
         this.deliveries = deliveries;
@@ -58,7 +63,8 @@ class DeliveryService {
         ProjectView view = projects.view(id);
         int total = ClipNames.names(view, namePattern).size();
         if (total == 0) {
-            throw new Refused("No cue has a take yet. Render the cues first; the button stands at the top of every page.");
+            throw new Refused(
+                    "No cue has a take yet. Render the cues first; the button stands at the top of every page.");
         }
         if (deliveries.of(id).stream().anyMatch(Delivery::building)) {
             throw new Refused("A delivery of this project is being built already.");
@@ -69,6 +75,8 @@ class DeliveryService {
     }
 
     void cancel(UUID project) {
-        deliveries.of(project).stream().filter(Delivery::building).forEach(d -> deliveries.end(d.id(), "cancelled", null, 0));
+        deliveries.of(project).stream()
+                .filter(Delivery::building)
+                .forEach(d -> deliveries.end(d.id(), "cancelled", null, 0));
     }
 }

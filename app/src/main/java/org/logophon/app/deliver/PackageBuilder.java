@@ -1,6 +1,5 @@
 package org.logophon.app.deliver;
 
-import org.logophon.core.input.InvalidInput;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -12,13 +11,17 @@ import java.util.UUID;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Does one delivery job. A job that comes again after a kill starts over: nothing counts before the package is stored whole. */
+/**
+ * Does one delivery job. A job that comes again after a kill starts over: nothing counts before the package is stored
+ * whole.
+ */
 @Component
 class PackageBuilder {
 
@@ -29,7 +32,8 @@ class PackageBuilder {
     private final PackageWriter writer;
     private final TransactionTemplate transaction;
 
-    PackageBuilder(DeliveryRepository deliveries, Projects projects, PackageWriter writer, TransactionTemplate transaction) {
+    PackageBuilder(
+            DeliveryRepository deliveries, Projects projects, PackageWriter writer, TransactionTemplate transaction) {
         this.deliveries = deliveries;
         this.projects = projects;
         this.writer = writer;
@@ -47,7 +51,12 @@ class PackageBuilder {
             deliveries.end(id, "failed", failed.getMessage(), 0);
         } catch (IOException failed) {
             LOG.error("Delivery {} failed", id, failed);
-            deliveries.end(id, "failed", "The package could not be written: " + failed.getMessage() + ". See that the disk has room, and build again.", 0);
+            deliveries.end(
+                    id,
+                    "failed",
+                    "The package could not be written: " + failed.getMessage()
+                            + ". See that the disk has room, and build again.",
+                    0);
         }
     }
 
@@ -58,7 +67,10 @@ class PackageBuilder {
             try (var out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
                 boolean whole = writer.write(view, delivery, out, done -> {
                     deliveries.progress(delivery.id(), done);
-                    return deliveries.find(delivery.id()).filter(Delivery::building).isPresent();
+                    return deliveries
+                            .find(delivery.id())
+                            .filter(Delivery::building)
+                            .isPresent();
                 });
                 if (!whole) {
                     return;

@@ -25,8 +25,8 @@ import org.logophon.core.delivery.Caption;
 import org.logophon.core.delivery.Captions;
 import org.logophon.core.delivery.CueSheet;
 import org.logophon.core.finish.Clip;
-import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.core.wav.BroadcastExtension;
@@ -34,7 +34,9 @@ import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
-/** Writes a project's kept takes as a ZIP of clips, {@code cue-sheet.csv} and {@code captions.srt}, one clip at a time. */
+/**
+ * Writes a project's kept takes as a ZIP of clips, {@code cue-sheet.csv} and {@code captions.srt}, one clip at a time.
+ */
 @Component
 class PackageWriter {
 
@@ -51,8 +53,8 @@ class PackageWriter {
     }
 
     /** A clip's place in the programme, kept while its samples are let go. */
-    private record Placed(CueView cue, String file, String text, String voice, Clip measured, long startSample, int samples) {
-    }
+    private record Placed(
+            CueView cue, String file, String text, String voice, Clip measured, long startSample, int samples) {}
 
     /**
      * @param goOn told the number of clips written; false stops
@@ -64,18 +66,38 @@ class PackageWriter {
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         zip.setLevel(Deflater.BEST_SPEED);
         long at = 0;
-        for (Map.Entry<CueView, String> named : ClipNames.names(view, delivery.namePattern()).entrySet()) {
+        for (Map.Entry<CueView, String> named :
+                ClipNames.names(view, delivery.namePattern()).entrySet()) {
             CueView cue = named.getKey();
-            Take take = takes.find(cue.cue().keptTake()).orElseThrow(() -> new NotFound("The kept take of cue " + cue.number() + " is gone."));
-            StoredSpeech speech = speeches.find(take.recipe()).orElseThrow(() -> new NotFound("The sound of cue " + cue.number() + " is gone. Render it again."));
-            Clip clip = finishing.finish(speech.speech(), settings, cue.direction().loudnessDb());
+            Take take = takes.find(cue.cue().keptTake())
+                    .orElseThrow(() -> new NotFound("The kept take of cue " + cue.number() + " is gone."));
+            StoredSpeech speech = speeches.find(take.recipe())
+                    .orElseThrow(() -> new NotFound("The sound of cue " + cue.number() + " is gone. Render it again."));
+            Clip clip =
+                    finishing.finish(speech.speech(), settings, cue.direction().loudnessDb());
             int samples = clip.sound().samples().length;
             zip.putNextEntry(new ZipEntry(named.getValue()));
-            WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(take.text(), cue.number(),
-                    LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC), at, clip.loudness().lufs(), clip.truePeakDbtp()), zip);
+            WavWriter.write(
+                    clip.sound(),
+                    SampleFormat.PCM_24,
+                    new BroadcastExtension(
+                            take.text(),
+                            cue.number(),
+                            LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC),
+                            at,
+                            clip.loudness().lufs(),
+                            clip.truePeakDbtp()),
+                    zip);
             zip.closeEntry();
             String voice = voices.find(take.voiceId()).map(Voice::name).orElse(take.voiceId());
-            programme.add(new Placed(cue, named.getValue(), take.text(), voice, new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), at, samples));
+            programme.add(new Placed(
+                    cue,
+                    named.getValue(),
+                    take.text(),
+                    voice,
+                    new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()),
+                    at,
+                    samples));
             at += samples + (long) cue.direction().pauseMillis() * settings.rate() / 1000;
             if (!goOn.test(programme.size())) {
                 return false;
@@ -89,9 +111,19 @@ class PackageWriter {
 
     private static void sheet(List<Placed> programme, int rate, ZipOutputStream zip) throws IOException {
         zip.putNextEntry(new ZipEntry("cue-sheet.csv"));
-        List<CueSheet.Row> rows = programme.stream().map(p -> new CueSheet.Row(p.cue().number(), p.file(), p.cue().cue().scene(),
-                p.cue().cue().role(), p.voice(), p.text(), p.startSample() / (double) rate, p.samples() / (double) rate,
-                p.measured().loudness().lufs(), p.measured().truePeakDbtp())).toList();
+        List<CueSheet.Row> rows = programme.stream()
+                .map(p -> new CueSheet.Row(
+                        p.cue().number(),
+                        p.file(),
+                        p.cue().cue().scene(),
+                        p.cue().cue().role(),
+                        p.voice(),
+                        p.text(),
+                        p.startSample() / (double) rate,
+                        p.samples() / (double) rate,
+                        p.measured().loudness().lufs(),
+                        p.measured().truePeakDbtp()))
+                .toList();
         Writer out = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
         CueSheet.write(rows, out);
         out.flush();
@@ -102,8 +134,10 @@ class PackageWriter {
         List<Caption> captions = new ArrayList<>();
         for (int i = 0; i < programme.size(); i++) {
             Placed placed = programme.get(i);
-            double until = i + 1 < programme.size() ? programme.get(i + 1).startSample() / (double) rate : Double.MAX_VALUE;
-            captions.addAll(Captions.of(placed.text(), placed.measured().words(), placed.startSample() / (double) rate, until));
+            double until =
+                    i + 1 < programme.size() ? programme.get(i + 1).startSample() / (double) rate : Double.MAX_VALUE;
+            captions.addAll(
+                    Captions.of(placed.text(), placed.measured().words(), placed.startSample() / (double) rate, until));
         }
         zip.putNextEntry(new ZipEntry("captions.srt"));
         zip.write(Captions.srt(captions).getBytes(StandardCharsets.UTF_8));

@@ -24,7 +24,10 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Puts the made-up demo projects on the shelf, each once for the life of a data folder: also a deleted one isn't made again. */
+/**
+ * Puts the made-up demo projects on the shelf, each once for the life of a data folder: also a deleted one isn't made
+ * again.
+ */
 @Component
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
 class DemoProjects {
@@ -36,7 +39,13 @@ class DemoProjects {
     private final ScriptSaving scripts;
     private final RenderService rendering;
 
-    DemoProjects(ProjectRepository projects, RoleRepository roles, CueRepository cues, MarkRepository marks, ScriptSaving scripts, RenderService rendering) {
+    DemoProjects(
+            ProjectRepository projects,
+            RoleRepository roles,
+            CueRepository cues,
+            MarkRepository marks,
+            ScriptSaving scripts,
+            RenderService rendering) {
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -49,16 +58,45 @@ class DemoProjects {
     @Transactional
     void place() throws IOException {
         Direction pottery = new Direction(94, null, null, 800);
-        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003", "Wheel True", 50, "wheel-true",
-                Map.of("Narrator", "morwenna", "Sprecherin", "frauke"), Direction.NONE, "", Direction.NONE);
-        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0002", "First Firing", 240, "first-firing", Map.of("Narrator", "rhona"), pottery, "", Direction.NONE);
-        place("3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001", "The Lantern Room", 360, "the-lantern-room",
-                Map.of("Narrator", "isla", "Keeper", "hamish", "Visitor", "keziah"), new Direction(90, null, null, 1_200),
-                "Keeper", new Direction(92, -1.5, null, null));
+        place(
+                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003",
+                "Wheel True",
+                50,
+                "wheel-true",
+                Map.of("Narrator", "morwenna", "Sprecherin", "frauke"),
+                Direction.NONE,
+                "",
+                Direction.NONE);
+        place(
+                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0002",
+                "First Firing",
+                240,
+                "first-firing",
+                Map.of("Narrator", "rhona"),
+                pottery,
+                "",
+                Direction.NONE);
+        place(
+                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001",
+                "The Lantern Room",
+                360,
+                "the-lantern-room",
+                Map.of("Narrator", "isla", "Keeper", "hamish", "Visitor", "keziah"),
+                new Direction(90, null, null, 1_200),
+                "Keeper",
+                new Direction(92, -1.5, null, null));
     }
 
-    private void place(String id, String name, int targetSeconds, String script, Map<String, String> cast, Direction whole,
-                       String directedRole, Direction role) throws IOException {
+    private void place(
+            String id,
+            String name,
+            int targetSeconds,
+            String script,
+            Map<String, String> cast,
+            Direction whole,
+            String directedRole,
+            Direction role)
+            throws IOException {
         UUID project = UUID.fromString(id);
         if (!projects.createOnce(project, name, "en-GB", targetSeconds)) {
             return;
@@ -76,10 +114,16 @@ class DemoProjects {
     /** A quotation is said by the keeper whom it quotes, a line of Welsh by a Welsh voice. */
     private void mark(Cue cue) {
         String text = cue.text();
-        QuotedSpeech.in(text, Marks.NONE).stream().findFirst().ifPresent(quoted ->
-                marks.save(cue.id(), text, QuotedSpeech.said(Marks.NONE, text, quoted.start(), quoted.end(), QuotedSpeech.Voicing.ROLE, "Keeper")));
+        QuotedSpeech.in(text, Marks.NONE).stream()
+                .findFirst()
+                .ifPresent(quoted -> marks.save(
+                        cue.id(),
+                        text,
+                        QuotedSpeech.said(
+                                Marks.NONE, text, quoted.start(), quoted.end(), QuotedSpeech.Voicing.ROLE, "Keeper")));
         if (text.startsWith("Goleuni")) {
-            marks.save(cue.id(), text, new Marks(List.of(Mark.own(0, text.length() - 1, new Instruction.Language("cy")))));
+            marks.save(
+                    cue.id(), text, new Marks(List.of(Mark.own(0, text.length() - 1, new Instruction.Language("cy")))));
         }
     }
 

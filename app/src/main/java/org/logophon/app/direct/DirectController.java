@@ -1,6 +1,5 @@
 package org.logophon.app.direct;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -11,8 +10,8 @@ import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.page.StyleChoice;
-import org.logophon.app.project.CueState;
 import org.logophon.app.project.CastService;
+import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.RenderService;
@@ -22,6 +21,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.style.Style;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -49,8 +49,14 @@ class DirectController {
     private final SpeechRepository speeches;
     private final VoiceCatalogue voices;
 
-    DirectController(Projects projects, ProjectPage page, DirectionService directing, CastService casting, RenderService rendering, SpeechRepository speeches,
-                     VoiceCatalogue voices) {
+    DirectController(
+            Projects projects,
+            ProjectPage page,
+            DirectionService directing,
+            CastService casting,
+            RenderService rendering,
+            SpeechRepository speeches,
+            VoiceCatalogue voices) {
         this.projects = projects;
         this.page = page;
         this.directing = directing;
@@ -62,13 +68,20 @@ class DirectController {
 
     /** English first, as the scripts are; then the other languages by name. */
     private Map<String, List<Voice>> voicesByLanguage() {
-        return voices.all().stream().collect(Collectors.groupingBy(Voice::speaks, () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
+        return voices.all().stream()
+                .collect(Collectors.groupingBy(
+                        Voice::speaks, () -> new TreeMap<>((a, b) -> rank(a).compareTo(rank(b))), Collectors.toList()));
     }
 
     /** Languages that some voice speaks without a price, by name, with their tags. */
     private Map<String, String> languages() {
-        return voices.all().stream().filter(voice -> voice.terms().free())
-                .collect(Collectors.toMap(Voice::languageName, voice -> voice.language().split("-")[0], (one, other) -> one, TreeMap::new));
+        return voices.all().stream()
+                .filter(voice -> voice.terms().free())
+                .collect(Collectors.toMap(
+                        Voice::languageName,
+                        voice -> voice.language().split("-")[0],
+                        (one, other) -> one,
+                        TreeMap::new));
     }
 
     private static String rank(String language) {
@@ -76,32 +89,44 @@ class DirectController {
     }
 
     @GetMapping("/direct")
-    String page(@PathVariable UUID id, @RequestParam(required = false) UUID cue, Model model,
-                @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    String page(
+            @PathVariable UUID id,
+            @RequestParam(required = false) UUID cue,
+            Model model,
+            @RequestHeader(name = "HX-Request", required = false) String htmx) {
         fill(id, cue, model);
         return htmx == null ? "direct" : "direct :: stage";
     }
 
     @PostMapping("/cues/{cue}/direction")
-    String directCue(@PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
+    String directCue(
+            @PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
         return answer(id, cue, model, () -> directing.directCue(id, cue, form.direction(), version));
     }
 
     @PostMapping("/cues/{cue}/role/direction")
-    String directRole(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam String role, DirectionForm form,
-                      @RequestParam int version, Model model) {
+    String directRole(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam String role,
+            DirectionForm form,
+            @RequestParam int version,
+            Model model) {
         return answer(id, cue, model, () -> casting.direct(id, role, form.direction(), version));
     }
 
     @PostMapping("/cues/{cue}/project/direction")
-    String directProject(@PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
+    String directProject(
+            @PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
         return answer(id, cue, model, () -> directing.directProject(id, form.direction(), version));
     }
 
     @PostMapping("/cues/{cue}/render")
-    String render(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "0") int agreed, Model model) {
+    String render(
+            @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "0") int agreed, Model model) {
         return answer(id, cue, model, () -> {
-            if (rendering.renderCue(id, cue, agreed) == 0 && projects.cue(id, cue).state() == CueState.READY) {
+            if (rendering.renderCue(id, cue, agreed) == 0
+                    && projects.cue(id, cue).state() == CueState.READY) {
                 model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
             }
         });
@@ -132,14 +157,18 @@ class DirectController {
 
     @PostMapping("/takes/{take}/restore")
     String restore(@PathVariable UUID id, @PathVariable UUID take, Model model) {
-        return answer(id, directing.requireTake(id, take).cueId(), model, () -> directing.setTakeDeleted(id, take, false));
+        return answer(
+                id, directing.requireTake(id, take).cueId(), model, () -> directing.setTakeDeleted(id, take, false));
     }
 
     @GetMapping("/takes/{take}/score")
     @ResponseBody
     ScoreData score(@PathVariable UUID id, @PathVariable UUID take) {
         Take found = directing.requireTake(id, take);
-        return ScoreData.of(speeches.find(found.recipe()).orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")), found.text());
+        return ScoreData.of(
+                speeches.find(found.recipe())
+                        .orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")),
+                found.text());
     }
 
     /** Does a change, and answers with the stage and, when it could not be done, why. */
@@ -160,8 +189,10 @@ class DirectController {
         page.fill(model, view, Step.DIRECT);
         Stage stage = directing.stage(view, cue);
         model.addAttribute("stage", stage);
-        model.addAttribute("ownStyles", Arrays.stream(Style.values()).map(Style::id).toList());
-        model.addAttribute("styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
+        model.addAttribute(
+                "ownStyles", Arrays.stream(Style.values()).map(Style::id).toList());
+        model.addAttribute(
+                "styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("voices", voicesByLanguage());
         model.addAttribute("languages", languages());
     }

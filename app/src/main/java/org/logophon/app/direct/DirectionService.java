@@ -25,7 +25,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class DirectionService {
 
-
     private final Projects projects;
     private final ProjectRepository table;
     private final CueRepository cues;
@@ -34,8 +33,14 @@ class DirectionService {
     private final TakeSound sound;
     private final VoiceCatalogue voices;
 
-    DirectionService(Projects projects, ProjectRepository table, CueRepository cues, TakeRepository takes,
-              SpeechRepository speeches, TakeSound sound, VoiceCatalogue voices) {
+    DirectionService(
+            Projects projects,
+            ProjectRepository table,
+            CueRepository cues,
+            TakeRepository takes,
+            SpeechRepository speeches,
+            TakeSound sound,
+            VoiceCatalogue voices) {
         this.projects = projects;
         this.table = table;
         this.cues = cues;
@@ -56,18 +61,30 @@ class DirectionService {
         }
         CueView cue = view.cues().get(at);
         List<Take> all = takes.of(cue.id());
-        Take kept = all.stream().filter(take -> take.id().equals(cue.cue().keptTake())).findFirst().orElse(null);
+        Take kept = all.stream()
+                .filter(take -> take.id().equals(cue.cue().keptTake()))
+                .findFirst()
+                .orElse(null);
         StoredSpeech speech = kept == null ? null : speeches.find(kept.recipe()).orElse(null);
         List<Stage.AskedLine> asked = List.of();
         List<String> notes = List.of();
         if (speech != null) {
             TakeSound.FinishedTake heard = sound.of(speech, kept.recipe(), view.project(), cue);
-            asked = Stage.asked(view.project(), cue, kept, speech, heard.loudness().lufs(), heard.truePeakDbtp());
+            asked = Stage.asked(
+                    view.project(), cue, kept, speech, heard.loudness().lufs(), heard.truePeakDbtp());
             notes = Stage.notes(cue, kept, speech);
         }
         List<Stage.TakeLine> lines = all.stream()
-                .map(take -> Stage.line(take, cue, voices.find(take.voiceId()).map(Voice::name).orElse("a voice that is gone"))).toList();
-        return new Stage(cue, kept, lines, asked, notes, at > 0 ? view.cues().get(at - 1).id() : null,
+                .map(take -> Stage.line(
+                        take, cue, voices.find(take.voiceId()).map(Voice::name).orElse("a voice that is gone")))
+                .toList();
+        return new Stage(
+                cue,
+                kept,
+                lines,
+                asked,
+                notes,
+                at > 0 ? view.cues().get(at - 1).id() : null,
                 at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null);
     }
 
@@ -92,7 +109,10 @@ class DirectionService {
     void keep(UUID project, UUID takeId) {
         Take take = requireTake(project, takeId);
         CueView cue = projects.cue(project, take.cueId());
-        cues.keep(take.cueId(), takeId, cue.recipe() == null ? take.recipe() : cue.recipe().hash());
+        cues.keep(
+                take.cueId(),
+                takeId,
+                cue.recipe() == null ? take.recipe() : cue.recipe().hash());
         table.touch(project);
     }
 
@@ -112,5 +132,4 @@ class DirectionService {
         projects.cue(project, take.cueId());
         return take;
     }
-
 }

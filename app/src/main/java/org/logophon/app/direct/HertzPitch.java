@@ -11,7 +11,10 @@ import org.logophon.core.mark.Mark;
 import org.logophon.core.pitch.PitchTrack;
 import org.springframework.stereotype.Component;
 
-/** A pitch that is asked for in Hz, as the change that brings it about: what the words have now is measured on the kept take. */
+/**
+ * A pitch that is asked for in Hz, as the change that brings it about: what the words have now is measured on the kept
+ * take.
+ */
 @Component
 class HertzPitch {
 
@@ -29,29 +32,43 @@ class HertzPitch {
     String semitones(CueView cue, int start, int end, String wanted) {
         double hertz;
         try {
-            hertz = Double.parseDouble(wanted.strip().toLowerCase(Locale.ROOT).replace("hz", "").strip());
+            hertz = Double.parseDouble(
+                    wanted.strip().toLowerCase(Locale.ROOT).replace("hz", "").strip());
         } catch (NumberFormatException notANumber) {
-            throw new Refused("“" + wanted.strip() + "” is no pitch. Type semitones such as -2, or a pitch such as 180 Hz.");
+            throw new Refused(
+                    "“" + wanted.strip() + "” is no pitch. Type semitones such as -2, or a pitch such as 180 Hz.");
         }
         if (!(hertz >= 40 && hertz <= 1_000)) {
             throw new Refused("A voice's pitch lies between 40 and 1,000 Hz.");
         }
         if (cue.recipe() == null || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
-            throw new Refused("What pitch these words have now isn't known: render the cue as it is, then ask for " + Math.round(hertz) + " Hz.");
+            throw new Refused("What pitch these words have now isn't known: render the cue as it is, then ask for "
+                    + Math.round(hertz) + " Hz.");
         }
-        double now = median(speeches.find(cue.cue().takeRecipe()).orElseThrow(() -> new Refused("This take is gone. Render the cue, then ask again.")), start, end);
+        double now = median(
+                speeches.find(cue.cue().takeRecipe())
+                        .orElseThrow(() -> new Refused("This take is gone. Render the cue, then ask again.")),
+                start,
+                end);
         if (now == 0) {
             throw new Refused("These words have no pitch to change: they are whispered, or too short.");
         }
         // what stands on just these words is replaced by the new mark
-        double already = cue.marks().heard().stream().filter(mark -> mark.start() == start && mark.end() == end).map(Mark::instruction)
-                .mapToDouble(instruction -> instruction instanceof Instruction.Pitch pitch ? pitch.semitones() : 0).sum();
+        double already = cue.marks().heard().stream()
+                .filter(mark -> mark.start() == start && mark.end() == end)
+                .map(Mark::instruction)
+                .mapToDouble(instruction -> instruction instanceof Instruction.Pitch pitch ? pitch.semitones() : 0)
+                .sum();
         return String.format(Locale.ROOT, "%.2f", already + PitchTrack.semitones(now, hertz));
     }
 
     private static double median(StoredSpeech speech, int start, int end) {
-        List<double[]> spans = speech.speech().words().stream().filter(word -> word.start() >= start && word.end() <= end)
-                .map(word -> new double[] {word.startSample() / (double) speech.rate(), word.endSample() / (double) speech.rate()}).toList();
+        List<double[]> spans = speech.speech().words().stream()
+                .filter(word -> word.start() >= start && word.end() <= end)
+                .map(word -> new double[] {
+                    word.startSample() / (double) speech.rate(), word.endSample() / (double) speech.rate()
+                })
+                .toList();
         float[] inside = new float[speech.pitch().length];
         for (int i = 0; i < inside.length; i++) {
             double at = i * PitchTrack.HOP_SECONDS;

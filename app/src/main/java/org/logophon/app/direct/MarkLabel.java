@@ -7,8 +7,7 @@ import org.logophon.core.reading.PronunciationKind;
 /** Marks as the score writes them: short, with their unit. */
 final class MarkLabel {
 
-    private MarkLabel() {
-    }
+    private MarkLabel() {}
 
     static String of(Instruction instruction) {
         if (instruction instanceof Instruction.Pause pause) {
@@ -27,13 +26,19 @@ final class MarkLabel {
             return "loudness " + signed(loudness.decibels()) + " dB";
         }
         if (instruction instanceof Instruction.InStyle styled) {
-            return styled.percent() == 100 ? styled.style().id() : styled.style().id() + " " + styled.percent() + " %";
+            return styled.percent() == 100
+                    ? styled.style().id()
+                    : styled.style().id() + " " + styled.percent() + " %";
         }
         if (instruction instanceof Instruction.Stress stress) {
-            return stress.level() == Instruction.Level.STRONG ? "strong" : stress.level().id() + " stress";
+            return stress.level() == Instruction.Level.STRONG
+                    ? "strong"
+                    : stress.level().id() + " stress";
         }
         if (instruction instanceof Instruction.ReadAs read) {
-            return read.kind() == PronunciationKind.IPA ? "said /" + read.said() + "/" : read.said().isEmpty() ? "said as " + read.kind().id() : "said “" + read.said() + "”";
+            return read.kind() == PronunciationKind.IPA
+                    ? "said /" + read.said() + "/"
+                    : read.said().isEmpty() ? "said as " + read.kind().id() : "said “" + read.said() + "”";
         }
         if (instruction instanceof Instruction.SpokenBy role) {
             return "by " + role.name();
@@ -45,6 +50,8 @@ final class MarkLabel {
     }
 
     private static String signed(double value) {
-        return String.format(Locale.ROOT, value == Math.rint(value) ? "%+.0f" : "%+.1f", value).replace('-', '−').replace("+0", "0");
+        return String.format(Locale.ROOT, value == Math.rint(value) ? "%+.0f" : "%+.1f", value)
+                .replace('-', '−')
+                .replace("+0", "0");
     }
 }

@@ -66,7 +66,8 @@ class MarkService {
     @Transactional
     public void set(UUID project, UUID cue, Mark mark) {
         CueView view = projects.cue(project, cue);
-        if (view.marks().with(mark, view.cue().text()).on(view.cue().text()).all().stream().noneMatch(mark::equals)) {
+        if (view.marks().with(mark, view.cue().text()).on(view.cue().text()).all().stream()
+                .noneMatch(mark::equals)) {
             throw new Refused("These words aren't in the cue any more. Choose them again.");
         }
         change(project, List.of(view), mark.instruction().id(), (text, own) -> own.with(mark, text));
@@ -74,8 +75,15 @@ class MarkService {
 
     @Transactional
     public void remove(UUID project, UUID cue, int start, int end, String kind) {
-        change(project, List.of(projects.cue(project, cue)), "no " + kind, (text, own) ->
-                new Marks(own.all().stream().filter(mark -> !(mark.start() == start && mark.end() == end && mark.instruction().id().equals(kind))).toList()));
+        change(
+                project,
+                List.of(projects.cue(project, cue)),
+                "no " + kind,
+                (text, own) -> new Marks(own.all().stream()
+                        .filter(mark -> !(mark.start() == start
+                                && mark.end() == end
+                                && mark.instruction().id().equals(kind)))
+                        .toList()));
     }
 
     /** @return what was undone, in words @throws Refused when nothing is left to undo */
@@ -102,7 +110,12 @@ class MarkService {
         for (CueView cue : projects.view(project).cues()) {
             Snapshot snapshot = snapshots.get(cue.id());
             if (snapshot != null) {
-                marks.save(cue.id(), cue.cue().text(), snapshot.marks().moved(snapshot.text(), cue.cue().text()).marks());
+                marks.save(
+                        cue.id(),
+                        cue.cue().text(),
+                        snapshot.marks()
+                                .moved(snapshot.text(), cue.cue().text())
+                                .marks());
             }
         }
         table.touch(project);
@@ -113,7 +126,8 @@ class MarkService {
     public void onceMore(UUID project, UUID cue) {
         CueView view = projects.cue(project, cue);
         if (view.role() == null || view.role().livelyPercent() == 0) {
-            throw new Refused("Every render of this cue is the same. Set the liveliness of " + view.cue().role() + " above 0 % to get another one.");
+            throw new Refused("Every render of this cue is the same. Set the liveliness of "
+                    + view.cue().role() + " above 0 % to get another one.");
         }
         marks.reseed(cue);
     }

@@ -5,17 +5,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.page.TypedNumber;
 import org.logophon.app.project.CastService;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.page.TypedNumber;
 import org.logophon.app.rendering.SpeechRepository;
 import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.web.Refused;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.script.Words;
 import org.logophon.core.suggest.QuotedSpeech;
 import org.logophon.core.suggest.QuotedSpeech.Quotation;
@@ -37,7 +37,8 @@ class ScoreController {
     private final SpeechRepository speeches;
     private final HertzPitch hertz;
 
-    ScoreController(Projects projects, MarkService scoring, CastService casting, SpeechRepository speeches, HertzPitch hertz) {
+    ScoreController(
+            Projects projects, MarkService scoring, CastService casting, SpeechRepository speeches, HertzPitch hertz) {
         this.projects = projects;
         this.scoring = scoring;
         this.casting = casting;
@@ -54,39 +55,79 @@ class ScoreController {
      * @param reached in the mark's own unit, when the kept take has this mark and it could be measured; else null
      * @param made    true when the kept take has it
      */
-    record MarkLine(int from, int to, int start, int end, String kind, String value, String label, String origin, String reason, Double reached, boolean made) {
-    }
+    record MarkLine(
+            int from,
+            int to,
+            int start,
+            int end,
+            String kind,
+            String value,
+            String label,
+            String origin,
+            String reason,
+            Double reached,
+            boolean made) {}
 
     /**
      * @param words      of the cue as it is now, with their places
      * @param quotations in it
      * @param roles      who else may say its words
      */
-    record CueMarks(List<int[]> words, String text, List<MarkLine> marks, String state, List<Quotation> quotations, List<String> roles) {
-    }
+    record CueMarks(
+            List<int[]> words,
+            String text,
+            List<MarkLine> marks,
+            String state,
+            List<Quotation> quotations,
+            List<String> roles) {}
 
     @GetMapping("/cues/{cue}/marks")
     CueMarks marks(@PathVariable UUID id, @PathVariable UUID cue) {
         CueView view = projects.cue(id, cue);
-        List<int[]> words = Words.of(view.cue().text()).stream().map(word -> new int[] {word.start(), word.end()}).toList();
+        List<int[]> words = Words.of(view.cue().text()).stream()
+                .map(word -> new int[] {word.start(), word.end()})
+                .toList();
         List<Double> reached = reached(view);
         List<Mark> scored = view.marks().scored();
         List<MarkLine> lines = new ArrayList<>();
         for (Mark mark : view.marks().all()) {
             int at = scored.indexOf(mark);
-            lines.add(new MarkLine(firstAt(words, mark.start()), lastAt(words, mark.end()), mark.start(), mark.end(), mark.instruction().id(), mark.instruction().value(), MarkLabel.of(mark.instruction()),
-                    mark.origin().name().toLowerCase(Locale.ROOT), mark.reason(), at >= 0 && at < reached.size() ? reached.get(at) : null, at >= 0 && at < reached.size()));
+            lines.add(new MarkLine(
+                    firstAt(words, mark.start()),
+                    lastAt(words, mark.end()),
+                    mark.start(),
+                    mark.end(),
+                    mark.instruction().id(),
+                    mark.instruction().value(),
+                    MarkLabel.of(mark.instruction()),
+                    mark.origin().name().toLowerCase(Locale.ROOT),
+                    mark.reason(),
+                    at >= 0 && at < reached.size() ? reached.get(at) : null,
+                    at >= 0 && at < reached.size()));
         }
-        List<String> roles = casting.roles(id).stream().filter(role -> !role.equalsIgnoreCase(view.cue().role())).toList();
-        return new CueMarks(words, view.cue().text(), lines, view.state().style(), QuotedSpeech.in(view.cue().text(), view.marks()), roles);
+        List<String> roles = casting.roles(id).stream()
+                .filter(role -> !role.equalsIgnoreCase(view.cue().role()))
+                .toList();
+        return new CueMarks(
+                words,
+                view.cue().text(),
+                lines,
+                view.state().style(),
+                QuotedSpeech.in(view.cue().text(), view.marks()),
+                roles);
     }
 
     /** Only while the kept take was made with the marks that there are. */
     private List<Double> reached(CueView cue) {
-        if (cue.recipe() == null || cue.cue().takeRecipe() == null || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
+        if (cue.recipe() == null
+                || cue.cue().takeRecipe() == null
+                || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
             return List.of();
         }
-        return speeches.find(cue.cue().takeRecipe()).map(StoredSpeech::reached).map(found -> found.marks()).orElse(List.of());
+        return speeches.find(cue.cue().takeRecipe())
+                .map(StoredSpeech::reached)
+                .map(found -> found.marks())
+                .orElse(List.of());
     }
 
     /** A reading may start and end at signs that belong to no word. */
@@ -99,8 +140,15 @@ class ScoreController {
     }
 
     @PostMapping("/cues/{cue}/marks")
-    CueMarks set(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
-        boolean inHertz = kind.equals("pitch") && value.strip().toLowerCase(Locale.ROOT).endsWith("hz");
+    CueMarks set(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam int start,
+            @RequestParam int end,
+            @RequestParam String kind,
+            @RequestParam(defaultValue = "") String value) {
+        boolean inHertz =
+                kind.equals("pitch") && value.strip().toLowerCase(Locale.ROOT).endsWith("hz");
         String exact = inHertz ? hertz.semitones(projects.cue(id, cue), start, end, value) : value.strip();
         scoring.set(id, cue, Mark.own(start, end, Instruction.of(kind, exact)));
         return marks(id, cue);
@@ -108,40 +156,77 @@ class ScoreController {
 
     /** Lets a quotation be said by another role, or with a turn of the voice, in one step. */
     @PostMapping("/cues/{cue}/quotation")
-    CueMarks quotation(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam QuotedSpeech.Voicing voicing,
-                       @RequestParam(defaultValue = "") String role) {
+    CueMarks quotation(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam int start,
+            @RequestParam int end,
+            @RequestParam QuotedSpeech.Voicing voicing,
+            @RequestParam(defaultValue = "") String role) {
         if (way == QuotedSpeech.Voicing.ROLE) {
             casting.require(id, role);
         }
-        scoring.change(id, List.of(projects.cue(id, cue)), "who says a quotation", (text, own) -> QuotedSpeech.said(own, text, start, end, way, role));
+        scoring.change(
+                id,
+                List.of(projects.cue(id, cue)),
+                "who says a quotation",
+                (text, own) -> QuotedSpeech.said(own, text, start, end, way, role));
         return marks(id, cue);
     }
 
     @PostMapping("/cues/{cue}/marks/remove")
-    CueMarks remove(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam String kind) {
+    CueMarks remove(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam int start,
+            @RequestParam int end,
+            @RequestParam String kind) {
         scoring.remove(id, cue, start, end, kind);
         return marks(id, cue);
     }
 
     /** Moves what stands on some words, or in the gap after them, along by whole words. */
     @PostMapping("/cues/{cue}/marks/move")
-    CueMarks move(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam int start, @RequestParam int end, @RequestParam(defaultValue = "false") boolean gap, @RequestParam int by) {
-        scoring.change(id, List.of(projects.cue(id, cue)), "marks moved", (text, own) -> own.shifted(start, end, gap, by, text));
+    CueMarks move(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam int start,
+            @RequestParam int end,
+            @RequestParam(defaultValue = "false") boolean gap,
+            @RequestParam int by) {
+        scoring.change(
+                id,
+                List.of(projects.cue(id, cue)),
+                "marks moved",
+                (text, own) -> own.shifted(start, end, gap, by, text));
         return marks(id, cue);
     }
 
     /** One mark on all words of every cue of a role, or of the whole script. @param role empty for every cue */
     @PostMapping("/marks/all")
-    Map<String, String> all(@PathVariable UUID id, @RequestParam(defaultValue = "") String role, @RequestParam String kind, @RequestParam(defaultValue = "") String value) {
+    Map<String, String> all(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String role,
+            @RequestParam String kind,
+            @RequestParam(defaultValue = "") String value) {
         Instruction instruction = Instruction.of(kind, value.strip());
         if (instruction.onGap()) {
             throw new Refused("A " + kind + " stands between two words; it can't be set on every cue at once.");
         }
-        List<CueView> cues = projects.view(id).cues().stream().filter(cue -> role.isEmpty() || cue.cue().role().equalsIgnoreCase(role)).filter(cue -> !Words.of(cue.cue().text()).isEmpty()).toList();
-        int changed = scoring.change(id, cues, kind + " of " + (role.isEmpty() ? "every cue" : "every cue of " + role), (text, own) -> {
-            var words = Words.of(text);
-            return own.with(Mark.own(words.get(0).start(), words.get(words.size() - 1).end(), instruction), text);
-        });
+        List<CueView> cues = projects.view(id).cues().stream()
+                .filter(cue -> role.isEmpty() || cue.cue().role().equalsIgnoreCase(role))
+                .filter(cue -> !Words.of(cue.cue().text()).isEmpty())
+                .toList();
+        int changed = scoring.change(
+                id, cues, kind + " of " + (role.isEmpty() ? "every cue" : "every cue of " + role), (text, own) -> {
+                    var words = Words.of(text);
+                    return own.with(
+                            Mark.own(
+                                    words.get(0).start(),
+                                    words.get(words.size() - 1).end(),
+                                    instruction),
+                            text);
+                });
         return Map.of("sentence", changed == 1 ? "1 cue changed." : changed + " cues changed.");
     }
 
@@ -170,9 +255,18 @@ class ScoreController {
 
     /** How a role rests of itself, and how lively it is; an empty field leaves it to the voice. In seconds. */
     @PostMapping("/roles/rests")
-    Map<String, String> rests(@PathVariable UUID id, @RequestParam String role, @RequestParam(defaultValue = "") String comma, @RequestParam(defaultValue = "") String stop,
-                              @RequestParam(defaultValue = "") String least, @RequestParam(defaultValue = "") String lively, @RequestParam int version) {
-        PauseDefaults pauseDefaults = new PauseDefaults(millis("The rest at a comma", comma), millis("The rest at a full stop", stop), millis("The least gap between sentences", least));
+    Map<String, String> rests(
+            @PathVariable UUID id,
+            @RequestParam String role,
+            @RequestParam(defaultValue = "") String comma,
+            @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "") String least,
+            @RequestParam(defaultValue = "") String lively,
+            @RequestParam int version) {
+        PauseDefaults pauseDefaults = new PauseDefaults(
+                millis("The rest at a comma", comma),
+                millis("The rest at a full stop", stop),
+                millis("The least gap between sentences", least));
         Double percent = TypedNumber.read("Liveliness", lively);
         casting.rest(id, role, pauseDefaults, percent == null ? 0 : (int) Math.round(percent), version);
         return Map.of();

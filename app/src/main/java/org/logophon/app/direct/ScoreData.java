@@ -13,8 +13,7 @@ import org.logophon.app.rendering.StoredSpeech;
 record ScoreData(double seconds, int[] peaks, int[] pitch, List<ScoreWord> words) {
 
     /** Seconds from the take's first sample. */
-    record ScoreWord(String text, double from, double to) {
-    }
+    record ScoreWord(String text, double from, double to) {}
 
     static ScoreData of(StoredSpeech speech, String text) {
         int loudest = 1;
@@ -32,7 +31,9 @@ record ScoreData(double seconds, int[] peaks, int[] pitch, List<ScoreWord> words
         List<ScoreWord> words = new ArrayList<>();
         Integer[] fields = speech.words();
         for (int i = 0; i < fields.length; i += 4) {
-            words.add(new ScoreWord(text.substring(fields[i], fields[i + 1]), fields[i + 2] / (double) speech.rate(),
+            words.add(new ScoreWord(
+                    text.substring(fields[i], fields[i + 1]),
+                    fields[i + 2] / (double) speech.rate(),
                     fields[i + 3] / (double) speech.rate()));
         }
         return new ScoreData(speech.seconds(), peaks, pitch, words);

@@ -16,7 +16,10 @@ import org.springframework.stereotype.Repository;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Table {@code score_edit}: what scores were before and after each change. The newest {@value #MOST} of a project are kept. */
+/**
+ * Table {@code score_edit}: what scores were before and after each change. The newest {@value #MOST} of a project are
+ * kept.
+ */
 @Repository
 class ScoreEdits {
 
@@ -32,47 +35,91 @@ class ScoreEdits {
     }
 
     /** The marks of a cue, and the words that they stood on. */
-    record Snapshot(String text, Marks marks) {
-    }
+    record Snapshot(String text, Marks marks) {}
 
     /** @param what in words, as "pause after tide" */
-    record Edit(int ordinal, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {
-    }
+    record Edit(int ordinal, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {}
 
     /** Until the transaction ends, nobody else changes the scores of a project: two tabs one after the other. */
     void lock(UUID project) {
-        jdbc.sql("select id from project where id = :project for update").param("project", project).query(UUID.class).optional();
+        jdbc.sql("select id from project where id = :project for update")
+                .param("project", project)
+                .query(UUID.class)
+                .optional();
     }
 
     /** Writes a change down; what was undone before can't be done again after it. */
     void add(UUID project, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {
-        jdbc.sql("delete from score_edit where project_id = :project and undone").param("project", project).update();
-        int ordinal = jdbc.sql("select coalesce(max(ordinal), 0) + 1 from score_edit where project_id = :project").param("project", project).query(Integer.class).single();
-        jdbc.sql("insert into score_edit (project_id, ordinal, what, before, after, at) values (:project, :ordinal, :what, :before, :after, :now)").param("project", project)
-                .param("ordinal", ordinal).param("what", what).param("before", write(before)).param("after", write(after))
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
-        jdbc.sql("delete from score_edit where project_id = :project and ordinal <= :old").param("project", project).param("old", ordinal - MOST).update();
+        jdbc.sql("delete from score_edit where project_id = :project and undone")
+                .param("project", project)
+                .update();
+        int ordinal = jdbc.sql("select coalesce(max(ordinal), 0) + 1 from score_edit where project_id = :project")
+                .param("project", project)
+                .query(Integer.class)
+                .single();
+        jdbc.sql(
+                        "insert into score_edit (project_id, ordinal, what, before, after, at) values (:project, :ordinal, :what, :before, :after, :now)")
+                .param("project", project)
+                .param("ordinal", ordinal)
+                .param("what", what)
+                .param("before", write(before))
+                .param("after", write(after))
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
+        jdbc.sql("delete from score_edit where project_id = :project and ordinal <= :old")
+                .param("project", project)
+                .param("old", ordinal - MOST)
+                .update();
     }
 
     Optional<Edit> toUndo(UUID project) {
-        return jdbc.sql("select * from score_edit where project_id = :project and not undone order by ordinal desc limit 1").param("project", project).query((row, at) ->
-                new Edit(row.getInt("ordinal"), row.getString("what"), read(row.getString("before")), read(row.getString("after")))).optional();
+        return jdbc.sql(
+                        "select * from score_edit where project_id = :project and not undone order by ordinal desc limit 1")
+                .param("project", project)
+                .query((row, at) -> new Edit(
+                        row.getInt("ordinal"),
+                        row.getString("what"),
+                        read(row.getString("before")),
+                        read(row.getString("after"))))
+                .optional();
     }
 
     Optional<Edit> toRedo(UUID project) {
-        return jdbc.sql("select * from score_edit where project_id = :project and undone order by ordinal limit 1").param("project", project).query((row, at) ->
-                new Edit(row.getInt("ordinal"), row.getString("what"), read(row.getString("before")), read(row.getString("after")))).optional();
+        return jdbc.sql("select * from score_edit where project_id = :project and undone order by ordinal limit 1")
+                .param("project", project)
+                .query((row, at) -> new Edit(
+                        row.getInt("ordinal"),
+                        row.getString("what"),
+                        read(row.getString("before")),
+                        read(row.getString("after"))))
+                .optional();
     }
 
     void setUndone(UUID project, int ordinal, boolean undone) {
-        jdbc.sql("update score_edit set undone = :undone where project_id = :project and ordinal = :ordinal").param("undone", undone).param("project", project)
-                .param("ordinal", ordinal).update();
+        jdbc.sql("update score_edit set undone = :undone where project_id = :project and ordinal = :ordinal")
+                .param("undone", undone)
+                .param("project", project)
+                .param("ordinal", ordinal)
+                .update();
     }
 
     private String write(Map<UUID, Snapshot> snapshots) {
         Map<String, Object> fields = new LinkedHashMap<>();
-        snapshots.forEach((cue, snapshot) -> fields.put(cue.toString(), Map.of("text", snapshot.text(), "marks", snapshot.marks().all().stream().map(mark ->
-                List.of(mark.start(), mark.end(), mark.instruction().id(), mark.instruction().value(), mark.origin().name(), mark.reason())).toList())));
+        snapshots.forEach((cue, snapshot) -> fields.put(
+                cue.toString(),
+                Map.of(
+                        "text",
+                        snapshot.text(),
+                        "marks",
+                        snapshot.marks().all().stream()
+                                .map(mark -> List.of(
+                                        mark.start(),
+                                        mark.end(),
+                                        mark.instruction().id(),
+                                        mark.instruction().value(),
+                                        mark.origin().name(),
+                                        mark.reason()))
+                                .toList())));
         return json.writeValueAsString(fields);
     }
 
@@ -81,9 +128,16 @@ class ScoreEdits {
         for (Map.Entry<String, JsonNode> entry : json.readTree(written).properties()) {
             List<Mark> marks = new ArrayList<>();
             for (JsonNode mark : entry.getValue().get("marks")) {
-                marks.add(new Mark(mark.get(0).asInt(), mark.get(1).asInt(), Instruction.of(mark.get(2).asString(), mark.get(3).asString()), Mark.Origin.valueOf(mark.get(4).asString()), mark.get(5).asString()));
+                marks.add(new Mark(
+                        mark.get(0).asInt(),
+                        mark.get(1).asInt(),
+                        Instruction.of(mark.get(2).asString(), mark.get(3).asString()),
+                        Mark.Origin.valueOf(mark.get(4).asString()),
+                        mark.get(5).asString()));
             }
-            snapshots.put(UUID.fromString(entry.getKey()), new Snapshot(entry.getValue().get("text").asString(), new Marks(marks)));
+            snapshots.put(
+                    UUID.fromString(entry.getKey()),
+                    new Snapshot(entry.getValue().get("text").asString(), new Marks(marks)));
         }
         return snapshots;
     }

@@ -48,7 +48,11 @@ class SsmlController {
     ResponseEntity<String> cue(@PathVariable UUID id, @PathVariable UUID cue) {
         CueView view = projects.cue(id, cue);
         ProjectView project = projects.view(id);
-        return ResponseEntity.ok().contentType(SSML).body(SsmlWriter.document(List.of(ssml(project, view, readings.of(id))), project.project().language()));
+        return ResponseEntity.ok()
+                .contentType(SSML)
+                .body(SsmlWriter.document(
+                        List.of(ssml(project, view, readings.of(id))),
+                        project.project().language()));
     }
 
     /** @param scene empty for the whole script */
@@ -56,22 +60,57 @@ class SsmlController {
     ResponseEntity<String> score(@PathVariable UUID id, @RequestParam(defaultValue = "") String scene) {
         ProjectView view = projects.view(id);
         ProjectReadings said = readings.of(id);
-        List<SsmlCue> cues = view.cues().stream().filter(cue -> scene.isEmpty() || cue.cue().scene().equals(scene)).map(cue -> ssml(view, cue, said)).toList();
-        return ResponseEntity.ok().contentType(SSML).header(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename(Slug.of(view.project().name()) + ".ssml").build().toString()).body(SsmlWriter.document(cues, view.project().language()));
+        List<SsmlCue> cues = view.cues().stream()
+                .filter(cue -> scene.isEmpty() || cue.cue().scene().equals(scene))
+                .map(cue -> ssml(view, cue, said))
+                .toList();
+        return ResponseEntity.ok()
+                .contentType(SSML)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(Slug.of(view.project().name()) + ".ssml")
+                                .build()
+                                .toString())
+                .body(SsmlWriter.document(cues, view.project().language()));
     }
 
     private static SsmlCue ssml(ProjectView view, CueView cue, ProjectReadings said) {
         ResolvedDirection all = cue.direction();
         // what project, role and cue say together, where any of them says something
-        Direction direction = new Direction(all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100), all.semitones() == 0 ? null : all.semitones(),
-                all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100), all.loudnessDb() == 0 ? null : all.loudnessDb(), null, null, null,
-                all.style().isEmpty() ? null : all.style(), all.style().isEmpty() ? null : all.stylePercent());
-        List<PlacedReading> placed = said.settled(cue.id(), cue.cue().text(), cue.voice() == null ? view.project().language() : cue.voice().language()).stream()
+        Direction direction = new Direction(
+                all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100),
+                all.semitones() == 0 ? null : all.semitones(),
+                all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100),
+                all.loudnessDb() == 0 ? null : all.loudnessDb(),
+                null,
+                null,
+                null,
+                all.style().isEmpty() ? null : all.style(),
+                all.style().isEmpty() ? null : all.stylePercent());
+        List<PlacedReading> placed = said
+                .settled(
+                        cue.id(),
+                        cue.cue().text(),
+                        cue.voice() == null
+                                ? view.project().language()
+                                : cue.voice().language())
+                .stream()
                 .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
-                .map(match -> new PlacedReading(match.start(), new Reading(cue.cue().text().substring(match.start(), match.end()), match.reading().said(), match.reading().kind(), null, true))).toList();
-        Map<String, String> cast = view.roles().stream().filter(role -> role.voiceId() != null).collect(Collectors.toMap(Role::name, Role::voiceId));
-        return new SsmlCue(cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
+                .map(match -> new PlacedReading(
+                        match.start(),
+                        new Reading(
+                                cue.cue().text().substring(match.start(), match.end()),
+                                match.reading().said(),
+                                match.reading().kind(),
+                                null,
+                                true)))
+                .toList();
+        Map<String, String> cast = view.roles().stream()
+                .filter(role -> role.voiceId() != null)
+                .collect(Collectors.toMap(Role::name, Role::voiceId));
+        return new SsmlCue(
+                cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
     }
 
     /** True when a mark ends or starts inside a reading, whose element holds nothing but its words. */

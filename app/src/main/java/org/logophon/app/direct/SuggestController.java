@@ -29,37 +29,75 @@ class SuggestController {
     }
 
     /** How far a suggestion reaches. */
-    enum Scope { CUE, SCENE, ALL }
+    enum Scope {
+        CUE,
+        SCENE,
+        ALL
+    }
 
     @PostMapping
-    Map<String, String> suggest(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
+    Map<String, String> suggest(
+            @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
         String language = projects.require(id).language();
         int changed = change(id, cue, scope, "suggestions", (text, own) -> Suggestions.of(text, language, own));
-        return Map.of("sentence", changed == 0 ? "Nothing to suggest." : "Suggested in " + cues(changed) + ". Dashed marks aren't heard until you take them.");
+        return Map.of(
+                "sentence",
+                changed == 0
+                        ? "Nothing to suggest."
+                        : "Suggested in " + cues(changed) + ". Dashed marks aren't heard until you take them.");
     }
 
     /** @param start of one suggestion; −1 for all of them */
     @PostMapping("/take")
-    Map<String, String> take(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope, @RequestParam(defaultValue = "-1") int start,
-                             @RequestParam(defaultValue = "-1") int end, @RequestParam(defaultValue = "") String kind) {
-        int changed = change(id, cue, scope, "taking suggestions", (text, own) -> new Marks(own.all().stream().map(mark -> {
-            boolean meant = start < 0 || mark.start() == start && mark.end() == end && mark.instruction().id().equals(kind);
-            return mark.heard() || !meant ? mark : mark.with(Mark.Origin.TAKEN);
-        }).toList()));
+    Map<String, String> take(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam(defaultValue = "CUE") Scope scope,
+            @RequestParam(defaultValue = "-1") int start,
+            @RequestParam(defaultValue = "-1") int end,
+            @RequestParam(defaultValue = "") String kind) {
+        int changed = change(
+                id,
+                cue,
+                scope,
+                "taking suggestions",
+                (text, own) -> new Marks(own.all().stream()
+                        .map(mark -> {
+                            boolean meant = start < 0
+                                    || mark.start() == start
+                                            && mark.end() == end
+                                            && mark.instruction().id().equals(kind);
+                            return mark.heard() || !meant ? mark : mark.with(Mark.Origin.TAKEN);
+                        })
+                        .toList()));
         return Map.of("sentence", changed == 0 ? "There is no suggestion to take." : "Taken in " + cues(changed) + ".");
     }
 
     /** Takes away what was suggested, taken or not; the user's own marks stay. */
     @PostMapping("/clear")
-    Map<String, String> clear(@PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
-        int changed = change(id, cue, scope, "clearing suggestions", (text, own) -> new Marks(own.all().stream().filter(mark -> mark.origin() == Mark.Origin.OWN).toList()));
-        return Map.of("sentence", changed == 0 ? "Nothing was suggested." : "What was suggested is gone in " + cues(changed) + ".");
+    Map<String, String> clear(
+            @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
+        int changed = change(
+                id,
+                cue,
+                scope,
+                "clearing suggestions",
+                (text, own) -> new Marks(own.all().stream()
+                        .filter(mark -> mark.origin() == Mark.Origin.OWN)
+                        .toList()));
+        return Map.of(
+                "sentence",
+                changed == 0 ? "Nothing was suggested." : "What was suggested is gone in " + cues(changed) + ".");
     }
 
     private int change(UUID id, UUID cue, Scope scope, String what, BiFunction<String, Marks, Marks> change) {
         CueView chosen = projects.cue(id, cue);
-        List<CueView> cues = scope == Scope.CUE ? List.of(chosen) : projects.view(id).cues().stream()
-                .filter(other -> scope == Scope.ALL || other.cue().scene().equals(chosen.cue().scene())).toList();
+        List<CueView> cues = scope == Scope.CUE
+                ? List.of(chosen)
+                : projects.view(id).cues().stream()
+                        .filter(other -> scope == Scope.ALL
+                                || other.cue().scene().equals(chosen.cue().scene()))
+                        .toList();
         return scoring.change(id, cues, what, change);
     }
 

@@ -21,20 +21,33 @@ class Agreements {
     /** @param project null for the house */
     UUID make(UUID project, int characters) {
         UUID id = UUID.randomUUID();
-        jdbc.sql("insert into agreement (id, project_id, agreed_characters, at) values (:id, :project, :characters, :now)").param("id", id)
-                .param("project", project).param("characters", characters).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+        jdbc.sql(
+                        "insert into agreement (id, project_id, agreed_characters, at) values (:id, :project, :characters, :now)")
+                .param("id", id)
+                .param("project", project)
+                .param("characters", characters)
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
         return id;
     }
 
     /** Counts characters before they are asked for. @return false when that is more than was agreed to */
     boolean count(UUID agreement, int characters) {
-        return jdbc.sql("update agreement set asked_characters = asked_characters + :characters where id = :id and asked_characters + :characters <= agreed_characters")
-                .param("id", agreement).param("characters", characters).update() == 1;
+        return jdbc.sql(
+                                "update agreement set asked_characters = asked_characters + :characters where id = :id and asked_characters + :characters <= agreed_characters")
+                        .param("id", agreement)
+                        .param("characters", characters)
+                        .update()
+                == 1;
     }
 
     /** Name of the project that pays; the house's for none. */
     String payer(UUID agreement) {
-        return jdbc.sql("select coalesce(p.name, :house) from agreement a left join project p on p.id = a.project_id where a.id = :id")
-                .param("house", Ledger.HOUSE).param("id", agreement).query(String.class).single();
+        return jdbc.sql(
+                        "select coalesce(p.name, :house) from agreement a left join project p on p.id = a.project_id where a.id = :id")
+                .param("house", Ledger.HOUSE)
+                .param("id", agreement)
+                .query(String.class)
+                .single();
     }
 }

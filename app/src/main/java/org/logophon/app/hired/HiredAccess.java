@@ -1,7 +1,7 @@
 package org.logophon.app.hired;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.Optional;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.speech.hired.HiredService;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;

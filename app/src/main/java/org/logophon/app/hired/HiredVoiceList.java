@@ -6,8 +6,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.logophon.core.render.SpeechFailed;
-import org.logophon.speech.hired.HiredService;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.hired.HiredService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -18,7 +18,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * The hired voices, as the service last listed them. It is asked in the background, at the start and now and then; while it
+ * The hired voices, as the service last listed them. It is asked in the background, at the start and now and then;
+ * while it
  * doesn't answer, those that were known stay.
  */
 @Component
@@ -68,8 +69,11 @@ public class HiredVoiceList implements DisposableBean {
             try {
                 String body = service.list();
                 take(Optional.of(body));
-                jdbc.sql("insert into hired_list (body, read_at) values (:body, :now) on conflict (only_one) do update set body = :body, read_at = :now")
-                        .param("body", body).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                jdbc.sql(
+                                "insert into hired_list (body, read_at) values (:body, :now) on conflict (only_one) do update set body = :body, read_at = :now")
+                        .param("body", body)
+                        .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                        .update();
             } catch (SpeechFailed | DataAccessException | IllegalArgumentException e) {
                 // unreachable, or a list whose prices or abilities are none: what was known stays
                 LOG.warn("The hired voices can't be listed: {}", e.getMessage());

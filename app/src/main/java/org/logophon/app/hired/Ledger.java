@@ -9,13 +9,16 @@ import java.util.Optional;
 import java.util.UUID;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.Utterance;
-import org.logophon.speech.hired.Charges;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.hired.Charges;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Table {@code charge}: each request once. It is written down before it is asked, so that a crash in between leaves a trace. */
+/**
+ * Table {@code charge}: each request once. It is written down before it is asked, so that a crash in between leaves a
+ * trace.
+ */
 @Repository
 public class Ledger implements Charges {
 
@@ -36,15 +39,26 @@ public class Ledger implements Charges {
         this.clock = clock;
     }
 
-    /** A month's charges of a project for a voice. @param unsettled characters that were asked for and whose answer never came */
-    public record LedgerEntry(String month, String project, String voice, long characters, BigDecimal price, String currency, long unsettled) {
-    }
+    /**
+     * A month's charges of a project for a voice.
+     *
+     * @param unsettled characters that were asked for and whose answer never came
+     */
+    public record LedgerEntry(
+            String month,
+            String project,
+            String voice,
+            long characters,
+            BigDecimal price,
+            String currency,
+            long unsettled) {}
 
     @Override
     public void asked(String key, Voice voice, int characters) {
         UUID agreement = Paying.agreement();
         if (agreement == null) {
-            throw new SpeechFailed(voice.name() + " is a hired voice, and nobody has agreed to its price. Render again to see it.");
+            throw new SpeechFailed(
+                    voice.name() + " is a hired voice, and nobody has agreed to its price. Render again to see it.");
         }
         transaction.executeWithoutResult(status -> {
             // what was asked for under another agreement and never answered is counted under this one
@@ -53,24 +67,39 @@ public class Ledger implements Charges {
                     values (:key, :agreement, :project, :voice, :name, :characters, :price, :currency, 'asked', :now)
                     on conflict (key) do update set agreement_id = :agreement, project_name = :project, asked_at = :now
                     where charge.state = 'asked' and charge.agreement_id <> :agreement""")
-                    .param("key", key).param("agreement", agreement).param("project", agreements.payer(agreement)).param("voice", voice.id())
-                    .param("name", voice.name()).param("characters", characters).param("price", price(voice, characters))
-                    .param("currency", voice.terms().currency()).param("now", now()).update();
+                    .param("key", key)
+                    .param("agreement", agreement)
+                    .param("project", agreements.payer(agreement))
+                    .param("voice", voice.id())
+                    .param("name", voice.name())
+                    .param("characters", characters)
+                    .param("price", price(voice, characters))
+                    .param("currency", voice.terms().currency())
+                    .param("now", now())
+                    .update();
             if (added > 0 && !agreements.count(agreement, characters)) {
-                throw new SpeechFailed("The words were changed after their price was agreed to. Render again to see the new one.");
+                throw new SpeechFailed(
+                        "The words were changed after their price was agreed to. Render again to see the new one.");
             }
         });
     }
 
     @Override
     public void charged(String key, Voice voice, int characters) {
-        jdbc.sql("update charge set state = 'charged', characters = :characters, price = :price, charged_at = :now where key = :key and state = 'asked'")
-                .param("key", key).param("characters", characters).param("price", price(voice, characters)).param("now", now()).update();
+        jdbc.sql(
+                        "update charge set state = 'charged', characters = :characters, price = :price, charged_at = :now where key = :key and state = 'asked'")
+                .param("key", key)
+                .param("characters", characters)
+                .param("price", price(voice, characters))
+                .param("now", now())
+                .update();
     }
 
     @Override
     public void refused(String key) {
-        jdbc.sql("delete from charge where key = :key and state = 'asked'").param("key", key).update();
+        jdbc.sql("delete from charge where key = :key and state = 'asked'")
+                .param("key", key)
+                .update();
     }
 
     @Override
@@ -91,8 +120,15 @@ public class Ledger implements Charges {
                   coalesce(sum(price) filter (where state = 'charged'), 0) as price,
                   coalesce(sum(characters) filter (where state = 'asked'), 0) as unsettled
                 from charge group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
-                .query((row, at) -> new LedgerEntry(row.getString("month"), row.getString("project_name"), row.getString("voice_name"), row.getLong("characters"),
-                        row.getBigDecimal("price"), row.getString("currency"), row.getLong("unsettled"))).list();
+                .query((row, at) -> new LedgerEntry(
+                        row.getString("month"),
+                        row.getString("project_name"),
+                        row.getString("voice_name"),
+                        row.getLong("characters"),
+                        row.getBigDecimal("price"),
+                        row.getString("currency"),
+                        row.getLong("unsettled")))
+                .list();
     }
 
     private static BigDecimal price(Voice voice, int characters) {

@@ -7,8 +7,8 @@ import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.hired.Ledger.LedgerEntry;
-import org.logophon.speech.hired.HiredService.Allowance;
 import org.logophon.core.table.SafeCell;
+import org.logophon.speech.hired.HiredService.Allowance;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -21,7 +21,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class LedgerController {
 
-    private static final String[] HEADER = {"month", "project", "voice", "characters", "price", "currency", "unsettled_characters"};
+    private static final String[] HEADER = {
+        "month", "project", "voice", "characters", "price", "currency", "unsettled_characters"
+    };
 
     private final Ledger ledger;
     private final Prices prices;
@@ -38,10 +40,12 @@ class LedgerController {
         List<LedgerEntry> lines = ledger.lines();
         Allowance allowance = prices.allowance();
         model.addAttribute("lines", lines);
-        model.addAttribute("characters", lines.stream().mapToLong(LedgerEntry::characters).sum());
+        model.addAttribute(
+                "characters", lines.stream().mapToLong(LedgerEntry::characters).sum());
         model.addAttribute("price", lines.stream().map(LedgerEntry::price).reduce(BigDecimal.ZERO, BigDecimal::add));
         model.addAttribute("currency", lines.isEmpty() ? "" : lines.get(0).currency());
-        model.addAttribute("unsettled", lines.stream().mapToLong(LedgerEntry::unsettled).sum());
+        model.addAttribute(
+                "unsettled", lines.stream().mapToLong(LedgerEntry::unsettled).sum());
         model.addAttribute("allowance", allowance);
         model.addAttribute("hiring", access.service().isPresent());
         return "ledger";
@@ -50,11 +54,26 @@ class LedgerController {
     @GetMapping("/ledger.csv")
     ResponseEntity<String> csv() throws IOException {
         StringWriter out = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
+        CSVPrinter csv = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
         for (LedgerEntry line : ledger.lines()) {
-            csv.printRecord(line.month(), SafeCell.of(line.project()), SafeCell.of(line.voice()), line.characters(), line.price().toPlainString(), line.currency(), line.unsettled());
+            csv.printRecord(
+                    line.month(),
+                    SafeCell.of(line.project()),
+                    SafeCell.of(line.voice()),
+                    line.characters(),
+                    line.price().toPlainString(),
+                    line.currency(),
+                    line.unsettled());
         }
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("ledger.csv").build().toString()).body(out.toString());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("ledger.csv")
+                                .build()
+                                .toString())
+                .body(out.toString());
     }
 }

@@ -31,12 +31,20 @@ class PaidSpeech {
     }
 
     Optional<Utterance> find(String key) {
-        return jdbc.sql("select * from paid_speech where key = :key").param("key", key).query(PaidSpeech::utterance).optional();
+        return jdbc.sql("select * from paid_speech where key = :key")
+                .param("key", key)
+                .query(PaidSpeech::utterance)
+                .optional();
     }
 
     /** Those of the keys whose speech is here. */
     Set<String> among(Collection<String> keys) {
-        return keys.isEmpty() ? Set.of() : new HashSet<>(jdbc.sql("select key from paid_speech where key = any(:keys)").param("keys", keys.toArray(String[]::new)).query(String.class).list());
+        return keys.isEmpty()
+                ? Set.of()
+                : new HashSet<>(jdbc.sql("select key from paid_speech where key = any(:keys)")
+                        .param("keys", keys.toArray(String[]::new))
+                        .query(String.class)
+                        .list());
     }
 
     /** Does nothing when the same was saved before: it is the same sound. */
@@ -45,9 +53,16 @@ class PaidSpeech {
         answer.words().forEach(word -> words.addAll(List.of(word.codePoint(), word.sample())));
         List<Integer> phonemes = new ArrayList<>();
         answer.phonemes().forEach(phoneme -> phonemes.addAll(List.of(phoneme.sample(), phoneme.silent() ? 1 : 0)));
-        jdbc.sql("insert into paid_speech (key, voice_id, sample_rate, pcm, words, phonemes, at) values (:key, :voice, :rate, :pcm, :words, :phonemes, :now) on conflict do nothing")
-                .param("key", key).param("voice", voice.id()).param("rate", answer.sound().rate()).param("pcm", answer.sound().pcm16())
-                .param("words", words.toArray(Integer[]::new)).param("phonemes", phonemes.toArray(Integer[]::new)).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+        jdbc.sql(
+                        "insert into paid_speech (key, voice_id, sample_rate, pcm, words, phonemes, at) values (:key, :voice, :rate, :pcm, :words, :phonemes, :now) on conflict do nothing")
+                .param("key", key)
+                .param("voice", voice.id())
+                .param("rate", answer.sound().rate())
+                .param("pcm", answer.sound().pcm16())
+                .param("words", words.toArray(Integer[]::new))
+                .param("phonemes", phonemes.toArray(Integer[]::new))
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private static Utterance utterance(ResultSet row, int at) throws SQLException {

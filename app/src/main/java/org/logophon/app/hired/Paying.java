@@ -3,13 +3,15 @@ package org.logophon.app.hired;
 import java.util.UUID;
 import java.util.function.Supplier;
 
-/** The agreement under which a thread may pay. Speech is made far below what knows of projects and prices; this reaches there. */
+/**
+ * The agreement under which a thread may pay. Speech is made far below what knows of projects and prices; this reaches
+ * there.
+ */
 public final class Paying {
 
     private static final ThreadLocal<UUID> AGREEMENT = new ThreadLocal<>();
 
-    private Paying() {
-    }
+    private Paying() {}
 
     /** @param agreement null for none: then nothing is paid */
     public static <T> T under(UUID agreement, Supplier<T> work) {

@@ -32,7 +32,10 @@ public class Prices {
         this.agreements = agreements;
     }
 
-    /** What it would cost to make the speech of these recipes. Asks the service for what is left, unless it costs nothing. */
+    /**
+     * What it would cost to make the speech of these recipes. Asks the service for what is left, unless it costs
+     * nothing.
+     */
     public Quote quote(Collection<Recipe> recipes) {
         Map<String, HiredRequest> wanted = new LinkedHashMap<>();
         recipes.forEach(recipe -> HiredRequest.of(recipe).forEach(request -> wanted.put(request.key(), request)));
@@ -41,12 +44,22 @@ public class Prices {
         if (wanted.isEmpty()) {
             return Quote.NOTHING;
         }
-        int characters = wanted.values().stream().mapToInt(HiredRequest::characters).sum();
-        BigDecimal price = wanted.values().stream().map(w -> w.voice().terms().pricePerCharacter().multiply(BigDecimal.valueOf(w.characters()))).reduce(BigDecimal.ZERO, BigDecimal::add);
+        int characters =
+                wanted.values().stream().mapToInt(HiredRequest::characters).sum();
+        BigDecimal price = wanted.values().stream()
+                .map(w -> w.voice().terms().pricePerCharacter().multiply(BigDecimal.valueOf(w.characters())))
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
         String currency = wanted.values().iterator().next().voice().terms().currency();
         Allowance allowance = allowance();
-        return allowance == null ? new Quote(characters, price, currency, null, null, "")
-                : new Quote(characters, price, currency, allowance.characters(), allowance.left(), allowance.until().split("T")[0]);
+        return allowance == null
+                ? new Quote(characters, price, currency, null, null, "")
+                : new Quote(
+                        characters,
+                        price,
+                        currency,
+                        allowance.characters(),
+                        allowance.left(),
+                        allowance.until().split("T")[0]);
     }
 
     /** Null while the service doesn't say, or when there is none. */
@@ -74,7 +87,8 @@ public class Prices {
             return null;
         }
         if (quote.over()) {
-            throw new Refused("This costs " + quote.sentence() + " Cast a voice that costs nothing, do less at once, or wait until " + quote.until() + ".");
+            throw new Refused("This costs " + quote.sentence()
+                    + " Cast a voice that costs nothing, do less at once, or wait until " + quote.until() + ".");
         }
         if (quote.characters() > agreed) {
             throw new PriceFirst("This costs " + quote.sentence(), quote.characters(), quote.money());

@@ -27,16 +27,19 @@ public record Quote(int characters, BigDecimal price, String currency, Long allo
     /** As in "0.97 EUR"; at least one of the smallest coins that differ from nothing. */
     public String money() {
         BigDecimal rounded = price.setScale(2, RoundingMode.HALF_UP);
-        return (rounded.signum() == 0 ? price.stripTrailingZeros().toPlainString() : rounded.toPlainString()) + " " + currency;
+        return (rounded.signum() == 0 ? price.stripTrailingZeros().toPlainString() : rounded.toPlainString()) + " "
+                + currency;
     }
 
     /** What it costs and what will be left. */
     public String sentence() {
-        String cost = (characters == 1 ? "1 character" : "%,d characters".formatted(characters)) + " of hired voices, " + money() + ".";
+        String cost = (characters == 1 ? "1 character" : "%,d characters".formatted(characters)) + " of hired voices, "
+                + money() + ".";
         if (left == null) {
             return cost + " The service doesn’t say now what is left of the allowance.";
         }
-        return over() ? cost + " %,d of this month’s %,d are left, so the allowance doesn’t reach.".formatted(left, allowance)
+        return over()
+                ? cost + " %,d of this month’s %,d are left, so the allowance doesn’t reach.".formatted(left, allowance)
                 : cost + " %,d of this month’s %,d are left after it.".formatted(left - characters, allowance);
     }
 }

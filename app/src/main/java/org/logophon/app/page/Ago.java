@@ -6,8 +6,7 @@ import java.time.Instant;
 /** How long ago something was, as people say it. */
 public final class Ago {
 
-    private Ago() {
-    }
+    private Ago() {}
 
     public static String of(Instant then, Instant now) {
         Duration age = Duration.between(then, now);

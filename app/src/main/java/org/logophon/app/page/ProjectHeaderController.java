@@ -30,7 +30,11 @@ class ProjectHeaderController {
 
     /** What costs is rendered when its price was agreed to; until then the head shows it. */
     @PostMapping
-    String renderChanged(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, @RequestParam(defaultValue = "0") int agreed, Model model) {
+    String renderChanged(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "WRITE") Step step,
+            @RequestParam(defaultValue = "0") int agreed,
+            Model model) {
         try {
             rendering.renderChanged(id, agreed);
         } catch (PriceFirst price) {

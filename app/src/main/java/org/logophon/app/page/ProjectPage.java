@@ -23,8 +23,7 @@ public class ProjectPage {
      * @param fact  what matters now
      * @param amber true when it needs a look
      */
-    public record PathStep(Step step, String fact, boolean amber, boolean done, boolean current) {
-    }
+    public record PathStep(Step step, String fact, boolean amber, boolean done, boolean current) {}
 
     public void fill(Model model, ProjectView view, Step current) {
         model.addAttribute("project", view.project());
@@ -35,7 +34,11 @@ public class ProjectPage {
         model.addAttribute("path", path(view, current));
         model.addAttribute("effects", Effect.values());
         model.addAttribute("runs", Durations.clock(view.seconds()));
-        model.addAttribute("target", view.project().targetSeconds() == null ? null : Durations.clock(view.project().targetSeconds()));
+        model.addAttribute(
+                "target",
+                view.project().targetSeconds() == null
+                        ? null
+                        : Durations.clock(view.project().targetSeconds()));
     }
 
     static List<PathStep> path(ProjectView view, Step current) {
@@ -44,14 +47,33 @@ public class ProjectPage {
         long toRender = view.toRender();
         long ready = view.count(CueState.READY);
         long unfit = view.unfit();
-        path.add(new PathStep(Step.WRITE, cues == 0 ? "nothing written" : count(cues, "cue"), false, cues > 0, current == Step.WRITE));
-        long silent = view.cues().stream().filter(cue -> cue.voice() == null).map(cue -> cue.cue().role()).distinct().count();
-        long roles = view.cues().stream().map(cue -> cue.cue().role()).distinct().count();
-        path.add(new PathStep(Step.CAST, cues == 0 ? "nobody speaks yet" : silent > 0 ? count(silent, "role") + " without a voice" : count(roles, "role"), silent > 0,
-                cues > 0 && silent == 0, current == Step.CAST));
+        path.add(new PathStep(
+                Step.WRITE,
+                cues == 0 ? "nothing written" : count(cues, "cue"),
+                false,
+                cues > 0,
+                current == Step.WRITE));
+        long silent = view.cues().stream()
+                .filter(cue -> cue.voice() == null)
+                .map(cue -> cue.cue().role())
+                .distinct()
+                .count();
+        long roles =
+                view.cues().stream().map(cue -> cue.cue().role()).distinct().count();
+        path.add(new PathStep(
+                Step.CAST,
+                cues == 0
+                        ? "nobody speaks yet"
+                        : silent > 0 ? count(silent, "role") + " without a voice" : count(roles, "role"),
+                silent > 0,
+                cues > 0 && silent == 0,
+                current == Step.CAST));
         boolean direct = toRender > 0 || unfit > 0;
-        String fact = unfit > 0 ? count(unfit, "cue") + " to look at" : toRender > 0 ? count(toRender, "cue") + " to render"
-                : cues == 0 ? "no cues yet" : "all " + cues + " ready";
+        String fact = unfit > 0
+                ? count(unfit, "cue") + " to look at"
+                : toRender > 0
+                        ? count(toRender, "cue") + " to render"
+                        : cues == 0 ? "no cues yet" : "all " + cues + " ready";
         path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && !direct, current == Step.DIRECT));
         path.add(new PathStep(Step.DELIVER, ready + " of " + cues + " ready", false, false, current == Step.DELIVER));
         return path;

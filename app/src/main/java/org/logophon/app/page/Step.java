@@ -2,7 +2,10 @@ package org.logophon.app.page;
 
 /** The steps of the path, in the order of habit. */
 public enum Step {
-    WRITE("Write"), CAST("Cast"), DIRECT("Direct"), DELIVER("Deliver");
+    WRITE("Write"),
+    CAST("Cast"),
+    DIRECT("Direct"),
+    DELIVER("Deliver");
 
     private final String title;
 

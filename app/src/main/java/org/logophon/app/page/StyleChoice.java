@@ -13,8 +13,11 @@ public record StyleChoice(String value, boolean own) {
     public static List<StyleChoice> of(Voice voice) {
         List<String> own = voice == null ? List.of() : voice.styles();
         List<StyleChoice> choices = new ArrayList<>(List.of(new StyleChoice(DirectionForm.PLAIN, false)));
-        Arrays.stream(Style.values()).forEach(style -> choices.add(new StyleChoice(style.id(), own.contains(style.id()))));
-        own.stream().filter(style -> Style.named(style).isEmpty()).forEach(style -> choices.add(new StyleChoice(style, true)));
+        Arrays.stream(Style.values())
+                .forEach(style -> choices.add(new StyleChoice(style.id(), own.contains(style.id()))));
+        own.stream()
+                .filter(style -> Style.named(style).isEmpty())
+                .forEach(style -> choices.add(new StyleChoice(style, true)));
         return choices;
     }
 

@@ -9,8 +9,7 @@ public final class TargetTime {
 
     private static final Pattern FORM = Pattern.compile("(?:(?:(\\d{1,2}):)?(\\d{1,3}):)?(\\d{1,5})");
 
-    private TargetTime() {
-    }
+    private TargetTime() {}
 
     /** @return seconds, null for nothing typed. @throws Refused with a sentence */
     public static Integer parse(String typed) {
@@ -19,7 +18,8 @@ public final class TargetTime {
         }
         Matcher form = FORM.matcher(typed.strip());
         if (!form.matches()) {
-            throw new Refused("A target time is written as minutes and seconds, like 6:00, and \"" + typed + "\" is not.");
+            throw new Refused(
+                    "A target time is written as minutes and seconds, like 6:00, and \"" + typed + "\" is not.");
         }
         int seconds = number(form.group(1)) * 3600 + number(form.group(2)) * 60 + number(form.group(3));
         if (seconds < 1 || seconds > 24 * 3600) {

@@ -9,8 +9,7 @@ public final class TypedNumber {
     /** Digits before the point: more are a slip of the hand, and could be a million of them. */
     private static final int MOST_DIGITS = 6;
 
-    private TypedNumber() {
-    }
+    private TypedNumber() {}
 
     /** @return null for an empty field @throws Refused with a sentence when it is no number, or far out of any range */
     public static Double read(String what, String typed) {

@@ -69,7 +69,9 @@ public class CastService {
     /** @throws NotFound with a sentence when the project has no such role */
     public Role require(UUID project, String role) {
         projects.require(project);
-        return roles.of(project).stream().filter(r -> r.name().equals(role)).findFirst()
+        return roles.of(project).stream()
+                .filter(r -> r.name().equals(role))
+                .findFirst()
                 .orElseThrow(() -> new NotFound("This project has no role " + role + "."));
     }
 }

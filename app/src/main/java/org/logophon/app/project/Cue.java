@@ -16,6 +16,20 @@ import org.logophon.core.script.Slot;
  * @param takeRecipe  what made the kept take; another one when an older take was kept on purpose
  * @param keptSeconds length of the kept take; null when there is none
  */
-public record Cue(UUID id, int position, String number, String scene, String role, String text, int words,
-                  int syllables, double referenceSeconds, Slot slot, Direction direction, UUID keptTake, String keptRecipe, String takeRecipe, Double keptSeconds, int version) {
-}
+public record Cue(
+        UUID id,
+        int position,
+        String number,
+        String scene,
+        String role,
+        String text,
+        int words,
+        int syllables,
+        double referenceSeconds,
+        Slot slot,
+        Direction direction,
+        UUID keptTake,
+        String keptRecipe,
+        String takeRecipe,
+        Double keptSeconds,
+        int version) {}

@@ -14,7 +14,10 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Table {@code cue}. A cue that left the script is marked, not deleted: its takes stay, and it comes back with its words. */
+/**
+ * Table {@code cue}. A cue that left the script is marked, not deleted: its takes stay, and it comes back with its
+ * words.
+ */
 @Repository
 public class CueRepository {
 
@@ -34,51 +37,86 @@ public class CueRepository {
     }
 
     /** A cue with the place and number that a new split gives it. */
-    public record Placed(UUID id, int position, String number, ScriptCue cue, int words, int syllables, double referenceSeconds, Direction direction, Slot slot) {
+    public record Placed(
+            UUID id,
+            int position,
+            String number,
+            ScriptCue cue,
+            int words,
+            int syllables,
+            double referenceSeconds,
+            Direction direction,
+            Slot slot) {
 
         /** The cue as it is stored afterwards. @param old what it continues; null for a new one */
         public Cue over(Cue old) {
-            return new Cue(id, position, number, cue.scene(), cue.role(), cue.text(), words, syllables, referenceSeconds, slot,
-                    old == null ? direction : old.direction(), old == null ? null : old.keptTake(), old == null ? null : old.keptRecipe(),
-                    old == null ? null : old.takeRecipe(), old == null ? null : old.keptSeconds(), old == null ? 0 : old.version());
+            return new Cue(
+                    id,
+                    position,
+                    number,
+                    cue.scene(),
+                    cue.role(),
+                    cue.text(),
+                    words,
+                    syllables,
+                    referenceSeconds,
+                    slot,
+                    old == null ? direction : old.direction(),
+                    old == null ? null : old.keptTake(),
+                    old == null ? null : old.keptRecipe(),
+                    old == null ? null : old.takeRecipe(),
+                    old == null ? null : old.keptSeconds(),
+                    old == null ? 0 : old.version());
         }
     }
 
     public List<Cue> of(UUID project) {
         return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is null order by c.position")
-                .param("project", project).query(CueRepository::cue).list();
+                .param("project", project)
+                .query(CueRepository::cue)
+                .list();
     }
 
     /** Cues that left the script, the latest first. */
     public List<Cue> removed(UUID project) {
-        return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is not null order by c.removed_at desc limit 500")
-                .param("project", project).query(CueRepository::cue).list();
+        return jdbc.sql(
+                        SELECT
+                                + "where c.project_id = :project and c.removed_at is not null order by c.removed_at desc limit 500")
+                .param("project", project)
+                .query(CueRepository::cue)
+                .list();
     }
 
     public Optional<Cue> find(UUID project, UUID cue) {
         return jdbc.sql(SELECT + "where c.project_id = :project and c.id = :cue and c.removed_at is null")
-                .param("project", project).param("cue", cue).query(CueRepository::cue).optional();
+                .param("project", project)
+                .param("cue", cue)
+                .query(CueRepository::cue)
+                .optional();
     }
 
     public void insert(UUID project, List<Placed> cues) {
-        batches.batchUpdate("""
+        batches.batchUpdate(
+                """
                 insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
                                  %s)
                 values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, %s)""".formatted(DirectionColumns.NAMES, DirectionColumns.MARKS), cues, 500, (statement, placed) -> {
-            statement.setObject(1, placed.id());
-            statement.setObject(2, project);
-            statement.setInt(3, placed.position());
-            statement.setString(4, placed.number());
-            statement.setString(5, placed.cue().scene());
-            statement.setString(6, placed.cue().role());
-            statement.setString(7, placed.cue().text());
-            statement.setInt(8, placed.words());
-            statement.setInt(9, placed.syllables());
-            statement.setDouble(10, placed.referenceSeconds());
-            statement.setObject(11, placed.slot() == null ? null : placed.slot().inMillis());
-            statement.setObject(12, placed.slot() == null ? null : placed.slot().outMillis());
-            DirectionColumns.set(statement, 13, placed.direction());
-        });
+                    statement.setObject(1, placed.id());
+                    statement.setObject(2, project);
+                    statement.setInt(3, placed.position());
+                    statement.setString(4, placed.number());
+                    statement.setString(5, placed.cue().scene());
+                    statement.setString(6, placed.cue().role());
+                    statement.setString(7, placed.cue().text());
+                    statement.setInt(8, placed.words());
+                    statement.setInt(9, placed.syllables());
+                    statement.setDouble(10, placed.referenceSeconds());
+                    statement.setObject(
+                            11, placed.slot() == null ? null : placed.slot().inMillis());
+                    statement.setObject(
+                            12, placed.slot() == null ? null : placed.slot().outMillis());
+                    DirectionColumns.set(statement, 13, placed.direction());
+                });
     }
 
     public void update(List<Placed> cues) {
@@ -107,28 +145,41 @@ public class CueRepository {
 
     /** @return false when the cue is no longer at that version: someone else changed it */
     public boolean direct(UUID cue, Direction direction, int version) {
-        return jdbc.sql("update cue set " + DirectionColumns.SET + ", version = version + 1 where id = :cue and version = :version")
-                .params(DirectionColumns.parameters(direction)).param("cue", cue).param("version", version).update() == 1;
+        return jdbc.sql("update cue set " + DirectionColumns.SET
+                                + ", version = version + 1 where id = :cue and version = :version")
+                        .params(DirectionColumns.parameters(direction))
+                        .param("cue", cue)
+                        .param("version", version)
+                        .update()
+                == 1;
     }
 
     /** @param recipe the cue's recipe now: until it differs the cue counts as unchanged */
     public void keep(UUID cue, UUID take, String recipe) {
         jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
-                .param("take", take).param("recipe", recipe).param("cue", cue).update();
+                .param("take", take)
+                .param("recipe", recipe)
+                .param("cue", cue)
+                .update();
     }
 
     /** Slots in the order of the cues; a null leaves the cue without one. */
     public void setSlots(List<UUID> cues, List<Slot> slots) {
-        List<Integer> all = java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
-        batches.batchUpdate("update cue set slot_in_millis = ?, slot_out_millis = ? where id = ?", all, 500, (statement, i) -> {
-            statement.setObject(1, slots.get(i) == null ? null : slots.get(i).inMillis());
-            statement.setObject(2, slots.get(i) == null ? null : slots.get(i).outMillis());
-            statement.setObject(3, cues.get(i));
-        });
+        List<Integer> all =
+                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        batches.batchUpdate(
+                "update cue set slot_in_millis = ?, slot_out_millis = ? where id = ?", all, 500, (statement, i) -> {
+                    statement.setObject(
+                            1, slots.get(i) == null ? null : slots.get(i).inMillis());
+                    statement.setObject(
+                            2, slots.get(i) == null ? null : slots.get(i).outMillis());
+                    statement.setObject(3, cues.get(i));
+                });
     }
 
     public void setNumbers(List<UUID> cues, List<String> numbers) {
-        List<Integer> all = java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        List<Integer> all =
+                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
         batches.batchUpdate("update cue set number = ? where id = ?", all, 500, (statement, i) -> {
             statement.setString(1, numbers.get(i));
             statement.setObject(2, cues.get(i));
@@ -137,7 +188,10 @@ public class CueRepository {
 
     /** Every number that a cue of the project has or had. */
     public java.util.Set<String> usedNumbers(UUID project) {
-        return new java.util.HashSet<>(jdbc.sql("select number from cue where project_id = :project").param("project", project).query(String.class).list());
+        return new java.util.HashSet<>(jdbc.sql("select number from cue where project_id = :project")
+                .param("project", project)
+                .query(String.class)
+                .list());
     }
 
     private static Slot slot(ResultSet row) throws SQLException {
@@ -146,9 +200,22 @@ public class CueRepository {
     }
 
     private static Cue cue(ResultSet row, int at) throws SQLException {
-        return new Cue(row.getObject("id", UUID.class), row.getInt("position"), row.getString("number"), row.getString("scene"),
-                row.getString("role"), row.getString("text"), row.getInt("words"), row.getInt("syllables"), row.getDouble("reference_seconds"), slot(row),
-                DirectionColumns.read(row), row.getObject("kept_take", UUID.class), row.getString("kept_recipe"), row.getString("take_recipe"),
-                row.getObject("kept_seconds", Double.class), row.getInt("version"));
+        return new Cue(
+                row.getObject("id", UUID.class),
+                row.getInt("position"),
+                row.getString("number"),
+                row.getString("scene"),
+                row.getString("role"),
+                row.getString("text"),
+                row.getInt("words"),
+                row.getInt("syllables"),
+                row.getDouble("reference_seconds"),
+                slot(row),
+                DirectionColumns.read(row),
+                row.getObject("kept_take", UUID.class),
+                row.getString("kept_recipe"),
+                row.getString("take_recipe"),
+                row.getObject("kept_seconds", Double.class),
+                row.getInt("version"));
     }
 }

@@ -11,22 +11,28 @@ import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 
 /**
- * Who may speak inside a cue: the project's roles with their direction; a voice by its own name where no role is called so.
+ * Who may speak inside a cue: the project's roles with their direction; a voice by its own name where no role is called
+ * so.
  *
  * @param cast by {@linkplain Projects#key name}
  */
-record CueSpeakers(Project project, Cue cue, Map<String, Role> cast, VoiceCatalogue voices, Narrator narrator) implements Speakers {
+record CueSpeakers(Project project, Cue cue, Map<String, Role> cast, VoiceCatalogue voices, Narrator narrator)
+        implements Speakers {
 
     @Override
     public Optional<Speaker> ofRole(String name) {
         Role role = cast.get(Projects.key(name));
         Optional<Voice> voice = role == null ? voices.find(name) : voices.find(role.voiceId());
-        return voice.map(found -> new Speaker(found, narrator.engineVersion(found),
-                ResolvedDirection.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction())));
+        return voice.map(found -> new Speaker(
+                found,
+                narrator.engineVersion(found),
+                ResolvedDirection.of(
+                        project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction())));
     }
 
     @Override
     public Optional<Speaker> inLanguage(String tag, Speaker instead) {
-        return voices.inLanguage(tag, instead.voice()).map(found -> new Speaker(found, narrator.engineVersion(found), instead.direction()));
+        return voices.inLanguage(tag, instead.voice())
+                .map(found -> new Speaker(found, narrator.engineVersion(found), instead.direction()));
     }
 }

@@ -2,7 +2,11 @@ package org.logophon.app.project;
 
 /** Where a cue stands between script and delivery. */
 public enum CueState {
-    READY("ready"), CHANGED("changed"), NEW("not rendered"), RENDERING("rendering"), PROBLEM("needs a look");
+    READY("ready"),
+    CHANGED("changed"),
+    NEW("not rendered"),
+    RENDERING("rendering"),
+    PROBLEM("needs a look");
 
     private final String word;
 

@@ -16,8 +16,17 @@ import org.logophon.core.voice.Voice;
  * @param seconds of its kept take, or estimated
  * @param measured true when {@code seconds} is measured on a take
  */
-public record CueView(Cue cue, Role role, Voice voice, ResolvedDirection direction, Marks marks, Recipe recipe, CueState state, String problem,
-                      double seconds, boolean measured) {
+public record CueView(
+        Cue cue,
+        Role role,
+        Voice voice,
+        ResolvedDirection direction,
+        Marks marks,
+        Recipe recipe,
+        CueState state,
+        String problem,
+        double seconds,
+        boolean measured) {
 
     public UUID id() {
         return cue.id();
@@ -29,7 +38,8 @@ public record CueView(Cue cue, Role role, Voice voice, ResolvedDirection directi
 
     /** True when a render would make something new. */
     public boolean wantsRender() {
-        return recipe != null && (state == CueState.CHANGED || state == CueState.NEW || state == CueState.PROBLEM)
+        return recipe != null
+                && (state == CueState.CHANGED || state == CueState.NEW || state == CueState.PROBLEM)
                 && org.logophon.core.script.ScriptCue.problem(cue.text()) == null;
     }
 }

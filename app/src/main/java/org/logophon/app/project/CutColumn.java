@@ -11,8 +11,7 @@ import org.logophon.core.script.HandCuts;
 /** Cuts made by hand as an array of integers: a place, then 0 for a split or 1 for a join. */
 public final class CutColumn {
 
-    private CutColumn() {
-    }
+    private CutColumn() {}
 
     public static HandCuts read(ResultSet row, String column) throws SQLException {
         Array array = row.getArray(column);

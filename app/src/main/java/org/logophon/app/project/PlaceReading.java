@@ -1,9 +1,9 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
+import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
-import org.logophon.core.reading.Pronunciation;
 
 /**
  * A reading of one place of a cue.

@@ -14,8 +14,19 @@ import org.logophon.core.finish.FinishSettings;
  * @param shape         how the script is split and numbered
  * @param targetLufs    null for "off"
  */
-public record Project(UUID id, String name, String language, Integer targetSeconds, String script, int scriptVersion, ScriptShape shape,
-                      Direction direction, int directionVersion, Double targetLufs, String namePattern, Instant changedAt) {
+public record Project(
+        UUID id,
+        String name,
+        String language,
+        Integer targetSeconds,
+        String script,
+        int scriptVersion,
+        ScriptShape shape,
+        Direction direction,
+        int directionVersion,
+        Double targetLufs,
+        String namePattern,
+        Instant changedAt) {
 
     public static final int LONGEST_NAME = 120;
     /** 100,000 words and then some. */
@@ -23,7 +34,19 @@ public record Project(UUID id, String name, String language, Integer targetSecon
 
     /** The same with another script. */
     public Project with(String text, ScriptShape otherShape, int version) {
-        return new Project(id, name, language, targetSeconds, text, version, otherShape, direction, directionVersion, targetLufs, namePattern, changedAt);
+        return new Project(
+                id,
+                name,
+                language,
+                targetSeconds,
+                text,
+                version,
+                otherShape,
+                direction,
+                directionVersion,
+                targetLufs,
+                namePattern,
+                changedAt);
     }
 
     public FinishSettings finish() {

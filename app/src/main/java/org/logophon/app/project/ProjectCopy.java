@@ -27,7 +27,8 @@ public class ProjectCopy {
         Project from = projects.require(id);
         String suffix = " (" + what + ")";
         String base = from.name().substring(0, Math.min(from.name().length(), Project.LONGEST_NAME - suffix.length()));
-        UUID to = table.create(base + suffix, from.language(), from.targetSeconds()).id();
+        UUID to = table.create(base + suffix, from.language(), from.targetSeconds())
+                .id();
         table.saveScript(to, from.script(), from.shape(), from.scriptVersion());
         table.setFinish(to, from.targetLufs(), from.namePattern());
         table.direct(to, from.direction(), 0);
@@ -51,11 +52,12 @@ public class ProjectCopy {
                                  %1$s, kept_take, kept_recipe)
                 select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
                        %1$s, case when kept_take is null then null else take_copy end, kept_recipe from cues""".formatted(DirectionColumns.NAMES))
-                .param("from", id).param("to", to).update();
+                .param("from", id)
+                .param("to", to)
+                .update();
         jdbc.sql("""
                 insert into reading (id, project_id, written, said, said_as, language, match_case, at)
-                select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""")
-                .param("from", id).param("to", to).update();
+                select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""").param("from", id).param("to", to).update();
         return to;
     }
 }

@@ -40,36 +40,58 @@ public class ProjectRepository {
         return jdbc.sql("""
                 insert into project (id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
                 values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now) on conflict do nothing""")
-                .param("id", id).param("name", name).param("language", language).param("seconds", targetSeconds)
-                .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS).param("pattern", FileNames.DEFAULT_PATTERN)
-                .param("now", now()).update() == 1;
+                        .param("id", id)
+                        .param("name", name)
+                        .param("language", language)
+                        .param("seconds", targetSeconds)
+                        .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS)
+                        .param("pattern", FileNames.DEFAULT_PATTERN)
+                        .param("now", now())
+                        .update()
+                == 1;
     }
 
     /** A project that is not deleted. */
     public Optional<Project> find(UUID id) {
-        return jdbc.sql("select * from project where id = :id and deleted_at is null").param("id", id)
-                .query(ProjectRepository::project).optional();
+        return jdbc.sql("select * from project where id = :id and deleted_at is null")
+                .param("id", id)
+                .query(ProjectRepository::project)
+                .optional();
     }
 
     /** The same, held against other writers until the transaction ends. */
     public Optional<Project> lock(UUID id) {
-        return jdbc.sql("select * from project where id = :id and deleted_at is null for update").param("id", id)
-                .query(ProjectRepository::project).optional();
+        return jdbc.sql("select * from project where id = :id and deleted_at is null for update")
+                .param("id", id)
+                .query(ProjectRepository::project)
+                .optional();
     }
 
     public List<Project> all() {
-        return jdbc.sql("select * from project where deleted_at is null order by changed_at desc, name").query(ProjectRepository::project).list();
+        return jdbc.sql("select * from project where deleted_at is null order by changed_at desc, name")
+                .query(ProjectRepository::project)
+                .list();
     }
 
     public boolean rename(UUID id, String name) {
         return jdbc.sql("update project set name = :name, changed_at = :now where id = :id and deleted_at is null")
-                .param("name", name).param("now", now()).param("id", id).update() == 1;
+                        .param("name", name)
+                        .param("now", now())
+                        .param("id", id)
+                        .update()
+                == 1;
     }
 
     /** @return false when it already is as asked */
     public boolean setDeleted(UUID id, boolean deleted) {
-        return jdbc.sql("update project set deleted_at = :at, changed_at = :now where id = :id and (deleted_at is null) = :deleted")
-                .param("at", deleted ? now() : null).param("now", now()).param("id", id).param("deleted", deleted).update() == 1;
+        return jdbc.sql(
+                                "update project set deleted_at = :at, changed_at = :now where id = :id and (deleted_at is null) = :deleted")
+                        .param("at", deleted ? now() : null)
+                        .param("now", now())
+                        .param("id", id)
+                        .param("deleted", deleted)
+                        .update()
+                == 1;
     }
 
     /** Saves a script over the version that it was made from. */
@@ -77,36 +99,62 @@ public class ProjectRepository {
         jdbc.sql("""
                 update project set script = :script, script_version = :version, splitting = :splitting, cuts = :cuts, number_start = :start,
                 number_step = :step, number_width = :width, number_prefix = :prefix, numbers_frozen = :frozen, changed_at = :now where id = :id""")
-                .param("script", script).param("version", version).param("splitting", shape.splitting().id())
-                .param("cuts", CutColumn.write(shape.cuts())).param("start", shape.numbers().start()).param("step", shape.numbers().step())
-                .param("width", shape.numbers().width()).param("prefix", shape.numbers().prefix()).param("frozen", shape.frozen())
-                .param("now", now()).param("id", id).update();
+                .param("script", script)
+                .param("version", version)
+                .param("splitting", shape.splitting().id())
+                .param("cuts", CutColumn.write(shape.cuts()))
+                .param("start", shape.numbers().start())
+                .param("step", shape.numbers().step())
+                .param("width", shape.numbers().width())
+                .param("prefix", shape.numbers().prefix())
+                .param("frozen", shape.frozen())
+                .param("now", now())
+                .param("id", id)
+                .update();
     }
 
     /** From the first delivery on a cue keeps its number. */
     public void freezeNumbers(UUID id) {
-        jdbc.sql("update project set numbers_frozen = true where id = :id").param("id", id).update();
+        jdbc.sql("update project set numbers_frozen = true where id = :id")
+                .param("id", id)
+                .update();
     }
 
     public void setTarget(UUID id, Integer seconds) {
         jdbc.sql("update project set target_seconds = :seconds, changed_at = :now where id = :id")
-                .param("seconds", seconds).param("now", now()).param("id", id).update();
+                .param("seconds", seconds)
+                .param("now", now())
+                .param("id", id)
+                .update();
     }
 
     public void setFinish(UUID id, Double targetLufs, String namePattern) {
         jdbc.sql("update project set target_lufs = :lufs, name_pattern = :pattern, changed_at = :now where id = :id")
-                .param("lufs", targetLufs).param("pattern", namePattern).param("now", now()).param("id", id).update();
+                .param("lufs", targetLufs)
+                .param("pattern", namePattern)
+                .param("now", now())
+                .param("id", id)
+                .update();
     }
 
     /** @return false when the direction is no longer at that version: someone else changed it */
     public boolean direct(UUID id, Direction direction, int version) {
-        return jdbc.sql("update project set " + DirectionColumns.SET
-                + ", direction_version = direction_version + 1, changed_at = :now where id = :id and direction_version = :version")
-                .params(DirectionColumns.parameters(direction)).param("now", now()).param("id", id).param("version", version).update() == 1;
+        return jdbc.sql(
+                                "update project set " + DirectionColumns.SET
+                                        + ", direction_version = direction_version + 1, changed_at = :now where id = :id and direction_version = :version")
+                        .params(DirectionColumns.parameters(direction))
+                        .param("now", now())
+                        .param("id", id)
+                        .param("version", version)
+                        .update()
+                == 1;
     }
 
     public void touch(UUID id) {
-        jdbc.sql("update project set changed_at = :now where id = :id").param("now", now()).param("id", id).update();
+        jdbc.sql("update project set changed_at = :now where id = :id")
+                .param("now", now())
+                .param("id", id)
+                .update();
     }
 
     private OffsetDateTime now() {
@@ -115,10 +163,26 @@ public class ProjectRepository {
 
     private static Project project(ResultSet row, int at) throws SQLException {
         Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
-        return new Project(row.getObject("id", UUID.class), row.getString("name"), row.getString("language"),
-                row.getObject("target_seconds", Integer.class), row.getString("script"), row.getInt("script_version"),
-                new ScriptShape(Splitting.parse(row.getString("splitting")), CutColumn.read(row, "cuts"), new CueNumbers(row.getInt("number_start"),
-                        row.getInt("number_step"), row.getInt("number_width"), row.getString("number_prefix")), row.getBoolean("numbers_frozen")),
-                DirectionColumns.read(row), row.getInt("direction_version"), row.getObject("target_lufs", Double.class), row.getString("name_pattern"), changed);
+        return new Project(
+                row.getObject("id", UUID.class),
+                row.getString("name"),
+                row.getString("language"),
+                row.getObject("target_seconds", Integer.class),
+                row.getString("script"),
+                row.getInt("script_version"),
+                new ScriptShape(
+                        Splitting.parse(row.getString("splitting")),
+                        CutColumn.read(row, "cuts"),
+                        new CueNumbers(
+                                row.getInt("number_start"),
+                                row.getInt("number_step"),
+                                row.getInt("number_width"),
+                                row.getString("number_prefix")),
+                        row.getBoolean("numbers_frozen")),
+                DirectionColumns.read(row),
+                row.getInt("direction_version"),
+                row.getObject("target_lufs", Double.class),
+                row.getString("name_pattern"),
+                changed);
     }
 }

@@ -33,7 +33,8 @@ public record ProjectView(Project project, List<Role> roles, List<CueView> cues)
     public double seconds() {
         double seconds = 0;
         for (int i = 0; i < cues.size(); i++) {
-            seconds += cues.get(i).seconds() + (i + 1 < cues.size() ? cues.get(i).direction().pauseMillis() / 1000.0 : 0);
+            seconds += cues.get(i).seconds()
+                    + (i + 1 < cues.size() ? cues.get(i).direction().pauseMillis() / 1000.0 : 0);
         }
         return seconds;
     }

@@ -11,14 +11,14 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.estimate.Estimate;
 import org.logophon.core.estimate.ReferenceTime;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.render.Narrator;
-import org.logophon.core.render.VoiceParts;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
+import org.logophon.core.render.VoiceParts;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -38,8 +38,16 @@ public class Projects {
     private final ReadingRepository readings;
     private final MarkRepository marks;
 
-    Projects(ProjectRepository projects, RoleRepository roles, CueRepository cues, CueRenderStatus work, SpeakingRates rates,
-             VoiceCatalogue voices, Narrator narrator, ReadingRepository readings, MarkRepository marks) {
+    Projects(
+            ProjectRepository projects,
+            RoleRepository roles,
+            CueRepository cues,
+            CueRenderStatus work,
+            SpeakingRates rates,
+            VoiceCatalogue voices,
+            Narrator narrator,
+            ReadingRepository readings,
+            MarkRepository marks) {
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -53,8 +61,8 @@ public class Projects {
 
     /** @throws NotFound with a sentence when there is none */
     public Project require(UUID id) {
-        return projects.find(id).orElseThrow(() ->
-                new NotFound("This project doesn't exist any more. The shelf shows those that do."));
+        return projects.find(id)
+                .orElseThrow(() -> new NotFound("This project doesn't exist any more. The shelf shows those that do."));
     }
 
     public ProjectView view(UUID id) {
@@ -78,7 +86,9 @@ public class Projects {
 
     /** The project as it would be with another voice for a role. */
     public ProjectView ifCast(ProjectView now, Role role, Voice voice) {
-        List<Role> cast = now.roles().stream().map(other -> other.name().equals(role.name()) ? other.with(voice.id()) : other).toList();
+        List<Role> cast = now.roles().stream()
+                .map(other -> other.name().equals(role.name()) ? other.with(voice.id()) : other)
+                .toList();
         return view(now.project(), now.cues().stream().map(CueView::cue).toList(), cast);
     }
 
@@ -88,27 +98,52 @@ public class Projects {
         Map<UUID, CueRenderStatus.Status> underWay = work.of(project.id());
         ProjectReadings said = readings.of(project.id());
         Map<UUID, Marks> marked = marks.of(project.id());
-        Map<UUID, Long> seeds = cast.stream().anyMatch(role -> role.livelyPercent() > 0) ? marks.seeds(project.id()) : Map.of();
-        List<CueView> seen = found.stream().map(cue -> {
-            Role role = byName.get(key(cue.role()));
-            Marks own = marked.containsKey(cue.id()) ? marked.get(cue.id()).within(cue.text()) : Marks.NONE;
-            Score score = own == Marks.NONE && role != null && role.pauseDefaults().equals(PauseDefaults.NONE) && role.livelyPercent() == 0 ? Score.NONE
-                    : new Score(own.scored(), role == null ? PauseDefaults.NONE : role.pauseDefaults(), role == null ? 0 : role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
-            return view(project, cue, role, underWay.get(cue.id()), said, own, score, byName);
-        }).toList();
+        Map<UUID, Long> seeds =
+                cast.stream().anyMatch(role -> role.livelyPercent() > 0) ? marks.seeds(project.id()) : Map.of();
+        List<CueView> seen = found.stream()
+                .map(cue -> {
+                    Role role = byName.get(key(cue.role()));
+                    Marks own =
+                            marked.containsKey(cue.id()) ? marked.get(cue.id()).within(cue.text()) : Marks.NONE;
+                    Score score = own == Marks.NONE
+                                    && role != null
+                                    && role.pauseDefaults().equals(PauseDefaults.NONE)
+                                    && role.livelyPercent() == 0
+                            ? Score.NONE
+                            : new Score(
+                                    own.scored(),
+                                    role == null ? PauseDefaults.NONE : role.pauseDefaults(),
+                                    role == null ? 0 : role.livelyPercent(),
+                                    seeds.getOrDefault(cue.id(), 0L));
+                    return view(project, cue, role, underWay.get(cue.id()), said, own, score, byName);
+                })
+                .toList();
         return new ProjectView(project, cast, seen);
     }
 
-    private CueView view(Project project, Cue cue, Role role, CueRenderStatus.Status underWay, ProjectReadings readings, Marks marks, Score score, Map<String, Role> cast) {
+    private CueView view(
+            Project project,
+            Cue cue,
+            Role role,
+            CueRenderStatus.Status underWay,
+            ProjectReadings readings,
+            Marks marks,
+            Score score,
+            Map<String, Role> cast) {
         Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
-        ResolvedDirection effective = ResolvedDirection.of(project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
+        ResolvedDirection effective = ResolvedDirection.of(
+                project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
         Recipe recipe = null;
         String missing = null;
         if (voice != null) {
-            Function<Voice, List<Pronunciation>> said = speaking -> readings.said(cue.id(), cue.text(), speaking.language());
+            Function<Voice, List<Pronunciation>> said =
+                    speaking -> readings.said(cue.id(), cue.text(), speaking.language());
             Speaker own = new Speaker(voice, narrator.engineVersion(voice), effective);
-            VoiceParts pieces = VoiceParts.of(cue.text(), marks.heard(), own, new CueSpeakers(project, cue, cast, voices, narrator), said);
-            recipe = Recipe.of(cue.text(), said.apply(voice), voice, own.engineVersion(), effective).with(score).parted(pieces);
+            VoiceParts pieces = VoiceParts.of(
+                    cue.text(), marks.heard(), own, new CueSpeakers(project, cue, cast, voices, narrator), said);
+            recipe = Recipe.of(cue.text(), said.apply(voice), voice, own.engineVersion(), effective)
+                    .with(score)
+                    .parted(pieces);
             missing = pieces.missing().stream().findFirst().orElse(null);
         }
         String problem = problem(cue, voice, missing, underWay);
@@ -150,9 +185,16 @@ public class Projects {
             return 0;
         }
         boolean asWritten = recipe == null || recipe.said().isEmpty();
-        double reference = asWritten && cue.referenceSeconds() > 0 ? cue.referenceSeconds()
-                : ReferenceTime.seconds(asWritten ? cue.text() : recipe.saidText(), voice == null ? project.language() : voice.language());
-        return Estimate.seconds(cue.text().length(), reference, voice == null ? null : rates.of(voice.baseId()), recipe == null ? effective.paceFactor() : recipe.paceFactor());
+        double reference = asWritten && cue.referenceSeconds() > 0
+                ? cue.referenceSeconds()
+                : ReferenceTime.seconds(
+                        asWritten ? cue.text() : recipe.saidText(),
+                        voice == null ? project.language() : voice.language());
+        return Estimate.seconds(
+                cue.text().length(),
+                reference,
+                voice == null ? null : rates.of(voice.baseId()),
+                recipe == null ? effective.paceFactor() : recipe.paceFactor());
     }
 
     static String key(String role) {

@@ -28,22 +28,33 @@ public class ReadingRepository {
     }
 
     /** A reading with its row's id. @param house true for the house's list */
-    public record StoredReading(UUID id, boolean house, Reading reading) {
-    }
+    public record StoredReading(UUID id, boolean house, Reading reading) {}
 
     public ProjectReadings of(UUID project) {
         List<StoredReading> kept = kept(project);
-        List<Reading> own = kept.stream().filter(k -> !k.house()).map(StoredReading::reading).toList();
-        List<Reading> house = kept.stream().filter(StoredReading::house).map(StoredReading::reading).toList();
+        List<Reading> own = kept.stream()
+                .filter(k -> !k.house())
+                .map(StoredReading::reading)
+                .toList();
+        List<Reading> house = kept.stream()
+                .filter(StoredReading::house)
+                .map(StoredReading::reading)
+                .toList();
         Map<UUID, List<PlaceReading>> places = new HashMap<>();
-        places(project).forEach(place -> places.computeIfAbsent(place.cue(), cue -> new ArrayList<>()).add(place));
-        return new ProjectReadings(own.isEmpty() && house.isEmpty() ? ReadingList.NONE : new ReadingList(List.of(own, house)), places);
+        places(project)
+                .forEach(place -> places.computeIfAbsent(place.cue(), cue -> new ArrayList<>())
+                        .add(place));
+        return new ProjectReadings(
+                own.isEmpty() && house.isEmpty() ? ReadingList.NONE : new ReadingList(List.of(own, house)), places);
     }
 
     /** Those of the project and of the house, by what is written. */
     public List<StoredReading> kept(UUID project) {
-        return jdbc.sql("select * from reading where project_id = :project or project_id is null order by lower(written), written").param("project", project)
-                .query(ReadingRepository::kept).list();
+        return jdbc.sql(
+                        "select * from reading where project_id = :project or project_id is null order by lower(written), written")
+                .param("project", project)
+                .query(ReadingRepository::kept)
+                .list();
     }
 
     /** Adds a reading, or replaces the one of the same form. */
@@ -53,9 +64,15 @@ public class ReadingRepository {
                 values (:id, :project, :written, :said, :as, :language, :case, :now)
                 on conflict (coalesce(project_id, '00000000-0000-0000-0000-000000000000'), written, coalesce(language, ''), match_case)
                 do update set said = excluded.said, said_as = excluded.said_as""")
-                .param("id", UUID.randomUUID()).param("project", project).param("written", reading.written()).param("said", reading.said())
-                .param("as", reading.kind().id()).param("language", reading.language()).param("case", reading.matchCase())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("id", UUID.randomUUID())
+                .param("project", project)
+                .param("written", reading.written())
+                .param("said", reading.said())
+                .param("as", reading.kind().id())
+                .param("language", reading.language())
+                .param("case", reading.matchCase())
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     /** @return false when it is gone already */
@@ -64,25 +81,49 @@ public class ReadingRepository {
     }
 
     public List<PlaceReading> places(UUID project) {
-        return jdbc.sql("select p.* from place_reading p join cue c on c.id = p.cue_id where c.project_id = :project order by p.cue_id, p.start_index")
-                .param("project", project).query((row, at) -> new PlaceReading(row.getObject("cue_id", UUID.class), row.getInt("start_index"),
-                        new Reading(row.getString("written"), row.getString("said"), PronunciationKind.of(row.getString("said_as")), null, true))).list();
+        return jdbc.sql(
+                        "select p.* from place_reading p join cue c on c.id = p.cue_id where c.project_id = :project order by p.cue_id, p.start_index")
+                .param("project", project)
+                .query((row, at) -> new PlaceReading(
+                        row.getObject("cue_id", UUID.class),
+                        row.getInt("start_index"),
+                        new Reading(
+                                row.getString("written"),
+                                row.getString("said"),
+                                PronunciationKind.of(row.getString("said_as")),
+                                null,
+                                true)))
+                .list();
     }
 
     public void put(PlaceReading place) {
         jdbc.sql("""
                 insert into place_reading (cue_id, start_index, written, said, said_as) values (:cue, :start, :written, :said, :as)
                 on conflict (cue_id, start_index) do update set written = excluded.written, said = excluded.said, said_as = excluded.said_as""")
-                .param("cue", place.cue()).param("start", place.start()).param("written", place.reading().written())
-                .param("said", place.reading().said()).param("as", place.reading().kind().id()).update();
+                .param("cue", place.cue())
+                .param("start", place.start())
+                .param("written", place.reading().written())
+                .param("said", place.reading().said())
+                .param("as", place.reading().kind().id())
+                .update();
     }
 
     public void removePlace(UUID cue, int start) {
-        jdbc.sql("delete from place_reading where cue_id = :cue and start_index = :start").param("cue", cue).param("start", start).update();
+        jdbc.sql("delete from place_reading where cue_id = :cue and start_index = :start")
+                .param("cue", cue)
+                .param("start", start)
+                .update();
     }
 
     private static StoredReading kept(ResultSet row, int at) throws SQLException {
-        return new StoredReading(row.getObject("id", UUID.class), row.getObject("project_id", UUID.class) == null, new Reading(row.getString("written"), row.getString("said"),
-                PronunciationKind.of(row.getString("said_as")), row.getString("language"), row.getBoolean("match_case")));
+        return new StoredReading(
+                row.getObject("id", UUID.class),
+                row.getObject("project_id", UUID.class) == null,
+                new Reading(
+                        row.getString("written"),
+                        row.getString("said"),
+                        PronunciationKind.of(row.getString("said_as")),
+                        row.getString("language"),
+                        row.getBoolean("match_case")));
     }
 }

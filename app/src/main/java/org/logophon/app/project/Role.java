@@ -11,7 +11,14 @@ import org.logophon.core.mark.PauseDefaults;
  * @param pauseDefaults   how it rests of itself
  * @param livelyPercent how much its takes differ by chance
  */
-public record Role(String name, int position, String voiceId, Direction direction, PauseDefaults pauseDefaults, int livelyPercent, int version) {
+public record Role(
+        String name,
+        int position,
+        String voiceId,
+        Direction direction,
+        PauseDefaults pauseDefaults,
+        int livelyPercent,
+        int version) {
 
     /** Colours of the style sheet's role palette. */
     private static final int COLOURS = 7;

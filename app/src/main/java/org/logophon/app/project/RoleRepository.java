@@ -20,25 +20,42 @@ public class RoleRepository {
     }
 
     public List<Role> of(UUID project) {
-        return jdbc.sql("select * from role where project_id = :project order by position").param("project", project)
-                .query(RoleRepository::role).list();
+        return jdbc.sql("select * from role where project_id = :project order by position")
+                .param("project", project)
+                .query(RoleRepository::role)
+                .list();
     }
 
     public void add(UUID project, String name, int position, String voiceId) {
-        jdbc.sql("insert into role (project_id, name, position, voice_id) values (:project, :name, :position, :voice) on conflict do nothing")
-                .param("project", project).param("name", name).param("position", position).param("voice", voiceId).update();
+        jdbc.sql(
+                        "insert into role (project_id, name, position, voice_id) values (:project, :name, :position, :voice) on conflict do nothing")
+                .param("project", project)
+                .param("name", name)
+                .param("position", position)
+                .param("voice", voiceId)
+                .update();
     }
 
     public void cast(UUID project, String name, String voiceId) {
-        jdbc.sql("update role set voice_id = :voice, version = version + 1 where project_id = :project and name = :name")
-                .param("voice", voiceId).param("project", project).param("name", name).update();
+        jdbc.sql(
+                        "update role set voice_id = :voice, version = version + 1 where project_id = :project and name = :name")
+                .param("voice", voiceId)
+                .param("project", project)
+                .param("name", name)
+                .update();
     }
 
     /** @return false when the role is no longer at that version: someone else changed it */
     public boolean direct(UUID project, String name, Direction direction, int version) {
-        return jdbc.sql("update role set " + DirectionColumns.SET + ", version = version + 1 where project_id = :project and name = :name and version = :version")
-                .params(DirectionColumns.parameters(direction)).param("project", project).param("name", name)
-                .param("version", version).update() == 1;
+        return jdbc.sql(
+                                "update role set " + DirectionColumns.SET
+                                        + ", version = version + 1 where project_id = :project and name = :name and version = :version")
+                        .params(DirectionColumns.parameters(direction))
+                        .param("project", project)
+                        .param("name", name)
+                        .param("version", version)
+                        .update()
+                == 1;
     }
 
     /** @return false when the role is no longer at that version */
@@ -46,20 +63,38 @@ public class RoleRepository {
         return jdbc.sql("""
                 update role set comma_millis = :comma, stop_millis = :stop, least_gap_millis = :least, lively_percent = :lively, version = version + 1
                 where project_id = :project and name = :name and version = :version""")
-                .param("comma", pauseDefaults.commaMillis()).param("stop", pauseDefaults.stopMillis()).param("least", pauseDefaults.leastMillis()).param("lively", livelyPercent)
-                .param("project", project).param("name", name).param("version", version).update() == 1;
+                        .param("comma", pauseDefaults.commaMillis())
+                        .param("stop", pauseDefaults.stopMillis())
+                        .param("least", pauseDefaults.leastMillis())
+                        .param("lively", livelyPercent)
+                        .param("project", project)
+                        .param("name", name)
+                        .param("version", version)
+                        .update()
+                == 1;
     }
 
     public void copy(UUID from, UUID to) {
         jdbc.sql("""
                 insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s)
                 select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s
-                from role where project_id = :from""".formatted(DirectionColumns.NAMES)).param("to", to).param("from", from).update();
+                from role where project_id = :from""".formatted(DirectionColumns.NAMES))
+                .param("to", to)
+                .param("from", from)
+                .update();
     }
 
     private static Role role(ResultSet row, int at) throws SQLException {
-        return new Role(row.getString("name"), row.getInt("position"), row.getString("voice_id"), DirectionColumns.read(row),
-                new PauseDefaults(row.getObject("comma_millis", Integer.class), row.getObject("stop_millis", Integer.class), row.getObject("least_gap_millis", Integer.class)),
-                row.getInt("lively_percent"), row.getInt("version"));
+        return new Role(
+                row.getString("name"),
+                row.getInt("position"),
+                row.getString("voice_id"),
+                DirectionColumns.read(row),
+                new PauseDefaults(
+                        row.getObject("comma_millis", Integer.class),
+                        row.getObject("stop_millis", Integer.class),
+                        row.getObject("least_gap_millis", Integer.class)),
+                row.getInt("lively_percent"),
+                row.getInt("version"));
     }
 }

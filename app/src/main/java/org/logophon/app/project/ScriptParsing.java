@@ -22,8 +22,7 @@ public class ScriptParsing {
     });
 
     /** All that a split depends on. */
-    private record Key(String text, Splitting splitting, HandCuts cuts, String language) {
-    }
+    private record Key(String text, Splitting splitting, HandCuts cuts, String language) {}
 
     public Script of(Project project) {
         return of(project.script(), project.shape(), project.language());

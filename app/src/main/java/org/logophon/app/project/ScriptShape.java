@@ -11,7 +11,8 @@ import org.logophon.core.script.Splitting;
  */
 public record ScriptShape(Splitting splitting, HandCuts cuts, CueNumbers numbers, boolean frozen) {
 
-    public static final ScriptShape DEFAULT = new ScriptShape(Splitting.DEFAULT, HandCuts.NONE, CueNumbers.DEFAULT, false);
+    public static final ScriptShape DEFAULT =
+            new ScriptShape(Splitting.DEFAULT, HandCuts.NONE, CueNumbers.DEFAULT, false);
 
     public ScriptShape with(Splitting other) {
         return new ScriptShape(other, cuts, numbers, frozen);

@@ -38,10 +38,13 @@ public class SpeakingRates {
 
     private Map<String, SpeakingRate> measured() {
         Map<String, SpeakingRate> found = new HashMap<>();
-        jdbc.sql("select voice_id, sum(reference_seconds) as reference, sum(seconds * pace_reached / 100) as seconds from speech where reference_seconds > 0 group by voice_id")
+        jdbc.sql(
+                        "select voice_id, sum(reference_seconds) as reference, sum(seconds * pace_reached / 100) as seconds from speech where reference_seconds > 0 group by voice_id")
                 .query(row -> {
                     if (row.getDouble("seconds") >= LEAST_SECONDS) {
-                        found.put(row.getString("voice_id"), new SpeakingRate(row.getDouble("seconds") / row.getDouble("reference")));
+                        found.put(
+                                row.getString("voice_id"),
+                                new SpeakingRate(row.getDouble("seconds") / row.getDouble("reference")));
                     }
                 });
         return found;

@@ -5,8 +5,8 @@ import java.util.UUID;
 import org.logophon.app.hired.Paying;
 import org.logophon.app.hired.Prices;
 import org.logophon.app.web.NotFound;
-import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.springframework.stereotype.Service;
@@ -21,7 +21,8 @@ public class AuditionAudio {
     private final ClipFinisher finishing;
     private final TakeSound sound;
 
-    AuditionAudio(Narrator narrator, SpeechRepository speeches, Prices prices, ClipFinisher finishing, TakeSound sound) {
+    AuditionAudio(
+            Narrator narrator, SpeechRepository speeches, Prices prices, ClipFinisher finishing, TakeSound sound) {
         this.narrator = narrator;
         this.speeches = speeches;
         this.prices = prices;
@@ -50,10 +51,17 @@ public class AuditionAudio {
         return "/projects/" + project + "/lines/" + recipe.hash() + ".wav";
     }
 
-    /** WAV, at one loudness for all voices so that the louder one doesn't win. @param targetLufs null for the default */
+    /**
+     * WAV, at one loudness for all voices so that the louder one doesn't win.
+     *
+     * @param targetLufs null for the default
+     */
     byte[] wav(String recipe, Double targetLufs) {
-        StoredSpeech speech = speeches.find(recipe).orElseThrow(() -> new NotFound("This line isn't kept any more. Play it again."));
-        FinishSettings settings = FinishSettings.to(targetLufs == null ? FinishSettings.DEFAULT_TARGET_LUFS : targetLufs).atRate(speech.rate());
+        StoredSpeech speech =
+                speeches.find(recipe).orElseThrow(() -> new NotFound("This line isn't kept any more. Play it again."));
+        FinishSettings settings = FinishSettings.to(
+                        targetLufs == null ? FinishSettings.DEFAULT_TARGET_LUFS : targetLufs)
+                .atRate(speech.rate());
         return sound.wav(finishing.finish(speech.speech(), settings, 0));
     }
 }

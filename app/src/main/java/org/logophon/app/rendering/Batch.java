@@ -9,7 +9,15 @@ import java.util.UUID;
  * @param running number of the cue that comes next, empty when nothing waits
  * @param failed  cues that ended with a sentence instead of a take
  */
-public record Batch(UUID id, int total, int waiting, int failed, String running, boolean cancelled, Instant startedAt, Instant now) {
+public record Batch(
+        UUID id,
+        int total,
+        int waiting,
+        int failed,
+        String running,
+        boolean cancelled,
+        Instant startedAt,
+        Instant now) {
 
     public boolean over() {
         return waiting == 0;

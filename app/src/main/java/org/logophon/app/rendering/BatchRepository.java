@@ -29,37 +29,66 @@ class BatchRepository {
     /** @param agreement under which it may pay; null for none */
     UUID create(UUID project, List<UUID> cues, UUID agreement) {
         UUID id = UUID.randomUUID();
-        jdbc.sql("insert into batch (id, project_id, agreement_id, created_at) values (:id, :project, :agreement, :now)")
-                .param("id", id).param("project", project).param("agreement", agreement).param("now", now()).update();
-        batches.batchUpdate("insert into batch_cue (batch_id, cue_id, state) values (?, ?, 'waiting')", cues, 500, (statement, cue) -> {
-            statement.setObject(1, id);
-            statement.setObject(2, cue);
-        });
+        jdbc.sql(
+                        "insert into batch (id, project_id, agreement_id, created_at) values (:id, :project, :agreement, :now)")
+                .param("id", id)
+                .param("project", project)
+                .param("agreement", agreement)
+                .param("now", now())
+                .update();
+        batches.batchUpdate(
+                "insert into batch_cue (batch_id, cue_id, state) values (?, ?, 'waiting')",
+                cues,
+                500,
+                (statement, cue) -> {
+                    statement.setObject(1, id);
+                    statement.setObject(2, cue);
+                });
         return id;
     }
 
     /** Null when it may not pay. */
     UUID agreement(UUID batch) {
-        return jdbc.sql("select agreement_id from batch where id = :batch").param("batch", batch).query((row, at) -> row.getObject(1, UUID.class)).optional().orElse(null);
+        return jdbc.sql("select agreement_id from batch where id = :batch")
+                .param("batch", batch)
+                .query((row, at) -> row.getObject(1, UUID.class))
+                .optional()
+                .orElse(null);
     }
 
     boolean waiting(UUID batch, UUID cue) {
-        return jdbc.sql("select state from batch_cue where batch_id = :batch and cue_id = :cue").param("batch", batch).param("cue", cue)
-                .query(String.class).optional().filter("waiting"::equals).isPresent();
+        return jdbc.sql("select state from batch_cue where batch_id = :batch and cue_id = :cue")
+                .param("batch", batch)
+                .param("cue", cue)
+                .query(String.class)
+                .optional()
+                .filter("waiting"::equals)
+                .isPresent();
     }
 
-    /** @param problem sentence of a failure; null when the cue was rendered. @return false when it was no longer waiting */
+    /**
+     * @param problem sentence of a failure; null when the cue was rendered.
+     *
+     * @return false when it was no longer waiting
+     */
     boolean finish(UUID batch, UUID cue, String problem) {
         return jdbc.sql("""
                 update batch_cue set state = :state, problem = :problem, finished_at = :now
                 where batch_id = :batch and cue_id = :cue and state = 'waiting'""")
-                .param("state", problem == null ? "done" : "failed").param("problem", problem).param("now", now())
-                .param("batch", batch).param("cue", cue).update() == 1;
+                        .param("state", problem == null ? "done" : "failed")
+                        .param("problem", problem)
+                        .param("now", now())
+                        .param("batch", batch)
+                        .param("cue", cue)
+                        .update()
+                == 1;
     }
 
     void cancel(UUID project) {
-        jdbc.sql("update batch set cancelled_at = :now where project_id = :project and cancelled_at is null").param("now", now())
-                .param("project", project).update();
+        jdbc.sql("update batch set cancelled_at = :now where project_id = :project and cancelled_at is null")
+                .param("now", now())
+                .param("project", project)
+                .update();
         jdbc.sql("""
                 update batch_cue set state = 'cancelled', finished_at = :now where state = 'waiting'
                 and batch_id in (select id from batch where project_id = :project)""").param("now", now()).param("project", project).update();
@@ -72,14 +101,19 @@ class BatchRepository {
                   min(c.number) filter (where bc.state = 'waiting') as running
                 from batch b join batch_cue bc on bc.batch_id = b.id join cue c on c.id = bc.cue_id
                 where b.project_id = :project group by b.id
-                order by (count(*) filter (where bc.state = 'waiting') > 0) desc, b.created_at desc limit 1""")
-                .param("project", project).query(this::batch).optional();
+                order by (count(*) filter (where bc.state = 'waiting') > 0) desc, b.created_at desc limit 1""").param("project", project).query(this::batch).optional();
     }
 
     private Batch batch(ResultSet row, int at) throws SQLException {
-        return new Batch(row.getObject("id", UUID.class), row.getInt("total"), row.getInt("waiting"), row.getInt("failed"),
-                row.getString("running") == null ? "" : row.getString("running"), row.getObject("cancelled_at") != null,
-                row.getObject("created_at", OffsetDateTime.class).toInstant(), clock.instant());
+        return new Batch(
+                row.getObject("id", UUID.class),
+                row.getInt("total"),
+                row.getInt("waiting"),
+                row.getInt("failed"),
+                row.getString("running") == null ? "" : row.getString("running"),
+                row.getObject("cancelled_at") != null,
+                row.getObject("created_at", OffsetDateTime.class).toInstant(),
+                clock.instant());
     }
 
     private OffsetDateTime now() {

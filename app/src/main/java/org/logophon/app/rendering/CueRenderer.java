@@ -33,8 +33,16 @@ class CueRenderer {
     private final JdbcClient jdbc;
     private final TransactionTemplate transaction;
 
-    CueRenderer(Projects projects, CueRepository cues, SpeechRepository speeches, TakeRepository takes, BatchRepository batches,
-                SpeakingRates rates, Narrator narrator, JdbcClient jdbc, TransactionTemplate transaction) {
+    CueRenderer(
+            Projects projects,
+            CueRepository cues,
+            SpeechRepository speeches,
+            TakeRepository takes,
+            BatchRepository batches,
+            SpeakingRates rates,
+            Narrator narrator,
+            JdbcClient jdbc,
+            TransactionTemplate transaction) {
         this.projects = projects;
         this.cues = cues;
         this.speeches = speeches;
@@ -57,7 +65,9 @@ class CueRenderer {
             if (cue.recipe() == null) {
                 problem = cue.problem();
             } else {
-                StoredSpeech made = speeches.exists(cue.recipe().hash()) ? null : Paying.under(batches.agreement(job.batch()), () -> make(cue.recipe()));
+                StoredSpeech made = speeches.exists(cue.recipe().hash())
+                        ? null
+                        : Paying.under(batches.agreement(job.batch()), () -> make(cue.recipe()));
                 save(job, cue, made);
                 return;
             }
@@ -71,7 +81,10 @@ class CueRenderer {
     }
 
     private CueView view(RenderJob job) {
-        Optional<UUID> project = jdbc.sql("select project_id from batch where id = :batch").param("batch", job.batch()).query(UUID.class).optional();
+        Optional<UUID> project = jdbc.sql("select project_id from batch where id = :batch")
+                .param("batch", job.batch())
+                .query(UUID.class)
+                .optional();
         return projects.cue(project.orElseThrow(() -> new NotFound("The project is gone.")), job.cue());
     }
 

@@ -24,7 +24,8 @@ class JobConfiguration {
 
     @Bean
     OneTimeTask<Void> renderTask(org.springframework.beans.factory.ObjectProvider<CueRenderer> renderer) {
-        return Tasks.oneTime("render-cue").onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
+        return Tasks.oneTime("render-cue")
+                .onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
                 .execute((instance, context) -> renderer.getObject().run(RenderJob.parse(instance.getId())));
     }
 
@@ -34,7 +35,10 @@ class JobConfiguration {
         return Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), tasks)
                 .threads(Math.max(2, Runtime.getRuntime().availableProcessors()) + 1)
                 .schedulerName(new SchedulerName.Fixed("app-" + UUID.randomUUID()))
-                .pollingInterval(Duration.ofMillis(500)).heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(MISSED_HEARTBEATS)
-                .shutdownMaxWait(Duration.ofSeconds(5)).build();
+                .pollingInterval(Duration.ofMillis(500))
+                .heartbeatInterval(HEARTBEAT)
+                .missedHeartbeatsLimit(MISSED_HEARTBEATS)
+                .shutdownMaxWait(Duration.ofSeconds(5))
+                .build();
     }
 }

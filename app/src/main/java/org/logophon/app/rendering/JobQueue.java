@@ -24,7 +24,8 @@ public class JobQueue {
         for (String name : names) {
             scheduler.schedule(task.instance(name), clock.instant());
         }
-        // the scheduler looks for due jobs at each scheduling, which is too early here: nobody else sees them before the commit
+        // the scheduler looks for due jobs at each scheduling, which is too early here: nobody else sees them before
+        // the commit
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

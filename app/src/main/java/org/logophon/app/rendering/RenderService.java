@@ -27,7 +27,13 @@ public class RenderService {
     private final Prices prices;
     private final TransactionTemplate transaction;
 
-    RenderService(Projects projects, BatchRepository batches, JobQueue jobs, OneTimeTask<Void> renderTask, Prices prices, TransactionTemplate transaction) {
+    RenderService(
+            Projects projects,
+            BatchRepository batches,
+            JobQueue jobs,
+            OneTimeTask<Void> renderTask,
+            Prices prices,
+            TransactionTemplate transaction) {
         this.projects = projects;
         this.batches = batches;
         this.jobs = jobs;
@@ -64,7 +70,9 @@ public class RenderService {
     }
 
     private List<CueView> wanted(UUID project) {
-        return projects.view(project).cues().stream().filter(CueView::wantsRender).toList();
+        return projects.view(project).cues().stream()
+                .filter(CueView::wantsRender)
+                .toList();
     }
 
     private static List<Recipe> recipes(List<CueView> cues) {
@@ -72,7 +80,10 @@ public class RenderService {
     }
 
     private static List<CueView> free(List<CueView> cues) {
-        return cues.stream().filter(cue -> cue.recipe().pieces().stream().allMatch(piece -> piece.recipe().voice().terms().free())).toList();
+        return cues.stream()
+                .filter(cue -> cue.recipe().pieces().stream()
+                        .allMatch(piece -> piece.recipe().voice().terms().free()))
+                .toList();
     }
 
     /** @param agreed as in {@link #renderChanged} @throws Refused with a sentence when the cue can't be rendered */
@@ -81,7 +92,9 @@ public class RenderService {
         if (view.recipe() == null || view.problem() != null && !view.wantsRender()) {
             throw new Refused(view.problem());
         }
-        return view.state() == CueState.RENDERING || view.state() == CueState.READY ? 0 : render(project, List.of(view), agreed);
+        return view.state() == CueState.RENDERING || view.state() == CueState.READY
+                ? 0
+                : render(project, List.of(view), agreed);
     }
 
     private int render(UUID project, List<CueView> cues, int agreed) {

@@ -11,8 +11,18 @@ import java.util.UUID;
  * @param text    the words as they were then
  * @param treatment what was done to it beside pace and pitch, in words; empty for nothing
  */
-public record Take(UUID id, UUID cueId, int ordinal, String recipe, String text, String voiceId, double paceFactor,
-                   double semitones, String treatment, double seconds, Instant createdAt) {
+public record Take(
+        UUID id,
+        UUID cueId,
+        int ordinal,
+        String recipe,
+        String text,
+        String voiceId,
+        double paceFactor,
+        double semitones,
+        String treatment,
+        double seconds,
+        Instant createdAt) {
 
     public String name() {
         return "T" + ordinal;

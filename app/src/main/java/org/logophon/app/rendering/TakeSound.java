@@ -16,7 +16,8 @@ import org.logophon.core.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
 /**
- * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. The page that
+ * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. The page
+ * that
  * shows a take and the player that plays it ask for the same one, so the last few are kept.
  */
 @Component
@@ -37,8 +38,7 @@ public class TakeSound {
     }
 
     /** @param wav 16-bit WAV */
-    public record FinishedTake(byte[] wav, Loudness loudness, double truePeakDbtp) {
-    }
+    public record FinishedTake(byte[] wav, Loudness loudness, double truePeakDbtp) {}
 
     public FinishedTake of(StoredSpeech speech, String recipe, Project project, CueView cue) {
         String stamp = stamp(recipe, project, cue);
@@ -48,7 +48,10 @@ public class TakeSound {
                 return heard;
             }
         }
-        Clip clip = finishing.finish(speech.speech(), project.finish().atRate(speech.rate()), cue.direction().loudnessDb());
+        Clip clip = finishing.finish(
+                speech.speech(),
+                project.finish().atRate(speech.rate()),
+                cue.direction().loudnessDb());
         FinishedTake heard = new FinishedTake(wav(clip), clip.loudness(), clip.truePeakDbtp());
         synchronized (kept) {
             kept.put(stamp, heard);
@@ -68,7 +71,11 @@ public class TakeSound {
 
     /** Changes whenever the sound would: for addresses and caches. */
     public static String stamp(String recipe, Project project, CueView cue) {
-        return recipe.substring(0, 16) + String.format(Locale.ROOT, "_%s_%.1f", project.targetLufs() == null ? "off" : project.targetLufs(),
-                cue.direction().loudnessDb());
+        return recipe.substring(0, 16)
+                + String.format(
+                        Locale.ROOT,
+                        "_%s_%.1f",
+                        project.targetLufs() == null ? "off" : project.targetLufs(),
+                        cue.direction().loudnessDb());
     }
 }

@@ -28,8 +28,8 @@ class Shelf {
     }
 
     /** One project as the shelf shows it. */
-    record ShelfEntry(UUID id, String name, String runs, String target, int cues, String state, String style, String changed) {
-    }
+    record ShelfEntry(
+            UUID id, String name, String runs, String target, int cues, String state, String style, String changed) {}
 
     List<ShelfEntry> lines() {
         return table.all().stream().map(project -> line(projects.view(project))).toList();
@@ -57,8 +57,14 @@ class Shelf {
             state = "ready";
             look = CueState.READY;
         }
-        return new ShelfEntry(project.id(), project.name(), Durations.clock(view.seconds()),
-                project.targetSeconds() == null ? "" : Durations.clock(project.targetSeconds()), view.cues().size(), state, look.style(),
+        return new ShelfEntry(
+                project.id(),
+                project.name(),
+                Durations.clock(view.seconds()),
+                project.targetSeconds() == null ? "" : Durations.clock(project.targetSeconds()),
+                view.cues().size(),
+                state,
+                look.style(),
                 Ago.of(project.changedAt(), clock.instant()));
     }
 
@@ -69,7 +75,8 @@ class Shelf {
             throw new Refused("A project needs a name. Type one.");
         }
         if (plain.length() > Project.LONGEST_NAME) {
-            throw new Refused("A project's name has " + Project.LONGEST_NAME + " characters at most, and this one has " + plain.length() + ".");
+            throw new Refused("A project's name has " + Project.LONGEST_NAME + " characters at most, and this one has "
+                    + plain.length() + ".");
         }
         return plain;
     }

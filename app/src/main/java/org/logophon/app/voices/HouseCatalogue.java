@@ -7,13 +7,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.logophon.app.hired.HiredVoiceList;
-import org.logophon.speech.NativeVoices;
 import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.speech.NativeVoices;
 import org.springframework.stereotype.Component;
 
-/** The engines' voices, those of the house and the hired ones. What another node changed is seen within a few seconds. */
+/**
+ * The engines' voices, those of the house and the hired ones. What another node changed is seen within a few seconds.
+ */
 @Component
 class HouseCatalogue implements VoiceCatalogue {
 
@@ -31,8 +33,7 @@ class HouseCatalogue implements VoiceCatalogue {
         this.clock = clock;
     }
 
-    private record Loaded(VoiceCatalogue voices, int hired, Instant at) {
-    }
+    private record Loaded(VoiceCatalogue voices, int hired, Instant at) {}
 
     @Override
     public List<Voice> all() {
@@ -53,12 +54,16 @@ class HouseCatalogue implements VoiceCatalogue {
     private VoiceCatalogue now() {
         Loaded known = snapshot;
         int hiredChanges = hired.changes();
-        if (known == null || known.hired() != hiredChanges || known.at().plus(FRESH).isBefore(clock.instant())) {
+        if (known == null
+                || known.hired() != hiredChanges
+                || known.at().plus(FRESH).isBefore(clock.instant())) {
             List<Voice> all = new ArrayList<>(natives.all());
             all.addAll(hired.all());
             VoiceCatalogue engines = new FixedVoices(all);
             for (HouseVoice voice : house.all()) {
-                engines.find(voice.base()).ifPresent(base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
+                engines.find(voice.base())
+                        .ifPresent(base ->
+                                all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
             }
             known = new Loaded(new FixedVoices(all), hiredChanges, clock.instant());
             snapshot = known;

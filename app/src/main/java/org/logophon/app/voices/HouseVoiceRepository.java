@@ -23,7 +23,9 @@ class HouseVoiceRepository {
     }
 
     List<HouseVoice> all() {
-        return jdbc.sql("select * from house_voice order by name, id").query(HouseVoiceRepository::voice).list();
+        return jdbc.sql("select * from house_voice order by name, id")
+                .query(HouseVoiceRepository::voice)
+                .list();
     }
 
     void save(HouseVoice voice) {
@@ -33,10 +35,20 @@ class HouseVoiceRepository {
                 values (:id, :name, :description, :base, :pace, :pitch, :range, :timbre, :effect, :mix, :now)
                 on conflict (id) do update set name = :name, description = :description, base_voice = :base, pace_percent = :pace, pitch_semitones = :pitch,
                 range_percent = :range, timbre_semitones = :timbre, effect = :effect, effect_percent = :mix, changed_at = :now""")
-                .param("id", voice.id()).param("name", voice.name()).param("description", voice.description()).param("base", voice.base())
-                .param("pace", tuning.pacePercent()).param("pitch", tuning.semitones()).param("range", tuning.rangePercent()).param("timbre", tuning.timbreSemitones())
-                .param("effect", tuning.effect() == null ? null : tuning.effect().id()).param("mix", tuning.effectPercent())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("id", voice.id())
+                .param("name", voice.name())
+                .param("description", voice.description())
+                .param("base", voice.base())
+                .param("pace", tuning.pacePercent())
+                .param("pitch", tuning.semitones())
+                .param("range", tuning.rangePercent())
+                .param("timbre", tuning.timbreSemitones())
+                .param(
+                        "effect",
+                        tuning.effect() == null ? null : tuning.effect().id())
+                .param("mix", tuning.effectPercent())
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     void remove(String id) {
@@ -45,13 +57,25 @@ class HouseVoiceRepository {
 
     /** Roles of projects on the shelf that it speaks, as "Keeper of The Lantern Room". */
     List<String> speaks(String id) {
-        return jdbc.sql("select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id where p.deleted_at is null and r.voice_id = :id order by p.name, r.position")
-                .param("id", id).query(String.class).list();
+        return jdbc.sql(
+                        "select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id where p.deleted_at is null and r.voice_id = :id order by p.name, r.position")
+                .param("id", id)
+                .query(String.class)
+                .list();
     }
 
     private static HouseVoice voice(ResultSet row, int at) throws SQLException {
-        return new HouseVoice(row.getString("id"), row.getString("name"), row.getString("description"), row.getString("base_voice"),
-                new Tuning(row.getInt("pace_percent"), row.getDouble("pitch_semitones"), row.getInt("range_percent"), row.getDouble("timbre_semitones"),
-                        Effect.named(row.getString("effect")), row.getInt("effect_percent")));
+        return new HouseVoice(
+                row.getString("id"),
+                row.getString("name"),
+                row.getString("description"),
+                row.getString("base_voice"),
+                new Tuning(
+                        row.getInt("pace_percent"),
+                        row.getDouble("pitch_semitones"),
+                        row.getInt("range_percent"),
+                        row.getDouble("timbre_semitones"),
+                        Effect.named(row.getString("effect")),
+                        row.getInt("effect_percent")));
     }
 }

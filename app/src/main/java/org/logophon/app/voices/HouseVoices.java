@@ -40,14 +40,17 @@ public class HouseVoices {
 
     private Voice save(String id, String name, String description, String base, Tuning tuning) {
         String called = name.strip();
-        if (called.isEmpty() || called.length() > HouseVoice.LONGEST_NAME || called.chars().anyMatch(Character::isISOControl)) {
+        if (called.isEmpty()
+                || called.length() > HouseVoice.LONGEST_NAME
+                || called.chars().anyMatch(Character::isISOControl)) {
             throw new Refused("A house voice has a name of 1 to %d characters.".formatted(HouseVoice.LONGEST_NAME));
         }
         if (description.length() > HouseVoice.LONGEST_DESCRIPTION) {
             throw new Refused("A description has at most %d characters.".formatted(HouseVoice.LONGEST_DESCRIPTION));
         }
         Voice of = catalogue.find(base).orElseThrow(() -> new NotFound("There is no voice " + base + "."));
-        if (catalogue.all().stream().anyMatch(other -> !other.id().equals(id) && other.name().equalsIgnoreCase(called))) {
+        if (catalogue.all().stream()
+                .anyMatch(other -> !other.id().equals(id) && other.name().equalsIgnoreCase(called))) {
             throw new Refused("Another voice is called " + called + ". Choose a name of its own.");
         }
         table.save(new HouseVoice(id, called, description.strip().replace('\0', ' '), of.baseId(), tuning));
@@ -66,13 +69,17 @@ public class HouseVoices {
         Voice voice = require(id);
         List<String> roles = table.speaks(id);
         if (!roles.isEmpty()) {
-            throw new Refused(voice.name() + " speaks " + String.join(", ", roles) + ". Cast another voice there first.");
+            throw new Refused(
+                    voice.name() + " speaks " + String.join(", ", roles) + ". Cast another voice there first.");
         }
         table.remove(id);
         catalogue.changed();
     }
 
     private Voice require(String id) {
-        return catalogue.find(id).filter(Voice::ofTheHouse).orElseThrow(() -> new NotFound("There is no house voice " + id + "."));
+        return catalogue
+                .find(id)
+                .filter(Voice::ofTheHouse)
+                .orElseThrow(() -> new NotFound("There is no house voice " + id + "."));
     }
 }

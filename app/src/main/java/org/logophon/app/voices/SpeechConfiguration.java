@@ -19,12 +19,19 @@ class SpeechConfiguration {
     /** @param workers how many; 0 for one a core */
     @Bean(destroyMethod = "close")
     WorkerPool workerPool(@Value("${logophon.workers}") int workers) {
-        return new WorkerPool(workers > 0 ? workers : Math.max(1, Runtime.getRuntime().availableProcessors()));
+        return new WorkerPool(
+                workers > 0 ? workers : Math.max(1, Runtime.getRuntime().availableProcessors()));
     }
 
     @Bean
     Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
-        return new Narrator(new org.logophon.speech.SpeechConfiguration(pool, hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null)), new WorkerResampler(pool));
+        return new Narrator(
+                new org.logophon.speech.SpeechConfiguration(
+                        pool,
+                        hired.service()
+                                .map(service -> new HiredEngine(service, ledger))
+                                .orElse(null)),
+                new WorkerResampler(pool));
     }
 
     @Bean

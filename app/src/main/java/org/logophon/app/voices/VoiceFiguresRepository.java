@@ -26,13 +26,19 @@ public class VoiceFiguresRepository {
     /** The newest figures of each voice, by its id. */
     public Map<String, VoiceFigures> all() {
         Map<String, VoiceFigures> all = new HashMap<>();
-        jdbc.sql("select * from voice_figures order by measured_at").query((row, at) -> all.put(row.getString("voice_id"), figures(row))).list();
+        jdbc.sql("select * from voice_figures order by measured_at")
+                .query((row, at) -> all.put(row.getString("voice_id"), figures(row)))
+                .list();
         return all;
     }
 
     boolean has(Voice voice, String version) {
-        return jdbc.sql("select count(*) from voice_figures where voice_id = :voice and version = :version").param("voice", voice.id())
-                .param("version", version).query(Integer.class).single() > 0;
+        return jdbc.sql("select count(*) from voice_figures where voice_id = :voice and version = :version")
+                        .param("voice", voice.id())
+                        .param("version", version)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     /** Does nothing when another node measured it first. */
@@ -40,13 +46,23 @@ public class VoiceFiguresRepository {
         jdbc.sql("""
                 insert into voice_figures (voice_id, version, median_pitch_hz, pitch_range_semitones, words_per_minute, syllables_per_minute, brightness_hz, measured_at)
                 values (:voice, :version, :pitch, :range, :words, :syllables, :brightness, :now) on conflict do nothing""")
-                .param("voice", voice.id()).param("version", version).param("pitch", figures.medianPitchHz()).param("range", figures.pitchRangeSemitones())
-                .param("words", figures.wordsPerMinute()).param("syllables", figures.syllablesPerMinute()).param("brightness", figures.brightnessHz())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("voice", voice.id())
+                .param("version", version)
+                .param("pitch", figures.medianPitchHz())
+                .param("range", figures.pitchRangeSemitones())
+                .param("words", figures.wordsPerMinute())
+                .param("syllables", figures.syllablesPerMinute())
+                .param("brightness", figures.brightnessHz())
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private static VoiceFigures figures(ResultSet row) throws SQLException {
-        return new VoiceFigures(row.getObject("median_pitch_hz", Double.class), row.getObject("pitch_range_semitones", Double.class),
-                row.getObject("words_per_minute", Double.class), row.getObject("syllables_per_minute", Double.class), row.getDouble("brightness_hz"));
+        return new VoiceFigures(
+                row.getObject("median_pitch_hz", Double.class),
+                row.getObject("pitch_range_semitones", Double.class),
+                row.getObject("words_per_minute", Double.class),
+                row.getObject("syllables_per_minute", Double.class),
+                row.getDouble("brightness_hz"));
     }
 }

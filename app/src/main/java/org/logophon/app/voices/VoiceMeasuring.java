@@ -36,7 +36,12 @@ public class VoiceMeasuring implements DisposableBean {
     private volatile boolean stopped;
     private volatile Progress progress = new Progress(0, 0);
 
-    VoiceMeasuring(VoiceCatalogue voices, VoiceFiguresRepository figures, Narrator narrator, Prices prices, @Value("${logophon.measure-voices}") boolean wanted) {
+    VoiceMeasuring(
+            VoiceCatalogue voices,
+            VoiceFiguresRepository figures,
+            Narrator narrator,
+            Prices prices,
+            @Value("${logophon.measure-voices}") boolean wanted) {
         this.voices = voices;
         this.figures = figures;
         this.narrator = narrator;
@@ -67,7 +72,9 @@ public class VoiceMeasuring implements DisposableBean {
     }
 
     private void measureAll() {
-        List<Voice> all = voices.all().stream().sorted(Comparator.comparing(voice -> !voice.language().startsWith("en"))).toList();
+        List<Voice> all = voices.all().stream()
+                .sorted(Comparator.comparing(voice -> !voice.language().startsWith("en")))
+                .toList();
         progress = new Progress(0, all.size());
         for (Voice voice : all) {
             if (stopped) {
@@ -84,7 +91,12 @@ public class VoiceMeasuring implements DisposableBean {
         }
     }
 
-    /** Measures a voice that has to be paid. @param agreed characters @throws org.logophon.app.web.PriceFirst when that is too few */
+    /**
+     * Measures a voice that has to be paid.
+     *
+     * @param agreed characters
+     * @throws org.logophon.app.web.PriceFirst when that is too few
+     */
     public void measurePaid(Voice voice, int agreed) {
         UUID agreement = prices.agree(null, List.of(VoiceMeter.recipe(narrator, voice)), agreed);
         Paying.under(agreement, () -> {
@@ -96,7 +108,8 @@ public class VoiceMeasuring implements DisposableBean {
     /** Measures a voice unless that version of it has been. */
     public void measure(Voice voice) {
         // a house voice that was tuned anew is another version
-        String version = narrator.engineVersion(voice) + (voice.ofTheHouse() ? " " + voice.baseId() + " " + voice.tuning() : "");
+        String version =
+                narrator.engineVersion(voice) + (voice.ofTheHouse() ? " " + voice.baseId() + " " + voice.tuning() : "");
         if (!figures.has(voice, version)) {
             figures.save(voice, version, VoiceMeter.measure(narrator, voice));
         }

@@ -1,9 +1,9 @@
 package org.logophon.app.web;
 
-import org.logophon.core.input.InvalidInput;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import java.util.Map;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -15,19 +15,22 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
-import org.springframework.web.bind.MissingServletRequestParameterException;
-import org.springframework.web.HttpRequestMethodNotSupportedException;
-import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
-import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 
-/** Every error reaches a person as a sentence with an apt status, as a page or, for a script, as {@code {"sentence": …}}. */
+/**
+ * Every error reaches a person as a sentence with an apt status, as a page or, for a script, as {@code {"sentence":
+ * …}}.
+ */
 @ControllerAdvice
 class Errors {
 
@@ -46,7 +49,8 @@ class Errors {
     /** The sentence comes with the number to agree to. */
     @ExceptionHandler(PriceFirst.class)
     Object price(PriceFirst price) {
-        return ResponseEntity.status(HttpStatus.PAYMENT_REQUIRED).contentType(MediaType.APPLICATION_JSON)
+        return ResponseEntity.status(HttpStatus.PAYMENT_REQUIRED)
+                .contentType(MediaType.APPLICATION_JSON)
                 .body(Map.of("sentence", price.getMessage(), "characters", price.characters(), "price", price.money()));
     }
 
@@ -60,16 +64,29 @@ class Errors {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
-    @ExceptionHandler({MethodArgumentTypeMismatchException.class, MissingServletRequestParameterException.class, MissingServletRequestPartException.class,
-        HttpMessageNotReadableException.class, JacksonException.class})
+    @ExceptionHandler({
+        MethodArgumentTypeMismatchException.class,
+        MissingServletRequestParameterException.class,
+        MissingServletRequestPartException.class,
+        HttpMessageNotReadableException.class,
+        JacksonException.class
+    })
     Object malformed(Exception error, HttpServletRequest request) {
-        return answer(HttpStatus.BAD_REQUEST, "This request is not written as it should be. Reload the page and try again.", request);
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                "This request is not written as it should be. Reload the page and try again.",
+                request);
     }
 
     @ExceptionHandler(MultipartException.class)
     Object tooLarge(MultipartException error, HttpServletRequest request) {
-        boolean large = error instanceof MaxUploadSizeExceededException || String.valueOf(error.getMessage()).contains("exceed");
-        return large ? answer(HttpStatus.CONTENT_TOO_LARGE, "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.", request)
+        boolean large = error instanceof MaxUploadSizeExceededException
+                || String.valueOf(error.getMessage()).contains("exceed");
+        return large
+                ? answer(
+                        HttpStatus.CONTENT_TOO_LARGE,
+                        "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.",
+                        request)
                 : answer(HttpStatus.BAD_REQUEST, "The files did not arrive whole. Choose them again.", request);
     }
 
@@ -83,18 +100,26 @@ class Errors {
         return answer(HttpStatus.METHOD_NOT_ALLOWED, "This address doesn't take that kind of request.", request);
     }
 
-    @ExceptionHandler({CannotGetJdbcConnectionException.class, CannotCreateTransactionException.class,
-        DataAccessResourceFailureException.class, TransientDataAccessException.class})
+    @ExceptionHandler({
+        CannotGetJdbcConnectionException.class,
+        CannotCreateTransactionException.class,
+        DataAccessResourceFailureException.class,
+        TransientDataAccessException.class
+    })
     Object databaseAway(Exception error, HttpServletRequest request) {
-        return answer(HttpStatus.SERVICE_UNAVAILABLE,
-                "The database doesn't answer right now. Nothing is lost; wait a moment and try again.", request);
+        return answer(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database doesn't answer right now. Nothing is lost; wait a moment and try again.",
+                request);
     }
 
     @ExceptionHandler(Exception.class)
     Object unknown(Exception error, HttpServletRequest request) {
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), error);
-        return answer(HttpStatus.INTERNAL_SERVER_ERROR,
-                "Something failed inside Logophon, and it has been logged. What was saved is safe; reload the page.", request);
+        return answer(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something failed inside Logophon, and it has been logged. What was saved is safe; reload the page.",
+                request);
     }
 
     private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
@@ -104,6 +129,8 @@ class Errors {
             page.setStatus(status);
             return page;
         }
-        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(Map.of("sentence", sentence));
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(Map.of("sentence", sentence));
     }
 }

@@ -17,6 +17,7 @@ class Ready {
 
     @EventListener(ApplicationReadyEvent.class)
     void say() {
-        System.out.println("Logophon is ready at http://localhost:" + context.getWebServer().getPort() + " (Ctrl-C stops it).");
+        System.out.println("Logophon is ready at http://localhost:"
+                + context.getWebServer().getPort() + " (Ctrl-C stops it).");
     }
 }

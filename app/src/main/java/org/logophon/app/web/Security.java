@@ -11,28 +11,29 @@ import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 
 /**
- * A loopback application of one person: no login, but no other site may act through the person's browser. The CSRF token
+ * A loopback application of one person: no login, but no other site may act through the person's browser. The CSRF
+ * token
  * lives in a cookie, so that a page open over a restart of the server can still save.
  */
 @Configuration
 class Security {
 
-    private static final String POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
-            + "form-action 'self'; frame-ancestors 'none'";
+    private static final String POLICY =
+            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
+                    + "form-action 'self'; frame-ancestors 'none'";
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http) throws Exception {
-        return http
-                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(csrf -> csrf.spa())
-                .headers(headers -> headers
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
                         .cacheControl(HeadersConfigurer.CacheControlConfig::disable)
                         .referrerPolicy(referrer -> referrer.policy(
-                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 

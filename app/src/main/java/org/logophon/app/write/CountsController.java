@@ -26,28 +26,46 @@ class CountsController {
     }
 
     /** @param letters characters without spaces */
-    record Count(String name, int cues, int words, int characters, int letters, int syllables, String time) {
-    }
+    record Count(String name, int cues, int words, int characters, int letters, int syllables, String time) {}
 
     @GetMapping("/projects/{id}/counts")
     String counts(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
         model.addAttribute("project", view.project());
         model.addAttribute("whole", count("The whole script", view.cues(), view.seconds()));
-        model.addAttribute("scenes", grouped(view, cue -> cue.cue().scene().isEmpty() ? "Before the first scene" : cue.cue().scene()));
+        model.addAttribute(
+                "scenes",
+                grouped(
+                        view,
+                        cue -> cue.cue().scene().isEmpty()
+                                ? "Before the first scene"
+                                : cue.cue().scene()));
         model.addAttribute("roles", grouped(view, cue -> cue.cue().role()));
-        model.addAttribute("target", view.project().targetSeconds() == null ? null : Durations.clock(view.project().targetSeconds()));
+        model.addAttribute(
+                "target",
+                view.project().targetSeconds() == null
+                        ? null
+                        : Durations.clock(view.project().targetSeconds()));
         long measured = view.cues().stream().filter(CueView::measured).count();
-        model.addAttribute("measured", measured == 0 ? "Times are estimates." : measured == view.cues().size() ? "Times are measured on takes."
-                : measured + " of " + view.cues().size() + " times are measured on takes, the others are estimates.");
+        model.addAttribute(
+                "measured",
+                measured == 0
+                        ? "Times are estimates."
+                        : measured == view.cues().size()
+                                ? "Times are measured on takes."
+                                : measured + " of " + view.cues().size()
+                                        + " times are measured on takes, the others are estimates.");
         return "rail :: counts";
     }
 
     private static List<Count> grouped(ProjectView view, Function<CueView, String> by) {
         Map<String, List<CueView>> groups = new LinkedHashMap<>();
-        view.cues().forEach(cue -> groups.computeIfAbsent(by.apply(cue), name -> new ArrayList<>()).add(cue));
+        view.cues()
+                .forEach(cue -> groups.computeIfAbsent(by.apply(cue), name -> new ArrayList<>())
+                        .add(cue));
         List<Count> counts = new ArrayList<>();
-        groups.forEach((name, cues) -> counts.add(count(name, cues, cues.stream().mapToDouble(CueView::seconds).sum())));
+        groups.forEach((name, cues) -> counts.add(
+                count(name, cues, cues.stream().mapToDouble(CueView::seconds).sum())));
         return counts;
     }
 
@@ -57,9 +75,16 @@ class CountsController {
         for (CueView cue : cues) {
             String text = cue.cue().text();
             characters += text.codePointCount(0, text.length());
-            letters += (int) text.codePoints().filter(c -> !Character.isWhitespace(c)).count();
+            letters += (int)
+                    text.codePoints().filter(c -> !Character.isWhitespace(c)).count();
         }
-        return new Count(name, cues.size(), cues.stream().mapToInt(c -> c.cue().words()).sum(), characters, letters,
-                cues.stream().mapToInt(c -> c.cue().syllables()).sum(), Durations.clock(seconds));
+        return new Count(
+                name,
+                cues.size(),
+                cues.stream().mapToInt(c -> c.cue().words()).sum(),
+                characters,
+                letters,
+                cues.stream().mapToInt(c -> c.cue().syllables()).sum(),
+                Durations.clock(seconds));
     }
 }

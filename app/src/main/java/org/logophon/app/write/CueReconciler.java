@@ -27,7 +27,10 @@ import org.logophon.core.script.Slot;
 import org.logophon.core.script.Words;
 import org.springframework.stereotype.Component;
 
-/** Brings the stored cues in line with a script: who continues whom, with what number and direction, who is new and who is gone. */
+/**
+ * Brings the stored cues in line with a script: who continues whom, with what number and direction, who is new and who
+ * is gone.
+ */
 @Component
 class CueReconciler {
 
@@ -40,8 +43,7 @@ class CueReconciler {
     }
 
     /** What became of the cues, and the cues as they are now. */
-    record Brought(ScriptChangeReport report, List<Cue> cues) {
-    }
+    record Brought(ScriptChangeReport report, List<Cue> cues) {}
 
     Brought bring(Project project, Script script, ScriptShape shape) {
         List<Cue> before = cues.of(project.id());
@@ -57,10 +59,13 @@ class CueReconciler {
         Set<UUID> used = new HashSet<>();
         List<String> rewritten = new ArrayList<>();
         // counting a new text takes a millisecond: a pasted script is counted on all cores
-        List<Placed> places = IntStream.range(0, after.size()).parallel().mapToObj(i -> {
-            Cue origin = continued[i] != null ? continued[i] : origins[i] >= 0 ? before.get(origins[i]) : null;
-            return placed(continued[i], origin, i, numbers.get(i), after.get(i), project.language());
-        }).toList();
+        List<Placed> places = IntStream.range(0, after.size())
+                .parallel()
+                .mapToObj(i -> {
+                    Cue origin = continued[i] != null ? continued[i] : origins[i] >= 0 ? before.get(origins[i]) : null;
+                    return placed(continued[i], origin, i, numbers.get(i), after.get(i), project.language());
+                })
+                .toList();
         for (int i = 0; i < after.size(); i++) {
             Cue old = continued[i];
             Placed placed = places.get(i);
@@ -81,12 +86,25 @@ class CueReconciler {
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
         List<String> lost = moves.move(marked, before, places, origins);
-        List<Cue> now = IntStream.range(0, places.size()).mapToObj(i -> places.get(i).over(continued[i])).toList();
-        return new Brought(new ScriptChangeReport(after.size() - added.size() - rewritten.size(), rewritten, added.stream().map(Placed::number).toList(),
-                gone.stream().map(cue -> new ScriptChangeReport.Gone(cue.id(), cue.number(), cue.text())).toList(), lost), now);
+        List<Cue> now = IntStream.range(0, places.size())
+                .mapToObj(i -> places.get(i).over(continued[i]))
+                .toList();
+        return new Brought(
+                new ScriptChangeReport(
+                        after.size() - added.size() - rewritten.size(),
+                        rewritten,
+                        added.stream().map(Placed::number).toList(),
+                        gone.stream()
+                                .map(cue -> new ScriptChangeReport.Gone(cue.id(), cue.number(), cue.text()))
+                                .toList(),
+                        lost),
+                now);
     }
 
-    /** The old cue that each new one continues; one that left earlier comes back with the same words: pasted again, or an undo. */
+    /**
+     * The old cue that each new one continues; one that left earlier comes back with the same words: pasted again, or
+     * an undo.
+     */
     private Cue[] continued(UUID project, List<Cue> before, List<ScriptCue> after, int[] matched) {
         Cue[] continued = new Cue[after.size()];
         Map<String, List<Cue>> left = null;
@@ -112,24 +130,43 @@ class CueReconciler {
         for (int i = 0; i < continued.length; i++) {
             numbers.add(!shape.frozen() ? shape.numbers().at(i) : continued[i] == null ? null : continued[i].number());
         }
-        return shape.frozen() && numbers.contains(null) ? new FrozenNumbers(shape.numbers(), cues.usedNumbers(project)).complete(numbers) : numbers;
+        return shape.frozen() && numbers.contains(null)
+                ? new FrozenNumbers(shape.numbers(), cues.usedNumbers(project)).complete(numbers)
+                : numbers;
     }
 
-    /** Words and sounds are counted once for each text: counting is what an edit of a long script would spend its time on. */
+    /**
+     * Words and sounds are counted once for each text: counting is what an edit of a long script would spend its time
+     * on.
+     */
     private static Placed placed(Cue old, Cue origin, int position, String number, ScriptCue cue, String language) {
         UUID id = old == null ? UUID.randomUUID() : old.id();
         Direction direction = origin == null ? Direction.NONE : origin.direction();
         Slot slot = old == null ? null : old.slot();
         String text = cue.text();
         if (old != null && old.text().equals(text) && old.referenceSeconds() > 0) {
-            return new Placed(id, position, number, cue, old.words(), old.syllables(), old.referenceSeconds(), direction, slot);
+            return new Placed(
+                    id, position, number, cue, old.words(), old.syllables(), old.referenceSeconds(), direction, slot);
         }
         List<WrittenForm> forms = WrittenForms.in(language).find(text);
-        return new Placed(id, position, number, cue, Words.count(text), Syllables.of(text, language, forms), ReferenceTime.seconds(text, language, forms), direction, slot);
+        return new Placed(
+                id,
+                position,
+                number,
+                cue,
+                Words.count(text),
+                Syllables.of(text, language, forms),
+                ReferenceTime.seconds(text, language, forms),
+                direction,
+                slot);
     }
 
     private static boolean same(Cue old, Placed placed) {
-        return old.position() == placed.position() && old.number().equals(placed.number()) && old.text().equals(placed.cue().text())
-                && old.role().equals(placed.cue().role()) && old.scene().equals(placed.cue().scene()) && old.referenceSeconds() == placed.referenceSeconds();
+        return old.position() == placed.position()
+                && old.number().equals(placed.number())
+                && old.text().equals(placed.cue().text())
+                && old.role().equals(placed.cue().role())
+                && old.scene().equals(placed.cue().scene())
+                && old.referenceSeconds() == placed.referenceSeconds();
     }
 }

@@ -15,6 +15,10 @@ class DeliveryHistory {
     }
 
     boolean ever(UUID project) {
-        return jdbc.sql("select count(*) from delivery where project_id = :project").param("project", project).query(Integer.class).single() > 0;
+        return jdbc.sql("select count(*) from delivery where project_id = :project")
+                        .param("project", project)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 }

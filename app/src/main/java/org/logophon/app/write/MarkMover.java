@@ -25,7 +25,12 @@ class MarkMover {
         return marks.of(project);
     }
 
-    /** @param all marks as they stood before, by cue. @param origins for each new cue the old one that it was cut out of, or −1. @return words whose reading or mark went with them */
+    /**
+     * @param all marks as they stood before, by cue.
+     *
+     * @param origins for each new cue the old one that it was cut out of, or −1.
+     * @return words whose reading or mark went with them
+     */
     List<String> move(Map<UUID, Marks> all, List<Cue> before, List<Placed> after, int[] origins) {
         List<String> lost = new ArrayList<>();
         Map<UUID, Marks> moved = new HashMap<>();
@@ -49,7 +54,9 @@ class MarkMover {
                 left.all().forEach(mark -> lost.add(cue.text().substring(mark.start(), mark.end())));
             }
         }
-        after.stream().filter(now -> moved.containsKey(now.id())).forEach(now -> marks.save(now.id(), now.cue().text(), moved.get(now.id())));
+        after.stream()
+                .filter(now -> moved.containsKey(now.id()))
+                .forEach(now -> marks.save(now.id(), now.cue().text(), moved.get(now.id())));
         return lost;
     }
 }

@@ -12,11 +12,11 @@ import java.util.UUID;
  * @param gone    that left the script; they can be put back
  * @param lost    words whose reading of their own went with them
  */
-public record ScriptChangeReport(int kept, List<String> changed, List<String> added, List<Gone> gone, List<String> lost) {
+public record ScriptChangeReport(
+        int kept, List<String> changed, List<String> added, List<Gone> gone, List<String> lost) {
 
     static final ScriptChangeReport NOTHING = new ScriptChangeReport(0, List.of(), List.of(), List.of(), List.of());
 
     /** A cue that left. */
-    public record Gone(UUID id, String number, String text) {
-    }
+    public record Gone(UUID id, String number, String text) {}
 }

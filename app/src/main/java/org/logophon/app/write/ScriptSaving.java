@@ -6,11 +6,11 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.project.Cue;
-import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Role;
 import org.logophon.app.project.RoleRepository;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
@@ -33,7 +33,12 @@ public class ScriptSaving {
     private final RoleRepository roles;
     private final ScriptVersions versions;
 
-    ScriptSaving(ProjectRepository projects, CueReconciler cues, RoleRepository roles, ScriptVersions versions, ScriptParsing scripts) {
+    ScriptSaving(
+            ProjectRepository projects,
+            CueReconciler cues,
+            RoleRepository roles,
+            ScriptVersions versions,
+            ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.cues = cues;
@@ -47,8 +52,7 @@ public class ScriptSaving {
      * @param project with the script as it is now
      * @param cues    as they are now; null when nothing was saved
      */
-    public record Saved(Project project, List<Cue> cues, ScriptChangeReport report) {
-    }
+    public record Saved(Project project, List<Cue> cues, ScriptChangeReport report) {}
 
     /**
      * Saves a text over the version that it was made from; cuts made by hand stay at their words.
@@ -87,20 +91,31 @@ public class ScriptSaving {
         return commit(project, storable(text), shape, what, project.scriptVersion(), null);
     }
 
-    /** Goes back to the state before the last change, or forward again. @throws Refused with a sentence when there is none */
+    /**
+     * Goes back to the state before the last change, or forward again.
+     *
+     * @throws Refused with a sentence when there is none
+     */
     @Transactional
     public Saved step(UUID id, boolean back, int version) {
         Project project = lock(id);
         check(project, version);
         int now = project.scriptVersion();
-        ScriptVersions.VersionEntry line = versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
+        ScriptVersions.VersionEntry line =
+                versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
         Integer target = back ? line.back() : line.forward();
         if (target == null) {
             throw new Refused(back ? "There is nothing before this." : "There is nothing to do again.");
         }
         State state = versions.find(id, target).orElseThrow(() -> new Refused("That state is gone."));
         ScriptShape shape = project.shape().with(state.cuts()).with(state.splitting());
-        return commit(project, state.text(), shape, back ? "Undo" : "Redo", state.back(), back ? Integer.valueOf(now) : state.forward());
+        return commit(
+                project,
+                state.text(),
+                shape,
+                back ? "Undo" : "Redo",
+                state.back(),
+                back ? Integer.valueOf(now) : state.forward());
     }
 
     /** Makes an earlier state the newest. */
@@ -109,7 +124,13 @@ public class ScriptSaving {
         Project project = lock(id);
         check(project, version);
         State state = versions.find(id, from).orElseThrow(() -> new NotFound("This version isn't there any more."));
-        return commit(project, state.text(), project.shape().with(state.cuts()).with(state.splitting()), "Version " + from + " restored", project.scriptVersion(), null);
+        return commit(
+                project,
+                state.text(),
+                project.shape().with(state.cuts()).with(state.splitting()),
+                "Version " + from + " restored",
+                project.scriptVersion(),
+                null);
     }
 
     private Saved commit(Project project, String text, ScriptShape shape, String what, Integer back, Integer forward) {
@@ -117,11 +138,26 @@ public class ScriptSaving {
         int version = project.scriptVersion() + 1;
         if (versions.line(id, project.scriptVersion()).isEmpty()) {
             // the state before the first one that was kept
-            versions.add(id, project.scriptVersion(), new State(project.script(), project.shape().cuts(), project.shape().splitting(), null, null), 0, "Before");
+            versions.add(
+                    id,
+                    project.scriptVersion(),
+                    new State(
+                            project.script(),
+                            project.shape().cuts(),
+                            project.shape().splitting(),
+                            null,
+                            null),
+                    0,
+                    "Before");
         }
         Script script = scripts.of(text, shape, project.language());
         projects.saveScript(id, text, shape, version);
-        versions.add(id, version, new State(text, shape.cuts(), shape.splitting(), back, forward), script.cues().size(), what);
+        versions.add(
+                id,
+                version,
+                new State(text, shape.cuts(), shape.splitting(), back, forward),
+                script.cues().size(),
+                what);
         CueReconciler.Brought brought = cues.bring(project, script, shape);
         addRoles(id, script.roles());
         return new Saved(project.with(text, shape, version), brought.cues(), brought.report());
@@ -139,8 +175,9 @@ public class ScriptSaving {
 
     private static String storable(String text) {
         if (text.length() > Project.LONGEST_SCRIPT) {
-            throw new Refused("This script has %,d characters, and a project can hold %,d. Make a second project of the rest."
-                    .formatted(text.length(), Project.LONGEST_SCRIPT));
+            throw new Refused(
+                    "This script has %,d characters, and a project can hold %,d. Make a second project of the rest."
+                            .formatted(text.length(), Project.LONGEST_SCRIPT));
         }
         // PostgreSQL's text holds no null character; one that stands for it keeps every offset,
         // and a line break is one character, as in the page's text area, so that every place is the same on both sides

@@ -20,12 +20,26 @@ import org.logophon.core.script.ScriptCue;
  * @param undo   true when there is a state to go back to
  * @param saved  how many states are kept
  */
-record ScriptState(int version, String text, List<MarginCue> cues, List<Span> scenes, List<Span> notes, int words, int characters,
-                   double seconds, Integer targetSeconds, String splitting, String numbers, boolean frozen, ScriptChangeReport report, boolean undo, boolean redo, int saved) {
+record ScriptState(
+        int version,
+        String text,
+        List<MarginCue> cues,
+        List<Span> scenes,
+        List<Span> notes,
+        int words,
+        int characters,
+        double seconds,
+        Integer targetSeconds,
+        String splitting,
+        String numbers,
+        boolean frozen,
+        ScriptChangeReport report,
+        boolean undo,
+        boolean redo,
+        int saved) {
 
     /** Text from {@code start} to {@code end}, UTF-16 indices. */
-    record Span(int start, int end) {
-    }
+    record Span(int start, int end) {}
 
     /**
      * @param first  where its first word stands in the text
@@ -33,11 +47,28 @@ record ScriptState(int version, String text, List<MarginCue> cues, List<Span> sc
      * @param colour style class of the role
      * @param slot   seconds that the picture leaves; null when nobody said
      */
-    record MarginCue(UUID id, int start, int end, int first, boolean byHand, String number, String role, String colour, double seconds, boolean measured,
-                     Double slot, String state, String problem) {
-    }
+    record MarginCue(
+            UUID id,
+            int start,
+            int end,
+            int first,
+            boolean byHand,
+            String number,
+            String role,
+            String colour,
+            double seconds,
+            boolean measured,
+            Double slot,
+            String state,
+            String problem) {}
 
-    static ScriptState of(ProjectView view, Script script, ScriptChangeReport report, boolean withText, ScriptVersions.VersionEntry line, int saved) {
+    static ScriptState of(
+            ProjectView view,
+            Script script,
+            ScriptChangeReport report,
+            boolean withText,
+            ScriptVersions.VersionEntry line,
+            int saved) {
         ScriptShape shape = view.project().shape();
         List<MarginCue> margin = new ArrayList<>();
         int words = 0;
@@ -47,14 +78,41 @@ record ScriptState(int version, String text, List<MarginCue> cues, List<Span> sc
             CueView cue = view.cues().get(i);
             words += cue.cue().words();
             characters += place.text().codePointCount(0, place.text().length());
-            Double slot = cue.cue().slot() == null ? null : (cue.cue().slot().outMillis() - cue.cue().slot().inMillis()) / 1000.0;
-            margin.add(new MarginCue(cue.id(), place.start(), place.end(), place.sourceAt(0), shape.cuts().splits().contains(place.sourceAt(0)), cue.number(), place.role(),
-                    cue.role() == null ? "role-0" : cue.role().colour(), cue.seconds(), cue.measured(), slot, cue.state().style(), cue.problem()));
+            Double slot = cue.cue().slot() == null
+                    ? null
+                    : (cue.cue().slot().outMillis() - cue.cue().slot().inMillis()) / 1000.0;
+            margin.add(new MarginCue(
+                    cue.id(),
+                    place.start(),
+                    place.end(),
+                    place.sourceAt(0),
+                    shape.cuts().splits().contains(place.sourceAt(0)),
+                    cue.number(),
+                    place.role(),
+                    cue.role() == null ? "role-0" : cue.role().colour(),
+                    cue.seconds(),
+                    cue.measured(),
+                    slot,
+                    cue.state().style(),
+                    cue.problem()));
         }
-        return new ScriptState(view.project().scriptVersion(), withText ? view.project().script() : null, margin,
-                script.scenes().stream().map(s -> new Span(s.start(), s.end())).toList(), script.notes().stream().map(n -> new Span(n.start(), n.end())).toList(),
-                words, characters, view.seconds(), view.project().targetSeconds(), shape.splitting().id(),
-                shape.numbers().at(0) + ", " + shape.numbers().at(1) + ", " + shape.numbers().at(2), shape.frozen(), report,
-                line != null && line.back() != null, line != null && line.forward() != null, saved);
+        return new ScriptState(
+                view.project().scriptVersion(),
+                withText ? view.project().script() : null,
+                margin,
+                script.scenes().stream().map(s -> new Span(s.start(), s.end())).toList(),
+                script.notes().stream().map(n -> new Span(n.start(), n.end())).toList(),
+                words,
+                characters,
+                view.seconds(),
+                view.project().targetSeconds(),
+                shape.splitting().id(),
+                shape.numbers().at(0) + ", " + shape.numbers().at(1) + ", "
+                        + shape.numbers().at(2),
+                shape.frozen(),
+                report,
+                line != null && line.back() != null,
+                line != null && line.forward() != null,
+                saved);
     }
 }

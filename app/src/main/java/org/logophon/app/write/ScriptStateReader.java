@@ -1,9 +1,9 @@
 package org.logophon.app.write;
 
 import java.util.UUID;
-import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.ScriptParsing;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the page shows of a script. */
@@ -22,7 +22,9 @@ public class ScriptStateReader {
 
     /** After a change that the page made itself: it has the text. */
     Object of(UUID id, ScriptSaving.Saved saved) {
-        return saved.cues() == null ? of(id) : state(projects.view(saved.project(), saved.cues()), saved.report(), false);
+        return saved.cues() == null
+                ? of(id)
+                : state(projects.view(saved.project(), saved.cues()), saved.report(), false);
     }
 
     /** As it stands. */
@@ -37,6 +39,12 @@ public class ScriptStateReader {
 
     private ScriptState state(ProjectView view, ScriptChangeReport report, boolean withText) {
         UUID id = view.id();
-        return ScriptState.of(view, scripts.of(view.project()), report, withText, versions.line(id, view.project().scriptVersion()).orElse(null), versions.count(id));
+        return ScriptState.of(
+                view,
+                scripts.of(view.project()),
+                report,
+                withText,
+                versions.line(id, view.project().scriptVersion()).orElse(null),
+                versions.count(id));
     }
 }

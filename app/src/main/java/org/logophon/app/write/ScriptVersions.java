@@ -36,68 +36,112 @@ class ScriptVersions {
     }
 
     /** A state in a list. @param what made it. @param forward where redo leads, null when nothing was undone */
-    record VersionEntry(int version, int words, int cues, String what, Integer back, Integer forward, Instant at) {
-    }
+    record VersionEntry(int version, int words, int cues, String what, Integer back, Integer forward, Instant at) {}
 
     /** A state with its text. */
-    record State(String text, HandCuts cuts, Splitting splitting, Integer back, Integer forward) {
-    }
+    record State(String text, HandCuts cuts, Splitting splitting, Integer back, Integer forward) {}
 
     /** A text that could not be saved over a newer one. */
-    record Draft(UUID id, int words, Instant at) {
-    }
+    record Draft(UUID id, int words, Instant at) {}
 
     void add(UUID project, int version, State state, int cues, String what) {
         jdbc.sql("""
                 insert into script_version (project_id, version, packed, cuts, splitting, words, cues, what, back, forward, at)
                 values (:project, :version, :packed, :cuts, :splitting, :words, :cues, :what, :back, :forward, :now)
                 on conflict do nothing""")
-                .param("project", project).param("version", version).param("packed", pack(state.text())).param("cuts", CutColumn.write(state.cuts()))
-                .param("splitting", state.splitting().id()).param("words", count(state.text())).param("cues", cues).param("what", what)
-                .param("back", state.back()).param("forward", state.forward()).param("now", now()).update();
+                .param("project", project)
+                .param("version", version)
+                .param("packed", pack(state.text()))
+                .param("cuts", CutColumn.write(state.cuts()))
+                .param("splitting", state.splitting().id())
+                .param("words", count(state.text()))
+                .param("cues", cues)
+                .param("what", what)
+                .param("back", state.back())
+                .param("forward", state.forward())
+                .param("now", now())
+                .update();
     }
 
     Optional<State> find(UUID project, int version) {
-        return jdbc.sql("select * from script_version where project_id = :project and version = :version").param("project", project)
-                .param("version", version).query((row, at) -> new State(unpack(row.getBytes("packed")), CutColumn.read(row, "cuts"),
-                        Splitting.parse(row.getString("splitting")), row.getObject("back", Integer.class), row.getObject("forward", Integer.class))).optional();
+        return jdbc.sql("select * from script_version where project_id = :project and version = :version")
+                .param("project", project)
+                .param("version", version)
+                .query((row, at) -> new State(
+                        unpack(row.getBytes("packed")),
+                        CutColumn.read(row, "cuts"),
+                        Splitting.parse(row.getString("splitting")),
+                        row.getObject("back", Integer.class),
+                        row.getObject("forward", Integer.class)))
+                .optional();
     }
 
     Optional<VersionEntry> line(UUID project, int version) {
-        return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where project_id = :project and version = :version")
-                .param("project", project).param("version", version).query(ScriptVersions::line).optional();
+        return jdbc.sql(
+                        "select version, words, cues, what, back, forward, at from script_version where project_id = :project and version = :version")
+                .param("project", project)
+                .param("version", version)
+                .query(ScriptVersions::line)
+                .optional();
     }
 
     /** The newest first. */
     List<VersionEntry> of(UUID project, int most) {
-        return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where project_id = :project order by version desc limit :most")
-                .param("project", project).param("most", most).query(ScriptVersions::line).list();
+        return jdbc.sql(
+                        "select version, words, cues, what, back, forward, at from script_version where project_id = :project order by version desc limit :most")
+                .param("project", project)
+                .param("most", most)
+                .query(ScriptVersions::line)
+                .list();
     }
 
     int count(UUID project) {
-        return jdbc.sql("select count(*) from script_version where project_id = :project").param("project", project).query(Integer.class).single();
+        return jdbc.sql("select count(*) from script_version where project_id = :project")
+                .param("project", project)
+                .query(Integer.class)
+                .single();
     }
 
     UUID keepDraft(UUID project, String text) {
         UUID id = UUID.randomUUID();
-        jdbc.sql("insert into script_draft (id, project_id, packed, words, at) values (:id, :project, :packed, :words, :now)")
-                .param("id", id).param("project", project).param("packed", pack(text)).param("words", count(text)).param("now", now()).update();
+        jdbc.sql(
+                        "insert into script_draft (id, project_id, packed, words, at) values (:id, :project, :packed, :words, :now)")
+                .param("id", id)
+                .param("project", project)
+                .param("packed", pack(text))
+                .param("words", count(text))
+                .param("now", now())
+                .update();
         return id;
     }
 
     List<Draft> drafts(UUID project) {
-        return jdbc.sql("select id, words, at from script_draft where project_id = :project order by at desc limit 50").param("project", project)
-                .query((row, at) -> new Draft(row.getObject("id", UUID.class), row.getInt("words"), row.getObject("at", OffsetDateTime.class).toInstant())).list();
+        return jdbc.sql("select id, words, at from script_draft where project_id = :project order by at desc limit 50")
+                .param("project", project)
+                .query((row, at) -> new Draft(
+                        row.getObject("id", UUID.class),
+                        row.getInt("words"),
+                        row.getObject("at", OffsetDateTime.class).toInstant()))
+                .list();
     }
 
     Optional<String> draft(UUID project, UUID id) {
-        return jdbc.sql("select packed from script_draft where project_id = :project and id = :id").param("project", project).param("id", id)
-                .query((row, at) -> unpack(row.getBytes("packed"))).optional();
+        return jdbc.sql("select packed from script_draft where project_id = :project and id = :id")
+                .param("project", project)
+                .param("id", id)
+                .query((row, at) -> unpack(row.getBytes("packed")))
+                .optional();
     }
 
     private static VersionEntry line(ResultSet row, int at) throws SQLException {
-        return new VersionEntry(row.getInt("version"), row.getInt("words"), row.getInt("cues"), row.getString("what"), row.getObject("back", Integer.class),
-                row.getObject("forward", Integer.class), row.getObject("at", OffsetDateTime.class).toInstant());
+        return new VersionEntry(
+                row.getInt("version"),
+                row.getInt("words"),
+                row.getInt("cues"),
+                row.getString("what"),
+                row.getObject("back", Integer.class),
+                row.getObject("forward", Integer.class),
+                row.getObject("at", OffsetDateTime.class).toInstant());
     }
 
     /** Written words, near enough for a list: counting by the rules of Unicode would take longer than saving. */

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
-import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.ResolvedDirection;
@@ -39,7 +39,12 @@ class ShapeController {
     private final ScriptStateReader states;
     private final DeliveryHistory delivered;
 
-    ShapeController(Projects projects, ScriptSaving saving, ScriptStateReader states, DeliveryHistory delivered, ScriptParsing scripts) {
+    ShapeController(
+            Projects projects,
+            ScriptSaving saving,
+            ScriptStateReader states,
+            DeliveryHistory delivered,
+            ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.saving = saving;
@@ -48,12 +53,10 @@ class ShapeController {
     }
 
     /** What a way of splitting would make, before it is taken. */
-    record SplitPreview(int cues, String longest, List<String> forced, List<CuePreview> lines) {
-    }
+    record SplitPreview(int cues, String longest, List<String> forced, List<CuePreview> lines) {}
 
     /** @param seconds estimated */
-    record CuePreview(String start, String seconds) {
-    }
+    record CuePreview(String start, String seconds) {}
 
     @GetMapping("/split")
     SplitPreview preview(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit) {
@@ -63,21 +66,36 @@ class ShapeController {
         double longest = 0;
         List<CuePreview> lines = new ArrayList<>();
         for (ScriptCue cue : script.cues()) {
-            double seconds = Estimate.seconds(cue.text().length(), ReferenceTime.seconds(cue.text(), project.language()), new SpeakingRate(1), ResolvedDirection.of(project.direction()).paceFactor());
+            double seconds = Estimate.seconds(
+                    cue.text().length(),
+                    ReferenceTime.seconds(cue.text(), project.language()),
+                    new SpeakingRate(1),
+                    ResolvedDirection.of(project.direction()).paceFactor());
             longest = Math.max(longest, seconds);
             if (lines.size() < MOST_SHOWN) {
-                lines.add(new CuePreview(cue.text().length() > 160 ? cue.text().substring(0, 158) + "…" : cue.text(), Durations.brief(seconds)));
+                lines.add(new CuePreview(
+                        cue.text().length() > 160 ? cue.text().substring(0, 158) + "…" : cue.text(),
+                        Durations.brief(seconds)));
             }
         }
-        List<String> forced = script.forced().stream().map(i -> "Cue " + project.shape().numbers().at(i) + " ends inside a sentence that is over the size.").toList();
+        List<String> forced = script.forced().stream()
+                .map(i -> "Cue " + project.shape().numbers().at(i) + " ends inside a sentence that is over the size.")
+                .toList();
         return new SplitPreview(script.cues().size(), Durations.brief(longest), forced, lines);
     }
 
     @PostMapping("/split")
-    Object split(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit, @RequestParam int version) {
+    Object split(
+            @PathVariable UUID id,
+            @RequestParam String way,
+            @RequestParam(defaultValue = "0") int limit,
+            @RequestParam int version) {
         Splitting splitting = splitting(way, limit);
         ScriptShape shape = projects.require(id).shape().with(splitting);
-        return states.of(id, saving.shape(id, shape, version, "New cue at " + splitting.mode().title()));
+        return states.of(
+                id,
+                saving.shape(
+                        id, shape, version, "New cue at " + splitting.mode().title()));
     }
 
     /** A cut at the word that stands at or after a place of the text. */
@@ -85,10 +103,16 @@ class ShapeController {
     Object cut(@PathVariable UUID id, @RequestParam int place, @RequestParam int version) {
         ProjectView view = projects.view(id);
         Script script = scripts.of(view.project());
-        ScriptCue cue = script.cues().stream().filter(c -> c.sourceAt(0) < place && place < c.end()).findFirst().orElseThrow(() ->
-                new Refused("There is nothing to split here. Put the caret before a word inside a cue."));
-        int word = cue.words().stream().map(w -> cue.sourceAt(w.start())).filter(p -> p >= place).findFirst().orElseThrow(() ->
-                new Refused("No word follows in this cue. Put the caret before a word inside it."));
+        ScriptCue cue = script.cues().stream()
+                .filter(c -> c.sourceAt(0) < place && place < c.end())
+                .findFirst()
+                .orElseThrow(
+                        () -> new Refused("There is nothing to split here. Put the caret before a word inside a cue."));
+        int word = cue.words().stream()
+                .map(w -> cue.sourceAt(w.start()))
+                .filter(p -> p >= place)
+                .findFirst()
+                .orElseThrow(() -> new Refused("No word follows in this cue. Put the caret before a word inside it."));
         return change(id, view.project(), view.project().shape().cuts().split(word), version, "Split by hand");
     }
 
@@ -104,7 +128,12 @@ class ShapeController {
                 if (!before.role().equals(cue.role()) || !before.scene().equals(cue.scene())) {
                     throw new Refused("Only cues of one role and one scene can be joined.");
                 }
-                return change(id, view.project(), view.project().shape().cuts().join(cue.sourceAt(0)), version, "Joined by hand");
+                return change(
+                        id,
+                        view.project(),
+                        view.project().shape().cuts().join(cue.sourceAt(0)),
+                        version,
+                        "Joined by hand");
             }
         }
         throw new Refused("There is no cue before this one to join it to.");
@@ -115,15 +144,24 @@ class ShapeController {
     }
 
     @PostMapping("/numbers")
-    Object numbers(@PathVariable UUID id, @RequestParam int start, @RequestParam int step, @RequestParam int width,
-                   @RequestParam(defaultValue = "") String prefix, @RequestParam int version) {
+    Object numbers(
+            @PathVariable UUID id,
+            @RequestParam int start,
+            @RequestParam int step,
+            @RequestParam int width,
+            @RequestParam(defaultValue = "") String prefix,
+            @RequestParam int version) {
         if (delivered.ever(id)) {
-            throw new Refused("Cues of this project were delivered, so their numbers stay. New cues get numbers between them.");
+            throw new Refused(
+                    "Cues of this project were delivered, so their numbers stay. New cues get numbers between them.");
         }
         if (!prefix.matches("[\\p{L}\\p{N}_-]{0,12}")) {
             throw new Refused("A prefix has up to 12 letters, figures, - or _.");
         }
-        ScriptShape shape = projects.require(id).shape().with(new CueNumbers(start, step, width, prefix)).frozen(false);
+        ScriptShape shape = projects.require(id)
+                .shape()
+                .with(new CueNumbers(start, step, width, prefix))
+                .frozen(false);
         return states.of(id, saving.shape(id, shape, version, "Numbered anew"));
     }
 
@@ -138,6 +176,7 @@ class ShapeController {
     }
 
     private static Splitting splitting(String way, int limit) {
-        return Splitting.parse(limit > 0 && List.of("characters", "words", "seconds").contains(way) ? way + ":" + limit : way);
+        return Splitting.parse(
+                limit > 0 && List.of("characters", "words", "seconds").contains(way) ? way + ":" + limit : way);
     }
 }

@@ -3,9 +3,9 @@ package org.logophon.app.write;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.page.Ago;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
-import org.logophon.app.page.Ago;
 import org.logophon.app.web.NotFound;
 import org.logophon.core.script.TextDiff;
 import org.springframework.stereotype.Controller;
@@ -31,7 +31,8 @@ class VersionsController {
     private final ScriptStateReader states;
     private final Clock clock;
 
-    VersionsController(Projects projects, ScriptVersions versions, ScriptSaving saving, ScriptStateReader states, Clock clock) {
+    VersionsController(
+            Projects projects, ScriptVersions versions, ScriptSaving saving, ScriptStateReader states, Clock clock) {
         this.projects = projects;
         this.versions = versions;
         this.saving = saving;
@@ -40,24 +41,40 @@ class VersionsController {
     }
 
     /** A row of the list. */
-    record VersionRow(String address, String title, String when, int words, boolean now) {
-    }
+    record VersionRow(String address, String title, String when, int words, boolean now) {}
 
     @GetMapping
     String list(@PathVariable UUID id, Model model) {
         Project project = projects.require(id);
         model.addAttribute("project", project);
-        model.addAttribute("rows", versions.of(id, MOST_SHOWN).stream().map(line -> new VersionRow("/projects/" + id + "/versions/" + line.version(),
-                line.version() + " · " + line.what(), Ago.of(line.at(), clock.instant()), line.words(), line.version() == project.scriptVersion())).toList());
-        model.addAttribute("drafts", versions.drafts(id).stream().map(draft -> new VersionRow("/projects/" + id + "/versions/drafts/" + draft.id(),
-                "Not saved, kept aside", Ago.of(draft.at(), clock.instant()), draft.words(), false)).toList());
+        model.addAttribute(
+                "rows",
+                versions.of(id, MOST_SHOWN).stream()
+                        .map(line -> new VersionRow(
+                                "/projects/" + id + "/versions/" + line.version(),
+                                line.version() + " · " + line.what(),
+                                Ago.of(line.at(), clock.instant()),
+                                line.words(),
+                                line.version() == project.scriptVersion()))
+                        .toList());
+        model.addAttribute(
+                "drafts",
+                versions.drafts(id).stream()
+                        .map(draft -> new VersionRow(
+                                "/projects/" + id + "/versions/drafts/" + draft.id(),
+                                "Not saved, kept aside",
+                                Ago.of(draft.at(), clock.instant()),
+                                draft.words(),
+                                false))
+                        .toList());
         model.addAttribute("count", versions.count(id));
         return "rail :: versions";
     }
 
     @GetMapping("/{version}")
     String compare(@PathVariable UUID id, @PathVariable int version, Model model) {
-        ScriptVersions.State state = versions.find(id, version).orElseThrow(() -> new NotFound("This version isn't there any more."));
+        ScriptVersions.State state =
+                versions.find(id, version).orElseThrow(() -> new NotFound("This version isn't there any more."));
         return compared(id, state.text(), "Version " + version, "/projects/" + id + "/versions/" + version, model);
     }
 
@@ -73,7 +90,8 @@ class VersionsController {
         model.addAttribute("title", title);
         model.addAttribute("address", address);
         List<TextDiff.Segment> pieces = TextDiff.of(text, project.script()).pieces();
-        model.addAttribute("pieces", pieces.stream().map(VersionsController::shortened).toList());
+        model.addAttribute(
+                "pieces", pieces.stream().map(VersionsController::shortened).toList());
         model.addAttribute("same", pieces.stream().allMatch(piece -> piece.kind() == TextDiff.Kind.SAME));
         return "rail :: compare";
     }
@@ -81,8 +99,11 @@ class VersionsController {
     /** Long stretches that stayed the same show their ends. */
     private static TextDiff.Segment shortened(TextDiff.Segment piece) {
         String text = piece.text();
-        return piece.kind() != TextDiff.Kind.SAME || text.length() <= 3 * SAME_SHOWN ? piece
-                : new TextDiff.Segment(piece.kind(), text.substring(0, SAME_SHOWN) + "\n …\n" + text.substring(text.length() - SAME_SHOWN));
+        return piece.kind() != TextDiff.Kind.SAME || text.length() <= 3 * SAME_SHOWN
+                ? piece
+                : new TextDiff.Segment(
+                        piece.kind(),
+                        text.substring(0, SAME_SHOWN) + "\n …\n" + text.substring(text.length() - SAME_SHOWN));
     }
 
     @PostMapping("/{from}/restore")
@@ -95,6 +116,7 @@ class VersionsController {
     @ResponseBody
     Object restoreDraft(@PathVariable UUID id, @PathVariable UUID draft, @RequestParam int version) {
         String text = versions.draft(id, draft).orElseThrow(() -> new NotFound("This draft isn't there any more."));
-        return states.withText(id, saving.save(id, text, version, "Draft restored").report());
+        return states.withText(
+                id, saving.save(id, text, version, "Draft restored").report());
     }
 }

@@ -37,7 +37,14 @@ class WriteController {
     private final ScriptStateReader states;
     private final ScriptVersions versions;
 
-    WriteController(Projects projects, ProjectPage page, ProjectRepository table, ProjectCopy copies, ScriptSaving saving, ScriptStateReader states, ScriptVersions versions) {
+    WriteController(
+            Projects projects,
+            ProjectPage page,
+            ProjectRepository table,
+            ProjectCopy copies,
+            ScriptSaving saving,
+            ScriptStateReader states,
+            ScriptVersions versions) {
         this.projects = projects;
         this.page = page;
         this.table = table;
@@ -77,8 +84,14 @@ class WriteController {
             return states.of(id, saved);
         } catch (Stale stale) {
             Project theirs = projects.require(id);
-            return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("sentence", stale.getMessage(),
-                    "text", theirs.script(), "version", theirs.scriptVersion()));
+            return ResponseEntity.status(HttpStatus.CONFLICT)
+                    .body(Map.of(
+                            "sentence",
+                            stale.getMessage(),
+                            "text",
+                            theirs.script(),
+                            "version",
+                            theirs.scriptVersion()));
         }
     }
 

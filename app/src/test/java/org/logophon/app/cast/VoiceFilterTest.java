@@ -12,8 +12,22 @@ import org.logophon.core.voice.Voice;
 
 class VoiceFilterTest {
 
-    private static final VoiceRow HAMISH = new VoiceRow(new Voice("hamish", "Hamish", "en-GB-scotland", "English", "Scotland", Gender.MALE, "test", "x", EnumSet.of(Ability.PACE, Ability.PITCH)),
-            null, List.of("deep"), new VoiceNote(true, 3, "dry and warm", List.of("old men")), List.of(), null);
+    private static final VoiceRow HAMISH = new VoiceRow(
+            new Voice(
+                    "hamish",
+                    "Hamish",
+                    "en-GB-scotland",
+                    "English",
+                    "Scotland",
+                    Gender.MALE,
+                    "test",
+                    "x",
+                    EnumSet.of(Ability.PACE, Ability.PITCH)),
+            null,
+            List.of("deep"),
+            new VoiceNote(true, 3, "dry and warm", List.of("old men")),
+            List.of(),
+            null);
 
     private static VoiceFilter filter(Question question, String value) {
         String[] values = {"", "", "", "", "", "", "", ""};

@@ -14,12 +14,16 @@ class VoiceMapTest {
 
     private static VoiceRow row(String id, Double pitch, Double pace, double range) {
         Voice voice = new Voice(id, id, "en-GB", "English", "", Gender.MALE, "test", id, EnumSet.of(Ability.PACE));
-        VoiceFigures figures = pace == null ? null : new VoiceFigures(pitch, pitch == null ? null : range, pace, pace, 800);
+        VoiceFigures figures =
+                pace == null ? null : new VoiceFigures(pitch, pitch == null ? null : range, pace, pace, 800);
         return new VoiceRow(voice, figures, List.of(), VoiceNote.NONE, List.of(), null);
     }
 
     private static VoiceMap.Dot dot(VoiceMap map, String id) {
-        return map.dots().stream().filter(dot -> dot.voice().equals(id)).findFirst().orElseThrow();
+        return map.dots().stream()
+                .filter(dot -> dot.voice().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static final VoiceRow LOW = row("low", 100.0, 180.0, 4);
@@ -45,9 +49,11 @@ class VoiceMapTest {
 
     @Test
     void anOctaveIsAsWideAsAnyOther() {
-        List<VoiceRow> octaves = List.of(row("a", 80.0, 200.0, 4), row("b", 160.0, 200.0, 4), row("c", 320.0, 200.0, 4));
+        List<VoiceRow> octaves =
+                List.of(row("a", 80.0, 200.0, 4), row("b", 160.0, 200.0, 4), row("c", 320.0, 200.0, 4));
         VoiceMap map = VoiceMap.of(octaves, octaves);
-        assertThat(dot(map, "b").x() - dot(map, "a").x()).isCloseTo(dot(map, "c").x() - dot(map, "b").x(), org.assertj.core.api.Assertions.within(0.2));
+        assertThat(dot(map, "b").x() - dot(map, "a").x())
+                .isCloseTo(dot(map, "c").x() - dot(map, "b").x(), org.assertj.core.api.Assertions.within(0.2));
     }
 
     @Test
@@ -57,7 +63,10 @@ class VoiceMapTest {
         assertThat(dot(map, "high").dim()).isTrue();
         assertThat(map.dots().get(map.dots().size() - 1).voice()).isEqualTo("low");
         assertThat(map.without()).isZero();
-        assertThat(map.dots()).as("far from the pace of what matches: another passage, another language").extracting(VoiceMap.Dot::voice).doesNotContain("quick");
+        assertThat(map.dots())
+                .as("far from the pace of what matches: another passage, another language")
+                .extracting(VoiceMap.Dot::voice)
+                .doesNotContain("quick");
     }
 
     @Test
@@ -66,6 +75,7 @@ class VoiceMapTest {
         assertThat(map.dots()).isEmpty();
         assertThat(map.pitches()).isNotEmpty();
         assertThat(map.paces()).isNotEmpty();
-        assertThat(VoiceMap.of(List.of(UNMEASURED), List.of(UNMEASURED)).without()).isEqualTo(1);
+        assertThat(VoiceMap.of(List.of(UNMEASURED), List.of(UNMEASURED)).without())
+                .isEqualTo(1);
     }
 }

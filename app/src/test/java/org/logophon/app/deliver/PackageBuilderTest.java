@@ -25,11 +25,14 @@ class PackageBuilderTest {
     private final DeliveryRepository deliveries = mock(DeliveryRepository.class);
     private final Projects projects = mock(Projects.class);
     private final PackageWriter writer = mock(PackageWriter.class);
-    private final PackageBuilder builder = new PackageBuilder(deliveries, projects, writer, mock(TransactionTemplate.class));
+    private final PackageBuilder builder =
+            new PackageBuilder(deliveries, projects, writer, mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     private void delivery(String state) {
-        when(deliveries.find(id)).thenReturn(Optional.of(new Delivery(id, UUID.randomUUID(), 1, "a.zip", "{number}", -19.0, state, 0, 2, null, 0, Instant.EPOCH)));
+        when(deliveries.find(id))
+                .thenReturn(Optional.of(new Delivery(
+                        id, UUID.randomUUID(), 1, "a.zip", "{number}", -19.0, state, 0, 2, null, 0, Instant.EPOCH)));
     }
 
     @Test

@@ -24,7 +24,9 @@ class TimesTest {
     @ParameterizedTest
     @ValueSource(strings = {"soon", "0", "-5", "1:2:3:4", "25:00:00", "999999999999", "6.5"})
     void whatIsNoTimeIsASentence(String typed) {
-        assertThatThrownBy(() -> TargetTime.parse(typed)).message().endsWith(typed.equals("0") || typed.equals("25:00:00") ? "a day." : "is not.");
+        assertThatThrownBy(() -> TargetTime.parse(typed))
+                .message()
+                .endsWith(typed.equals("0") || typed.equals("25:00:00") ? "a day." : "is not.");
     }
 
     @ParameterizedTest

@@ -21,7 +21,8 @@ class TypedNumberTest {
     @ParameterizedTest
     @ValueSource(strings = {"much", "1.2.3", "NaN", "Infinity", "0x10", "1 2", "<b>"})
     void whatIsNoNumberIsASentence(String typed) {
-        assertThatThrownBy(() -> TypedNumber.read("Pitch", typed)).hasMessage("Pitch is a number, and \"" + typed + "\" is none.");
+        assertThatThrownBy(() -> TypedNumber.read("Pitch", typed))
+                .hasMessage("Pitch is a number, and \"" + typed + "\" is none.");
     }
 
     @Test
@@ -33,9 +34,14 @@ class TypedNumberTest {
 
     @Test
     void aFormOfDirectionIsRoundedToItsSteps() {
-        Direction direction = new DirectionForm("92.6", "-1,25", "150", "", "0,123", "small speaker", "40", "tender", "60").direction();
-        assertThat(direction).isEqualTo(new Direction(93, -1.25, 150, null, 120, Effect.SMALL_SPEAKER, 40, "tender", 60));
-        assertThat(new DirectionForm(null, null, null, null, null, null, null, null, null).direction()).isEqualTo(Direction.NONE);
-        assertThatThrownBy(() -> new DirectionForm("", "", "", "", "", "cathedral", "", null, null).direction()).hasMessageContaining("There is no effect “cathedral”.");
+        Direction direction = new DirectionForm(
+                        "92.6", "-1,25", "150", "", "0,123", "small speaker", "40", "tender", "60")
+                .direction();
+        assertThat(direction)
+                .isEqualTo(new Direction(93, -1.25, 150, null, 120, Effect.SMALL_SPEAKER, 40, "tender", 60));
+        assertThat(new DirectionForm(null, null, null, null, null, null, null, null, null).direction())
+                .isEqualTo(Direction.NONE);
+        assertThatThrownBy(() -> new DirectionForm("", "", "", "", "", "cathedral", "", null, null).direction())
+                .hasMessageContaining("There is no effect “cathedral”.");
     }
 }

@@ -17,9 +17,13 @@ class ErrorsTest {
     @Test
     void aDatabaseThatIsAwayCostsAWait() {
         request.addHeader("Accept", "application/json");
-        ResponseEntity<?> answer = (ResponseEntity<?>) errors.databaseAway(new DataAccessResourceFailureException("gone"), request);
+        ResponseEntity<?> answer =
+                (ResponseEntity<?>) errors.databaseAway(new DataAccessResourceFailureException("gone"), request);
         assertThat(answer.getStatusCode().value()).isEqualTo(503);
-        assertThat(answer.getBody()).isEqualTo(Map.of("sentence", "The database doesn't answer right now. Nothing is lost; wait a moment and try again."));
+        assertThat(answer.getBody())
+                .isEqualTo(Map.of(
+                        "sentence",
+                        "The database doesn't answer right now. Nothing is lost; wait a moment and try again."));
     }
 
     @Test
@@ -35,8 +39,11 @@ class ErrorsTest {
     @Test
     void aFailureInsideTellsNothingOfTheInside() {
         request.addHeader("Accept", "application/json");
-        ResponseEntity<?> answer = (ResponseEntity<?>) errors.unknown(new IllegalStateException("table secret_table"), request);
+        ResponseEntity<?> answer =
+                (ResponseEntity<?>) errors.unknown(new IllegalStateException("table secret_table"), request);
         assertThat(answer.getStatusCode().value()).isEqualTo(500);
-        assertThat(String.valueOf(answer.getBody())).doesNotContain("secret_table").contains("logged");
+        assertThat(String.valueOf(answer.getBody()))
+                .doesNotContain("secret_table")
+                .contains("logged");
     }
 }

@@ -6,7 +6,8 @@ import java.util.Arrays;
 final class AuditionBench {
 
     private static final double BUDGET_SECONDS = 0.7;
-    private static final String LINE = "Wind north-west, force nine. Lit the lamp at 4:52, read until two, and heard nothing but the sea.";
+    private static final String LINE =
+            "Wind north-west, force nine. Lit the lamp at 4:52, read until two, and heard nothing but the sea.";
     private static final String[] VOICES = {"isla", "hamish", "aldric", "marnie", "rufus", "otis"};
 
     private final BenchServer server;
@@ -25,12 +26,20 @@ final class AuditionBench {
         for (int i = 0; i < times.length; i++) {
             times[i] = seconds(project, VOICES[i]);
         }
-        return new BenchResult("a voice says one's own line, until it plays", "0.7 s", Arrays.stream(times).max().orElseThrow(), BUDGET_SECONDS, "s", 1);
+        return new BenchResult(
+                "a voice says one's own line, until it plays",
+                "0.7 s",
+                Arrays.stream(times).max().orElseThrow(),
+                BUDGET_SECONDS,
+                "s",
+                1);
     }
 
     private double seconds(String project, String voice) throws Exception {
         long start = System.nanoTime();
-        String sound = server.json(project + "/cast/audition?role=Narrator&voice=" + voice).get("sound").asString();
+        String sound = server.json(project + "/cast/audition?role=Narrator&voice=" + voice)
+                .get("sound")
+                .asString();
         server.send("GET", sound, null, null);
         return (System.nanoTime() - start) / 1e9;
     }

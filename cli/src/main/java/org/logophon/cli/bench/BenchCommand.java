@@ -24,6 +24,7 @@ public final class BenchCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
+
     @Option(names = "--server", paramLabel = "ADDRESS", description = "A running Logophon, for the budget of an edit.")
     private String server;
 
@@ -52,10 +53,22 @@ public final class BenchCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         out.printf("%-46s %-46s %9s %9s %7s %7s%n", "what", "against", "ours", "theirs", "ratio", "wanted");
         for (BenchResult row : rows) {
-            out.printf("%-46s %-46s %7.2f %s %7.2f %s %6.1f× ≥ %4.1f× %s%n", row.what(), row.against(), row.ours(), row.unit(),
-                    row.theirs(), row.unit(), row.ratio(), row.wanted(), row.met() ? "met" : "MISSED");
+            out.printf(
+                    "%-46s %-46s %7.2f %s %7.2f %s %6.1f× ≥ %4.1f× %s%n",
+                    row.what(),
+                    row.against(),
+                    row.ours(),
+                    row.unit(),
+                    row.theirs(),
+                    row.unit(),
+                    row.ratio(),
+                    row.wanted(),
+                    row.met() ? "met" : "MISSED");
         }
-        out.println(JsonMapper.builder().build().writeValueAsString(Map.of("budgets", rows.stream().map(BenchCommand::fields).toList())));
+        out.println(JsonMapper.builder()
+                .build()
+                .writeValueAsString(Map.of(
+                        "budgets", rows.stream().map(BenchCommand::fields).toList())));
         out.flush();
     }
 

@@ -19,7 +19,9 @@ final class EditBench {
         String project = server.project("Bench");
         StringBuilder script = new StringBuilder();
         for (int i = 0; i < CUES; i++) {
-            script.append("The keeper wrote one line for the weather on day ").append(i).append(", and one line for the lamp.\n\n");
+            script.append("The keeper wrote one line for the weather on day ")
+                    .append(i)
+                    .append(", and one line for the lamp.\n\n");
         }
         int version = server.save(project, script.toString(), 0);
         renderAll(project, 0);
@@ -35,7 +37,11 @@ final class EditBench {
         return new BenchResult("one word changed in 200 cues, until it plays", "0.5 s", best, BUDGET_SECONDS, "s", 1);
     }
 
-    /** Renders what changed, waits for it, and fetches the sound of the last cue that came out. @param expected renders, 0 for any */
+    /**
+     * Renders what changed, waits for it, and fetches the sound of the last cue that came out.
+     *
+     * @param expected renders, 0 for any
+     */
     private void renderAll(String project, int expected) throws Exception {
         JsonNode before = programme(project);
         int changed = 0;
@@ -43,7 +49,8 @@ final class EditBench {
             changed += cue.get("state").asString().equals("state-ready") ? 0 : 1;
         }
         if (expected > 0 && changed != expected) {
-            throw new InputUnusable("The bench changed one word and " + changed + " cues want a render; it should be " + expected + ".");
+            throw new InputUnusable("The bench changed one word and " + changed + " cues want a render; it should be "
+                    + expected + ".");
         }
         server.send("POST", project + "/render", "step=WRITE", "application/x-www-form-urlencoded");
         JsonNode now;

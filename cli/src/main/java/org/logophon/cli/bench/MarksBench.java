@@ -6,18 +6,18 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.DoubleAdder;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
+import org.logophon.core.voice.Voice;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.core.voice.Voice;
 
 /** Twenty cues, each with marks of every kind: how many seconds of speech in one second. */
 final class MarksBench {
@@ -25,7 +25,8 @@ final class MarksBench {
     private static final int CUES = 20;
     private static final int ROUNDS = 3;
     private static final double TIMES_REAL = 60;
-    private static final String TEXT = "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism is cleaned, wrapped in paper, numbered, and laid in a crate.";
+    private static final String TEXT =
+            "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism is cleaned, wrapped in paper, numbered, and laid in a crate.";
 
     BenchResult run() throws Exception {
         double best = Double.MAX_VALUE;
@@ -50,9 +51,15 @@ final class MarksBench {
             work.add(() -> {
                 // a narrator of its own: one that has said these words keeps them
                 Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-                List<Mark> marks = List.of(mark(words, 3, 7, new Instruction.Pitch(pitch)), mark(words, 3, 5, new Instruction.Pace(85)), mark(words, 1, 1, new Instruction.Stress(Instruction.Level.STRONG)),
-                        mark(words, 8, 8, new Instruction.Pause(600)), mark(words, 8, 8, new Instruction.Breath(Instruction.Depth.NORMAL)), mark(words, 12, 14, new Instruction.Volume(-4)));
-                Recipe recipe = Recipe.of(TEXT, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL).with(new Score(marks, PauseDefaults.NONE, 0, 0));
+                List<Mark> marks = List.of(
+                        mark(words, 3, 7, new Instruction.Pitch(pitch)),
+                        mark(words, 3, 5, new Instruction.Pace(85)),
+                        mark(words, 1, 1, new Instruction.Stress(Instruction.Level.STRONG)),
+                        mark(words, 8, 8, new Instruction.Pause(600)),
+                        mark(words, 8, 8, new Instruction.Breath(Instruction.Depth.NORMAL)),
+                        mark(words, 12, 14, new Instruction.Volume(-4)));
+                Recipe recipe = Recipe.of(TEXT, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL)
+                        .with(new Score(marks, PauseDefaults.NONE, 0, 0));
                 spoken.add(narrator.render(recipe).sound().seconds());
                 return null;
             });

@@ -24,16 +24,57 @@ final class MeterBench {
 
     BenchResult run() throws Exception {
         String hour = Tool.path(folder, "hour.wav");
-        Tool.run(List.of("espeak-ng", "-v", "en-gb", "-w", Tool.path(folder, "minute.wav"), ("The keeper wrote one line for the weather. ").repeat(24)));
-        Tool.run(List.of("ffmpeg", "-v", "error", "-y", "-stream_loop", "-1", "-i", Tool.path(folder, "minute.wav"), "-t", "3600",
-                "-ar", "48000", "-ac", "1", "-c:a", "pcm_s16le", "-bitexact", "-map_metadata", "-1", hour));
+        Tool.run(List.of(
+                "espeak-ng",
+                "-v",
+                "en-gb",
+                "-w",
+                Tool.path(folder, "minute.wav"),
+                ("The keeper wrote one line for the weather. ").repeat(24)));
+        Tool.run(List.of(
+                "ffmpeg",
+                "-v",
+                "error",
+                "-y",
+                "-stream_loop",
+                "-1",
+                "-i",
+                Tool.path(folder, "minute.wav"),
+                "-t",
+                "3600",
+                "-ar",
+                "48000",
+                "-ac",
+                "1",
+                "-c:a",
+                "pcm_s16le",
+                "-bitexact",
+                "-map_metadata",
+                "-1",
+                hour));
         ours(Path.of(hour), 60);
         long start = System.nanoTime();
         ours(Path.of(hour), Integer.MAX_VALUE);
         double ours = (System.nanoTime() - start) / 1e9;
         long again = System.nanoTime();
-        Tool.run(List.of("ffmpeg", "-hide_banner", "-nostats", "-i", hour, "-af", "ebur128=peak=true:framelog=verbose", "-f", "null", "-"));
-        return new BenchResult("loudness and true peak of an hour", "ffmpeg ebur128=peak=true", ours, (System.nanoTime() - again) / 1e9, "s", 1);
+        Tool.run(List.of(
+                "ffmpeg",
+                "-hide_banner",
+                "-nostats",
+                "-i",
+                hour,
+                "-af",
+                "ebur128=peak=true:framelog=verbose",
+                "-f",
+                "null",
+                "-"));
+        return new BenchResult(
+                "loudness and true peak of an hour",
+                "ffmpeg ebur128=peak=true",
+                ours,
+                (System.nanoTime() - again) / 1e9,
+                "s",
+                1);
     }
 
     private static void ours(Path file, int mostSeconds) throws IOException {

@@ -10,18 +10,18 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.finish.Clip;
-import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
-import org.logophon.speech.Engines;
-import org.logophon.speech.NativeVoices;
-import org.logophon.speech.WorkerPool;
-import org.logophon.speech.WorkerResampler;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.BroadcastExtension;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
+import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
 
 /** Forty cues of seventy words, to finished 48 kHz/24-bit clips with word times. */
 final class RenderBench {
@@ -34,7 +34,8 @@ final class RenderBench {
         "Its lens is so finely balanced that a child could turn it with one hand.",
         "The crew have one tide to lift it out, and the sling is rated for a little more.",
         "Each prism is cleaned with distilled water, wrapped in paper, numbered, and laid in a crate.",
-        "By autumn the brass is bright again, and the bearing turns without a sound."};
+        "By autumn the brass is bright again, and the bearing turns without a sound."
+    };
 
     private final Path folder;
     private final List<String> cues = new ArrayList<>();
@@ -63,7 +64,8 @@ final class RenderBench {
         }
         double loudnorm = Tool.seconds(loudnorm());
         String what = CUES + " cues of " + WORDS + " words, finished";
-        return List.of(new BenchResult(what, "espeak-ng + ffmpeg loudnorm, a process a clip", ours, loudnorm, "s", 8),
+        return List.of(
+                new BenchResult(what, "espeak-ng + ffmpeg loudnorm, a process a clip", ours, loudnorm, "s", 8),
                 new BenchResult(what, "espeak-ng + sox norm, a process a clip", ours, sox, "s", 1));
     }
 
@@ -75,11 +77,23 @@ final class RenderBench {
         for (int i = 0; i < CUES; i++) {
             int at = i;
             work.add(() -> {
-                Recipe recipe = Recipe.of(cues.get(at), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
-                Clip clip = finishing.finish(narrator.render(recipe), FinishSettings.to(FinishSettings.DEFAULT_TARGET_LUFS), 0);
-                try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve("ours-" + at + ".wav")), 1 << 16)) {
-                    WavWriter.write(clip.sound(), SampleFormat.PCM_24, new BroadcastExtension(cues.get(at), "c" + at,
-                            LocalDateTime.now(), 0, clip.loudness().lufs(), clip.truePeakDbtp()), out);
+                Recipe recipe =
+                        Recipe.of(cues.get(at), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+                Clip clip = finishing.finish(
+                        narrator.render(recipe), FinishSettings.to(FinishSettings.DEFAULT_TARGET_LUFS), 0);
+                try (OutputStream out = new BufferedOutputStream(
+                        Files.newOutputStream(folder.resolve("ours-" + at + ".wav")), 1 << 16)) {
+                    WavWriter.write(
+                            clip.sound(),
+                            SampleFormat.PCM_24,
+                            new BroadcastExtension(
+                                    cues.get(at),
+                                    "c" + at,
+                                    LocalDateTime.now(),
+                                    0,
+                                    clip.loudness().lufs(),
+                                    clip.truePeakDbtp()),
+                            out);
                 }
                 return null;
             });
@@ -92,8 +106,22 @@ final class RenderBench {
     }
 
     private List<Callable<Void>> loudnorm() {
-        return tool("loudnorm", (raw, out) -> List.of("ffmpeg", "-v", "error", "-y", "-i", raw, "-af", "loudnorm=I=-19:TP=-1",
-                "-ar", "48000", "-c:a", "pcm_s24le", out));
+        return tool(
+                "loudnorm",
+                (raw, out) -> List.of(
+                        "ffmpeg",
+                        "-v",
+                        "error",
+                        "-y",
+                        "-i",
+                        raw,
+                        "-af",
+                        "loudnorm=I=-19:TP=-1",
+                        "-ar",
+                        "48000",
+                        "-c:a",
+                        "pcm_s24le",
+                        out));
     }
 
     private interface Finish {

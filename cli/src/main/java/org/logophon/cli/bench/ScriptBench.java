@@ -21,8 +21,10 @@ final class ScriptBench {
     private static final int WORDS = 50;
     private static final double BUDGET_SECONDS = 2;
     /** Made-up words with what proof has to look at: some eight places in a hundred words. */
-    private static final String[] VOCABULARY = ("the lamp stood on a headland and nobody had lit it since the war because the oil was gone and the keeper slept while sea wind "
-            + "came over stone at night in 1911 with 2.3 t of glass under UV light for No. 4 at 4:52, Skerrow £38,500").split(" ");
+    private static final String[] VOCABULARY =
+            ("the lamp stood on a headland and nobody had lit it since the war because the oil was gone and the keeper slept while sea wind "
+                            + "came over stone at night in 1911 with 2.3 t of glass under UV light for No. 4 at 4:52, Skerrow £38,500")
+                    .split(" ");
 
     BenchResult run() {
         String script = script();
@@ -39,11 +41,18 @@ final class ScriptBench {
     private static int work(String source) {
         Script script = Script.parse(source, Splitting.DEFAULT, HandCuts.NONE, "en-GB");
         Proof proof = new Proof(List.of(), new DetectedLanguage(), List.of());
-        return IntStream.range(0, script.cues().size()).parallel().map(i -> {
-            String text = script.cues().get(i).text();
-            boolean numberedAndTimed = !CueNumbers.DEFAULT.at(i).isEmpty() && ReferenceTime.seconds(text, "en-GB") > 0;
-            return numberedAndTimed ? proof.of(CueToProof.of(text, "en-GB", ScriptCue.MOST_CHARACTERS, ReadingList.NONE)).size() : 0;
-        }).sum();
+        return IntStream.range(0, script.cues().size())
+                .parallel()
+                .map(i -> {
+                    String text = script.cues().get(i).text();
+                    boolean numberedAndTimed =
+                            !CueNumbers.DEFAULT.at(i).isEmpty() && ReferenceTime.seconds(text, "en-GB") > 0;
+                    return numberedAndTimed
+                            ? proof.of(CueToProof.of(text, "en-GB", ScriptCue.MOST_CHARACTERS, ReadingList.NONE))
+                                    .size()
+                            : 0;
+                })
+                .sum();
     }
 
     private static String script() {

@@ -13,20 +13,23 @@ import org.logophon.cli.InputUnusable;
 /** Runs public tools as processes. */
 final class Tool {
 
-    private Tool() {
-    }
+    private Tool() {}
 
     static void run(List<String> command) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(command).redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
         if (process.waitFor() != 0) {
-            throw new InputUnusable("The tool " + command.get(0) + " failed in the bench. See that it is installed and can write to the temporary folder.");
+            throw new InputUnusable("The tool " + command.get(0)
+                    + " failed in the bench. See that it is installed and can write to the temporary folder.");
         }
     }
 
     /** Seconds for all of the work, as many at once as there are cores. */
     static double seconds(List<Callable<Void>> work) throws Exception {
-        ExecutorService cores = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
+        ExecutorService cores =
+                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
         try {
             long start = System.nanoTime();
             List<Future<Void>> running = new ArrayList<>();

@@ -14,10 +14,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.ExecutionException;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
 import org.logophon.core.delivery.CueSheet;
@@ -26,21 +26,21 @@ import org.logophon.core.delivery.Slug;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
-import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.script.ScriptCue;
-import org.logophon.speech.Engines;
-import org.logophon.speech.hired.HiredEngine;
-import org.logophon.speech.hired.HiredService;
-import org.logophon.speech.WorkerPool;
-import org.logophon.speech.WorkerResampler;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.BroadcastExtension;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
+import org.logophon.speech.Engines;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.hired.HiredService;
 
 /** Renders, finishes and writes the cues of one script after another, on all cores, in the order of the script. */
 final class ClipMaker {
@@ -54,7 +54,8 @@ final class ClipMaker {
 
     /** @param hired null when there is no service of hired voices */
     ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
-        this.narrator = new Narrator(new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
+        this.narrator = new Narrator(
+                new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
         this.finishing = new ClipFinisher(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
@@ -62,8 +63,7 @@ final class ClipMaker {
     }
 
     /** A finished clip without its samples: they are on disk. @param semitones that were asked for */
-    private record Made(Clip clip, int samples, Measurement measurement, double paceFactor, double semitones) {
-    }
+    private record Made(Clip clip, int samples, Measurement measurement, double paceFactor, double semitones) {}
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
@@ -98,19 +98,24 @@ final class ClipMaker {
         Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
         Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
-        BroadcastExtension bext = new BroadcastExtension(cue.text(), number, LocalDateTime.now(), 0,
-                clip.loudness().lufs(), clip.truePeakDbtp());
+        BroadcastExtension bext = new BroadcastExtension(
+                cue.text(), number, LocalDateTime.now(), 0, clip.loudness().lufs(), clip.truePeakDbtp());
         // a clip is whole or not there: written beside its place, then moved
         Path part = target.resolveSibling("." + target.getFileName() + ".part");
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
             WavWriter.write(clip.sound(), SampleFormat.PCM_24, bext, out);
         }
         Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        return new Made(new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()), clip.sound().samples().length, speech.measurement(), recipe.paceFactor(),
+        return new Made(
+                new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()),
+                clip.sound().samples().length,
+                speech.measurement(),
+                recipe.paceFactor(),
                 voice.whispers() ? direction.semitones() : recipe.semitones());
     }
 
-    private List<CueSheet.Row> collect(ScriptFile file, List<ScriptCue> cues, List<String> fileNames, List<Future<Made>> work) {
+    private List<CueSheet.Row> collect(
+            ScriptFile file, List<ScriptCue> cues, List<String> fileNames, List<Future<Made>> work) {
         List<CueSheet.Row> rows = new ArrayList<>();
         long at = 0;
         int rate = plan.finish().rate();
@@ -120,12 +125,28 @@ final class ClipMaker {
             try {
                 Made made = work.get(i).get();
                 Voice voice = plan.voiceOf(file, i);
-                CueSheet.Row row = new CueSheet.Row(number, fileNames.get(i), cue.scene(), cue.role(), voice.name(), cue.text(),
-                        at / (double) rate, made.samples() / (double) rate, made.clip().loudness().lufs(), made.clip().truePeakDbtp());
+                CueSheet.Row row = new CueSheet.Row(
+                        number,
+                        fileNames.get(i),
+                        cue.scene(),
+                        cue.role(),
+                        voice.name(),
+                        cue.text(),
+                        at / (double) rate,
+                        made.samples() / (double) rate,
+                        made.clip().loudness().lufs(),
+                        made.clip().truePeakDbtp());
                 rows.add(row);
-                outcome.clip(row, voice.id(), made.clip(), file.directed().isEmpty() ? List.of() : file.directed().get(i).places());
+                outcome.clip(
+                        row,
+                        voice.id(),
+                        made.clip(),
+                        file.directed().isEmpty()
+                                ? List.of()
+                                : file.directed().get(i).places());
                 warnings(file, number, voice, made);
-                plan.missing(file, i).forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
+                plan.missing(file, i)
+                        .forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
                 at += made.samples() + (long) plan.effective().pauseMillis() * rate / 1000;
                 progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + cues.size());
             } catch (ExecutionException e) {
@@ -145,21 +166,37 @@ final class ClipMaker {
         if (cause instanceof SpeechFailed) {
             return cause.getMessage();
         }
-        return cause instanceof IOException io ? Sentence.of(io)
+        return cause instanceof IOException io
+                ? Sentence.of(io)
                 : "it failed without a known reason (" + cause.getClass().getSimpleName() + ").";
     }
 
     private void warnings(ScriptFile file, String number, Voice voice, Made made) {
-        made.measurement().misses(made.paceFactor(), made.semitones(), voice)
+        made.measurement()
+                .misses(made.paceFactor(), made.semitones(), voice)
                 .forEach(miss -> outcome.warning(file.name() + ", cue " + number + ": " + miss));
         if (!made.clip().loudness().gated()) {
-            outcome.warning(file.name() + ", cue " + number + ": under 0.4 s of speech, so its loudness is the plain mean.");
+            outcome.warning(
+                    file.name() + ", cue " + number + ": under 0.4 s of speech, so its loudness is the plain mean.");
         }
     }
 
     private Map<String, String> values(ScriptFile file, ScriptCue cue, int position) {
-        return Map.of("number", file.numbers().get(position), "slug", Slug.of(cue.text()), "role", cue.role(),
-                "voice", plan.voiceOf(file, position).name(), "take", "T1", "scene", cue.scene(), "project", file.name());
+        return Map.of(
+                "number",
+                file.numbers().get(position),
+                "slug",
+                Slug.of(cue.text()),
+                "role",
+                cue.role(),
+                "voice",
+                plan.voiceOf(file, position).name(),
+                "take",
+                "T1",
+                "scene",
+                cue.scene(),
+                "project",
+                file.name());
     }
 
     private static void writeSheet(List<CueSheet.Row> rows, Path folder) throws IOException {

@@ -12,15 +12,14 @@ import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.ScriptOptions;
-import org.logophon.core.reading.ReadingList;
 import org.logophon.core.delivery.FileNames;
 import org.logophon.core.delivery.Slug;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.style.Style;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.hired.HiredRequest;
-import org.logophon.core.style.Style;
-import org.logophon.core.voice.Voice;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,37 +30,74 @@ import picocli.CommandLine.Spec;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Script files to numbered clips and a cue sheet. */
-@Command(name = "narrate", description = "Turns script files into numbered clips and a cue sheet.",
+@Command(
+        name = "narrate",
+        description = "Turns script files into numbered clips and a cue sheet.",
         mixinStandardHelpOptions = true)
 public final class NarrateCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
-    @Parameters(paramLabel = "SCRIPT", arity = "1..*", description = "Scripts: text, Markdown, docx, odt, rtf, pdf, html, SRT, WebVTT, CSV or SSML.")
+
+    @Parameters(
+            paramLabel = "SCRIPT",
+            arity = "1..*",
+            description = "Scripts: text, Markdown, docx, odt, rtf, pdf, html, SRT, WebVTT, CSV or SSML.")
     private List<Path> scripts;
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder to write to; made when missing.")
+
+    @Option(
+            names = "--out",
+            required = true,
+            paramLabel = "DIR",
+            description = "Folder to write to; made when missing.")
     private Path out;
+
     @Mixin
     private ScriptOptions options;
+
     @Option(names = "--pace", paramLabel = "PERCENT", description = "50 to 200; 100 is the voice's own.")
     private Integer pace;
+
     @Option(names = "--pitch", paramLabel = "SEMITONES", description = "-12 to 12.")
     private Double pitch;
+
     @Option(names = "--range", paramLabel = "PERCENT", description = "0 (monotone) to 200; 100 is the voice's own.")
     private Integer range;
-    @Option(names = "--style", paramLabel = "WORD", description = "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or one of the voice's own.")
+
+    @Option(
+            names = "--style",
+            paramLabel = "WORD",
+            description =
+                    "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or one of the voice's own.")
     private String style;
+
     @Option(names = "--loudness", paramLabel = "DB", description = "-24 to 12, against the target.")
     private Double loudness;
-    @Option(names = "--gap", paramLabel = "SECONDS", description = "Pause between cues in the cue sheet, 0 to 10 (0.4).")
+
+    @Option(
+            names = "--gap",
+            paramLabel = "SECONDS",
+            description = "Pause between cues in the cue sheet, 0 to 10 (0.4).")
     private Double gap;
-    @Option(names = "--name", paramLabel = "PATTERN", defaultValue = FileNames.DEFAULT_PATTERN,
-            description = "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--name",
+            paramLabel = "PATTERN",
+            defaultValue = FileNames.DEFAULT_PATTERN,
+            description =
+                    "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}).")
     private String name;
-    @Option(names = "--target", paramLabel = "LUFS|off", defaultValue = "-19", description = "Loudness of the clips (${DEFAULT-VALUE}).")
+
+    @Option(
+            names = "--target",
+            paramLabel = "LUFS|off",
+            defaultValue = "-19",
+            description = "Loudness of the clips (${DEFAULT-VALUE}).")
     private String target;
+
     @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
     private boolean allowCharges;
+
     @Option(names = "--json", description = "Print one JSON object on standard output.")
     private boolean json;
 
@@ -71,30 +107,50 @@ public final class NarrateCommand implements Callable<Integer> {
         List<String> warnings = new ArrayList<>();
         NarrationPlan plan = plan(options.readings(warnings));
         warnings.forEach(outcome::warning);
-        plan.voices().stream().filter(voice -> !voice.terms().free() && !allowCharges).findFirst().ifPresent(voice -> {
-            throw usage(voice.name() + " is a hired voice and costs " + voice.terms().pricePerCharacter().toPlainString() + " " + voice.terms().currency()
-                    + " a character. Add --allow-charges to pay for it, or cast another voice.");
-        });
+        plan.voices().stream()
+                .filter(voice -> !voice.terms().free() && !allowCharges)
+                .findFirst()
+                .ifPresent(voice -> {
+                    throw usage(voice.name() + " is a hired voice and costs "
+                            + voice.terms().pricePerCharacter().toPlainString() + " "
+                            + voice.terms().currency()
+                            + " a character. Add --allow-charges to pay for it, or cast another voice.");
+                });
         List<ScriptFile> files = new ArrayList<>();
         for (Path script : scripts) {
-            ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), plan.voice().language());
+            ScriptFile file = ScriptFile.read(
+                    script, options.splitting(), options.numbers(), plan.voice().language());
             file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
             files.add(file);
         }
         affordable(plan, files);
         try (WorkerPool pool = new WorkerPool(Math.max(1, Runtime.getRuntime().availableProcessors()))) {
-            ClipMaker maker = new ClipMaker(pool, plan, options.hired().service(), outcome, spec.commandLine().getErr());
+            ClipMaker maker = new ClipMaker(
+                    pool,
+                    plan,
+                    options.hired().service(),
+                    outcome,
+                    spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));
             }
         }
         if (json) {
-            spec.commandLine().getOut().println(JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(outcome.fields()));
+            spec.commandLine()
+                    .getOut()
+                    .println(JsonMapper.builder()
+                            .build()
+                            .writerWithDefaultPrettyPrinter()
+                            .writeValueAsString(outcome.fields()));
             spec.commandLine().getOut().flush();
         }
         if (outcome.failed() > 0) {
-            spec.commandLine().getErr().println(outcome.failed() == 1 ? "1 cue failed; the others are written."
-                    : outcome.failed() + " cues failed; the others are written.");
+            spec.commandLine()
+                    .getErr()
+                    .println(
+                            outcome.failed() == 1
+                                    ? "1 cue failed; the others are written."
+                                    : outcome.failed() + " cues failed; the others are written.");
             return ExitStatus.CUE_FAILED;
         }
         return ExitStatus.DONE;
@@ -111,44 +167,71 @@ public final class NarrateCommand implements Callable<Integer> {
                     // the same words are asked for, and paid, once
                     if (requests.put(request.key(), request.characters()) == null) {
                         currency = request.voice().terms().currency();
-                        price = price.add(request.voice().terms().pricePerCharacter().multiply(BigDecimal.valueOf(request.characters())));
+                        price = price.add(request.voice()
+                                .terms()
+                                .pricePerCharacter()
+                                .multiply(BigDecimal.valueOf(request.characters())));
                     }
                 }
             }
         }
-        long characters = requests.values().stream().mapToLong(Integer::longValue).sum();
+        long characters =
+                requests.values().stream().mapToLong(Integer::longValue).sum();
         if (characters == 0) {
             return;
         }
         long left = options.hired().allowance().left();
         if (characters > left) {
-            throw new InputUnusable("These scripts have %,d characters for hired voices, and %,d are left this month. Cast fewer roles with hired voices, or wait for the next month.".formatted(characters, left));
+            throw new InputUnusable(
+                    "These scripts have %,d characters for hired voices, and %,d are left this month. Cast fewer roles with hired voices, or wait for the next month."
+                            .formatted(characters, left));
         }
-        spec.commandLine().getErr().printf("Hired voices: %,d characters at most, %s %s; %,d are left this month before it.%n", characters, price.toPlainString(), currency, left);
+        spec.commandLine()
+                .getErr()
+                .printf(
+                        "Hired voices: %,d characters at most, %s %s; %,d are left this month before it.%n",
+                        characters, price.toPlainString(), currency, left);
         spec.commandLine().getErr().flush();
     }
 
     /** One folder a script, named after it; scripts of the same name get a number. */
     private static String folder(ScriptFile file, List<ScriptFile> files) {
-        List<ScriptFile> alike = files.stream().filter(f -> Slug.of(f.name()).equals(Slug.of(file.name()))).toList();
+        List<ScriptFile> alike = files.stream()
+                .filter(f -> Slug.of(f.name()).equals(Slug.of(file.name())))
+                .toList();
         String base = Slug.of(file.name());
         return alike.size() == 1 ? base : base + "-" + (alike.indexOf(file) + 1);
     }
 
     private NarrationPlan plan(ReadingList readings) {
         try {
-            Direction direction = new Direction(pace, pitch, range, loudness, gap == null ? null : (int) Math.round(gap * 1000), null, null, style, null);
+            Direction direction = new Direction(
+                    pace,
+                    pitch,
+                    range,
+                    loudness,
+                    gap == null ? null : (int) Math.round(gap * 1000),
+                    null,
+                    null,
+                    style,
+                    null);
             refuseUnknownStyle();
             new FileNames(name);
-            return new NarrationPlan(options.voice(), options.cast(), direction, readings, name, FinishSettings.to(targetLufs()));
+            return new NarrationPlan(
+                    options.voice(), options.cast(), direction, readings, name, FinishSettings.to(targetLufs()));
         } catch (IllegalArgumentException e) {
             throw usage(e.getMessage());
         }
     }
 
     private void refuseUnknownStyle() {
-        List<String> own = options.cast().values().stream().flatMap(voice -> voice.styles().stream()).toList();
-        if (style != null && Style.named(style).isEmpty() && !own.contains(style) && !options.voice().styles().contains(style)) {
+        List<String> own = options.cast().values().stream()
+                .flatMap(voice -> voice.styles().stream())
+                .toList();
+        if (style != null
+                && Style.named(style).isEmpty()
+                && !own.contains(style)
+                && !options.voice().styles().contains(style)) {
             throw usage("There is no style “" + style + "”. Choose one of " + Style.words() + ".");
         }
     }

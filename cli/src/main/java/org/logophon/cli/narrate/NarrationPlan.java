@@ -14,27 +14,32 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
+import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.ReadingList;
-import org.logophon.core.reading.Pronunciation;
-import org.logophon.core.render.VoiceParts;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
 import org.logophon.core.render.Speakers;
-import org.logophon.speech.NativeVoices;
+import org.logophon.core.render.VoiceParts;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.NativeVoices;
 
 /**
  * Everything asked for on the command line.
  *
  * @param cast role in lower case to voice
  */
-record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, ReadingList readings, String namePattern,
-                     FinishSettings finish) {
+record NarrationPlan(
+        Voice voice,
+        Map<String, Voice> cast,
+        Direction direction,
+        ReadingList readings,
+        String namePattern,
+        FinishSettings finish) {
 
     Voice voiceOf(String role) {
         return cast.getOrDefault(role.toLowerCase(Locale.ROOT), voice);
@@ -58,13 +63,17 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
             return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), effective());
         }
         SsmlCue cue = file.directed().get(at);
-        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), effective()).parted(pieces(file, cue, own, engineVersion))
+        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), effective())
+                .parted(pieces(file, cue, own, engineVersion))
                 .with(new Score(cue.marks().heard(), PauseDefaults.NONE, 0, 0));
     }
 
     /** Roles and languages that nobody here speaks, as sentences. */
     List<String> missing(ScriptFile file, int at) {
-        return file.directed().isEmpty() ? List.of() : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", effective()), voice -> "").missing();
+        return file.directed().isEmpty()
+                ? List.of()
+                : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", effective()), voice -> "")
+                        .missing();
     }
 
     private VoiceParts pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
@@ -77,10 +86,18 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
     }
 
     private List<Pronunciation> said(SsmlCue cue, Voice voice) {
-        List<Pronunciation> placed = cue.readings().stream().map(place -> new Pronunciation(place.start(), place.start() + place.reading().written().length(), place.reading().spoken(voice.language()),
-                place.reading().kind() == PronunciationKind.IPA)).toList();
+        List<Pronunciation> placed = cue.readings().stream()
+                .map(place -> new Pronunciation(
+                        place.start(),
+                        place.start() + place.reading().written().length(),
+                        place.reading().spoken(voice.language()),
+                        place.reading().kind() == PronunciationKind.IPA))
+                .toList();
         List<Pronunciation> all = new ArrayList<>(placed);
-        readings.said(cue.text(), voice.language()).stream().filter(listed -> placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start())).forEach(all::add);
+        readings.said(cue.text(), voice.language()).stream()
+                .filter(listed ->
+                        placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start()))
+                .forEach(all::add);
         all.sort(Comparator.comparingInt(Pronunciation::start));
         return all;
     }
@@ -90,18 +107,24 @@ record NarrationPlan(Voice voice, Map<String, Voice> cast, Direction direction, 
             @Override
             public Optional<Speaker> ofRole(String role) {
                 Voice casted = cast.get(role.toLowerCase(Locale.ROOT));
-                return (casted == null ? named(role) : Optional.of(casted)).map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+                return (casted == null ? named(role) : Optional.of(casted))
+                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
             }
 
             @Override
             public Optional<Speaker> inLanguage(String tag, Speaker instead) {
-                return NativeVoices.catalogue().inLanguage(tag, instead.voice()).map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+                return NativeVoices.catalogue()
+                        .inLanguage(tag, instead.voice())
+                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
             }
         };
     }
 
     private static Optional<Voice> named(String name) {
-        return NativeVoices.catalogue().all().stream().filter(voice -> voice.id().equalsIgnoreCase(name) || voice.name().equalsIgnoreCase(name)).findFirst();
+        return NativeVoices.catalogue().all().stream()
+                .filter(voice ->
+                        voice.id().equalsIgnoreCase(name) || voice.name().equalsIgnoreCase(name))
+                .findFirst();
     }
 
     /** Every voice that is cast. */

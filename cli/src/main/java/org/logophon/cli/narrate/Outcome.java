@@ -9,8 +9,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.logophon.core.delivery.CueSheet;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.ssml.SsmlCue.NamedPlace;
-import org.logophon.speech.hired.Charges;
 import org.logophon.core.voice.Voice;
+import org.logophon.speech.hired.Charges;
 
 /** What was made and what went wrong, for the report. */
 final class Outcome implements Charges {
@@ -20,8 +20,7 @@ final class Outcome implements Charges {
     private final Map<String, Charge> charges = new ConcurrentHashMap<>();
     private int failed;
 
-    private record Charge(int characters, BigDecimal price, String currency) {
-    }
+    private record Charge(int characters, BigDecimal price, String currency) {}
 
     @Override
     public void asked(String key, Voice voice, int characters) {
@@ -30,14 +29,23 @@ final class Outcome implements Charges {
 
     @Override
     public void charged(String key, Voice voice, int characters) {
-        charges.put(key, new Charge(characters, voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(characters)), voice.terms().currency()));
+        charges.put(
+                key,
+                new Charge(
+                        characters,
+                        voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(characters)),
+                        voice.terms().currency()));
     }
 
     private Map<String, Object> charged() {
         Map<String, Object> fields = new LinkedHashMap<>();
-        fields.put("characters", charges.values().stream().mapToInt(Charge::characters).sum());
+        fields.put(
+                "characters",
+                charges.values().stream().mapToInt(Charge::characters).sum());
         fields.put("price", charges.values().stream().map(Charge::price).reduce(BigDecimal.ZERO, BigDecimal::add));
-        fields.put("currency", charges.values().stream().map(Charge::currency).findFirst().orElse(""));
+        fields.put(
+                "currency",
+                charges.values().stream().map(Charge::currency).findFirst().orElse(""));
         return fields;
     }
 
@@ -55,7 +63,11 @@ final class Outcome implements Charges {
         fields.put("truePeakDbtp", rounded(row.truePeakDbtp(), 100));
         fields.put("words", clip.words().stream().map(w -> word(row.text(), w)).toList());
         if (!places.isEmpty()) {
-            fields.put("marks", places.stream().map(place -> mark(place, clip, row.durationSeconds())).toList());
+            fields.put(
+                    "marks",
+                    places.stream()
+                            .map(place -> mark(place, clip, row.durationSeconds()))
+                            .toList());
         }
         clips.add(fields);
     }
@@ -63,7 +75,15 @@ final class Outcome implements Charges {
     private static Map<String, Object> mark(NamedPlace place, Clip clip, double end) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("name", place.name());
-        fields.put("seconds", rounded(clip.words().stream().filter(word -> word.start() >= place.at()).findFirst().map(Clip.TimedWord::startSeconds).orElse(end), 1e4));
+        fields.put(
+                "seconds",
+                rounded(
+                        clip.words().stream()
+                                .filter(word -> word.start() >= place.at())
+                                .findFirst()
+                                .map(Clip.TimedWord::startSeconds)
+                                .orElse(end),
+                        1e4));
         return fields;
     }
 

@@ -7,5 +7,4 @@ import java.util.List;
  *
  * @param startMillis from the programme's start
  */
-public record Caption(long startMillis, long endMillis, List<String> lines) {
-}
+public record Caption(long startMillis, long endMillis, List<String> lines) {}

@@ -15,8 +15,7 @@ public final class Captions {
     static final long LONGEST_MILLIS = 7_000;
     static final int CHARACTERS_PER_SECOND = 20;
 
-    private Captions() {
-    }
+    private Captions() {}
 
     /**
      * @param words        every written word of the text, timed from the clip's start
@@ -30,7 +29,8 @@ public final class Captions {
             int last = lastOf(text, words, first);
             double from = startSeconds + words.get(first).startSeconds();
             double spokenTo = startSeconds + words.get(last).endSeconds();
-            double limit = last + 1 < words.size() ? startSeconds + words.get(last + 1).startSeconds() : untilSeconds;
+            double limit =
+                    last + 1 < words.size() ? startSeconds + words.get(last + 1).startSeconds() : untilSeconds;
             String piece = piece(text, words, first, last);
             double readable = Math.max(SHORTEST_MILLIS / 1000.0, piece.length() / (double) CHARACTERS_PER_SECOND);
             double to = Math.min(Math.max(spokenTo, from + readable), Math.max(spokenTo, limit));
@@ -45,9 +45,14 @@ public final class Captions {
         StringBuilder out = new StringBuilder();
         for (int i = 0; i < captions.size(); i++) {
             Caption caption = captions.get(i);
-            out.append(i + 1).append("\r\n").append(time(caption.startMillis())).append(" --> ")
-                    .append(time(caption.endMillis())).append("\r\n")
-                    .append(String.join("\r\n", caption.lines())).append("\r\n\r\n");
+            out.append(i + 1)
+                    .append("\r\n")
+                    .append(time(caption.startMillis()))
+                    .append(" --> ")
+                    .append(time(caption.endMillis()))
+                    .append("\r\n")
+                    .append(String.join("\r\n", caption.lines()))
+                    .append("\r\n\r\n");
         }
         return out.toString();
     }
@@ -57,11 +62,14 @@ public final class Captions {
         int clause = -1;
         for (int last = first; last < words.size(); last++) {
             double seconds = words.get(last).endSeconds() - words.get(first).startSeconds();
-            if (last > first && (lines(piece(text, words, first, last)).size() > 2 || seconds * 1000 > LONGEST_MILLIS)) {
+            if (last > first
+                    && (lines(piece(text, words, first, last)).size() > 2 || seconds * 1000 > LONGEST_MILLIS)) {
                 break;
             }
             fits = last;
-            String after = text.substring(words.get(last).end(), last + 1 < words.size() ? words.get(last + 1).start() : text.length());
+            String after = text.substring(
+                    words.get(last).end(),
+                    last + 1 < words.size() ? words.get(last + 1).start() : text.length());
             if (after.matches("(?s).*[.!?…].*") && seconds * 1000 >= SHORTEST_MILLIS) {
                 return last;
             }
@@ -74,8 +82,12 @@ public final class Captions {
 
     /** The written text of a run of words with its punctuation. */
     private static String piece(String text, List<TimedWord> words, int first, int last) {
-        int from = first == 0 ? 0 : boundary(text, words.get(first - 1).end(), words.get(first).start());
-        int to = last + 1 < words.size() ? boundary(text, words.get(last).end(), words.get(last + 1).start()) : text.length();
+        int from = first == 0
+                ? 0
+                : boundary(text, words.get(first - 1).end(), words.get(first).start());
+        int to = last + 1 < words.size()
+                ? boundary(text, words.get(last).end(), words.get(last + 1).start())
+                : text.length();
         return text.substring(from, to).strip();
     }
 
@@ -110,6 +122,7 @@ public final class Captions {
     }
 
     private static String time(long millis) {
-        return "%02d:%02d:%02d,%03d".formatted(millis / 3_600_000, millis / 60_000 % 60, millis / 1_000 % 60, millis % 1_000);
+        return "%02d:%02d:%02d,%03d"
+                .formatted(millis / 3_600_000, millis / 60_000 % 60, millis / 1_000 % 60, millis % 1_000);
     }
 }

@@ -1,6 +1,5 @@
 package org.logophon.core.delivery;
 
-import org.logophon.core.input.InvalidInput;
 import com.ibm.icu.text.Normalizer2;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
@@ -9,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * Names clips by a pattern of fields in braces. Names are safe on every common file system (no reserved character or
@@ -20,7 +20,8 @@ public final class FileNames {
     public static final int MOST_BYTES = 120;
     private static final Set<String> FIELDS = Set.of("number", "slug", "role", "voice", "take", "scene", "project");
     private static final Pattern FIELD = Pattern.compile("\\{([^{}]*)}");
-    private static final Pattern DEVICE = Pattern.compile("(?i)^(con|prn|aux|nul|com[0-9¹²³]|lpt[0-9¹²³]|conin\\$|conout\\$)(\\.|$)");
+    private static final Pattern DEVICE =
+            Pattern.compile("(?i)^(con|prn|aux|nul|com[0-9¹²³]|lpt[0-9¹²³]|conin\\$|conout\\$)(\\.|$)");
 
     private final String pattern;
     private final Set<String> used = new HashSet<>();
@@ -31,12 +32,14 @@ public final class FileNames {
         Matcher fields = FIELD.matcher(given);
         while (fields.find()) {
             if (!FIELDS.contains(fields.group(1))) {
-                throw new InvalidInput("{%s} is no field of a file name. The fields are {number}, {slug}, {role}, {voice}, {take}, {scene} and {project}."
-                        .formatted(fields.group(1)));
+                throw new InvalidInput(
+                        "{%s} is no field of a file name. The fields are {number}, {slug}, {role}, {voice}, {take}, {scene} and {project}."
+                                .formatted(fields.group(1)));
             }
         }
         if (given.length() > 200) {
-            throw new InvalidInput("A name pattern has 200 characters at most, and this one has " + given.length() + ".");
+            throw new InvalidInput(
+                    "A name pattern has 200 characters at most, and this one has " + given.length() + ".");
         }
         this.pattern = given;
     }
@@ -48,7 +51,8 @@ public final class FileNames {
      * @param extension without its dot
      */
     public String next(Map<String, String> values, String extension) {
-        String filled = FIELD.matcher(pattern).replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
+        String filled = FIELD.matcher(pattern)
+                .replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
         String base = safe(filled);
         for (int copy = 1; ; copy++) {
             String suffix = (copy == 1 ? "" : "-" + copy) + "." + extension;
@@ -65,10 +69,13 @@ public final class FileNames {
     }
 
     private static String safe(String name) {
-        String plain = Normalizer2.getNFCInstance().normalize(name)
+        String plain = Normalizer2.getNFCInstance()
+                .normalize(name)
                 .replaceAll("[\\p{Cntrl}\\p{Cf}\\p{Cs}\\p{Co}\\p{Cn}\\p{Zl}\\p{Zp}]", "")
-                .replaceAll("[<>:\"/\\\\|?*]", "-").replaceAll("\\s+", " ")
-                .replaceAll("^[\\s.~-]+", "").replaceAll("[\\s.]+$", "");
+                .replaceAll("[<>:\"/\\\\|?*]", "-")
+                .replaceAll("\\s+", " ")
+                .replaceAll("^[\\s.~-]+", "")
+                .replaceAll("[\\s.]+$", "");
         if (plain.isEmpty()) {
             return "cue";
         }

@@ -8,16 +8,17 @@ public final class Slug {
 
     private static final int MOST = 40;
 
-    private Slug() {
-    }
+    private Slug() {}
 
     /** Lower-case ASCII letters, digits and hyphens; whole words, 40 characters at most; "cue" when nothing is left. */
     public static String of(String text) {
         String head = text.substring(0, Math.min(text.length(), 400));
-        String latin = head.chars().allMatch(c -> c < 128) ? head
+        String latin = head.chars().allMatch(c -> c < 128)
+                ? head
                 : Transliterator.getInstance("Any-Latin; Latin-ASCII").transliterate(head);
         StringBuilder slug = new StringBuilder();
-        for (String word : latin.toLowerCase(Locale.ROOT).replaceAll("['’`]", "").split("[^a-z0-9]+")) {
+        for (String word :
+                latin.toLowerCase(Locale.ROOT).replaceAll("['’`]", "").split("[^a-z0-9]+")) {
             if (word.isEmpty()) {
                 continue;
             }

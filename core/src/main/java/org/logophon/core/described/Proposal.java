@@ -10,5 +10,4 @@ import org.logophon.core.voice.Voice;
  * @param tuning  what brings it closer
  * @param reasons why it was chosen, and what the tuning does
  */
-public record Proposal(Voice voice, Tuning tuning, List<String> reasons) {
-}
+public record Proposal(Voice voice, Tuning tuning, List<String> reasons) {}

@@ -14,15 +14,27 @@ import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 
 /**
- * Finds the voices that a description fits best. Gender, accent and whispering decide; among those that are left the measured
- * pitch, pace, range and brightness count by where a voice stands among all of them, and tuning makes up the rest within what
+ * Finds the voices that a description fits best. Gender, accent and whispering decide; among those that are left the
+ * measured
+ * pitch, pace, range and brightness count by where a voice stands among all of them, and tuning makes up the rest
+ * within what
  * still sounds like a person.
  */
 public final class VoiceMatcher {
 
-    private static final Map<String, String> PLACES = Map.ofEntries(Map.entry("scottish", "scotland"), Map.entry("scots", "scotland"), Map.entry("american", "united states"),
-            Map.entry("british", "great britain"), Map.entry("english", "english"), Map.entry("caribbean", "caribbean"), Map.entry("lancashire", "lancaster"),
-            Map.entry("welsh", "welsh"), Map.entry("irish", "irish"), Map.entry("german", "german"), Map.entry("french", "french"), Map.entry("spanish", "spanish"));
+    private static final Map<String, String> PLACES = Map.ofEntries(
+            Map.entry("scottish", "scotland"),
+            Map.entry("scots", "scotland"),
+            Map.entry("american", "united states"),
+            Map.entry("british", "great britain"),
+            Map.entry("english", "english"),
+            Map.entry("caribbean", "caribbean"),
+            Map.entry("lancashire", "lancaster"),
+            Map.entry("welsh", "welsh"),
+            Map.entry("irish", "irish"),
+            Map.entry("german", "german"),
+            Map.entry("french", "french"),
+            Map.entry("spanish", "spanish"));
 
     private final List<Voice> voices;
     private final Map<String, VoiceFigures> figures;
@@ -34,9 +46,14 @@ public final class VoiceMatcher {
 
     /** @param language BCP 47 tag that the voices speak when the description names none */
     public List<Proposal> closest(Description description, String language, int most) {
-        List<Voice> fitting = voices.stream().filter(voice -> fits(voice, description, language)).toList();
-        return fitting.stream().sorted(Comparator.comparingDouble(voice -> distance(voice, fitting, description))).limit(most)
-                .map(voice -> proposal(voice, fitting, description)).toList();
+        List<Voice> fitting = voices.stream()
+                .filter(voice -> fits(voice, description, language))
+                .toList();
+        return fitting.stream()
+                .sorted(Comparator.comparingDouble(voice -> distance(voice, fitting, description)))
+                .limit(most)
+                .map(voice -> proposal(voice, fitting, description))
+                .toList();
     }
 
     /** Words that a description may name an accent or a language with. */
@@ -51,12 +68,18 @@ public final class VoiceMatcher {
     }
 
     private boolean fits(Voice voice, Description description, String language) {
-        if (description.gender() != null && voice.gender() != description.gender() || voice.whispers() != description.whispers() || !figures.containsKey(voice.id())) {
+        if (description.gender() != null && voice.gender() != description.gender()
+                || voice.whispers() != description.whispers()
+                || !figures.containsKey(voice.id())) {
             return false;
         }
         String spoken = (voice.languageName() + " " + voice.accent()).toLowerCase(Locale.ROOT);
-        boolean named = description.places().stream().allMatch(place -> spoken.contains(place) || PLACES.containsKey(place) && spoken.contains(PLACES.get(place)));
-        return named && (!description.places().isEmpty() || voice.language().split("-")[0].equals(language.split("-")[0]));
+        boolean named = description.places().stream()
+                .allMatch(place ->
+                        spoken.contains(place) || PLACES.containsKey(place) && spoken.contains(PLACES.get(place)));
+        return named
+                && (!description.places().isEmpty()
+                        || voice.language().split("-")[0].equals(language.split("-")[0]));
     }
 
     private double distance(Voice voice, List<Voice> all, Description description) {
@@ -77,7 +100,10 @@ public final class VoiceMatcher {
     }
 
     private enum Scale {
-        PITCH, PACE, RANGE, COLOUR;
+        PITCH,
+        PACE,
+        RANGE,
+        COLOUR;
 
         Double of(VoiceFigures figures) {
             return switch (this) {
@@ -95,27 +121,39 @@ public final class VoiceMatcher {
         if (own == null) {
             return 0.5;
         }
-        List<Double> others = all.stream().filter(other -> other.gender() == voice.gender() && !other.id().equals(voice.id())).map(other -> scale.of(figures.get(other.id())))
-                .filter(value -> value != null).toList();
-        return others.isEmpty() ? 0.5 : others.stream().filter(value -> value < own).count() / (double) others.size();
+        List<Double> others = all.stream()
+                .filter(other -> other.gender() == voice.gender() && !other.id().equals(voice.id()))
+                .map(other -> scale.of(figures.get(other.id())))
+                .filter(value -> value != null)
+                .toList();
+        return others.isEmpty()
+                ? 0.5
+                : others.stream().filter(value -> value < own).count() / (double) others.size();
     }
 
     private Proposal proposal(Voice voice, List<Voice> all, Description description) {
         VoiceFigures measured = figures.get(voice.id());
         List<String> reasons = new ArrayList<>();
-        reasons.add((voice.age() == Age.GROWN ? "" : voice.age().id() + " ") + voice.gender().label() + ", " + voice.speaks());
+        reasons.add((voice.age() == Age.GROWN ? "" : voice.age().id() + " ")
+                + voice.gender().label() + ", " + voice.speaks());
         boolean old = description.age() == Age.OLD && voice.age() != Age.OLD;
         boolean young = description.age() == Age.YOUNG;
-        double semitones = description.pitch() == 0 ? 0 : tune(description.pitch(), standing(voice, all, Scale.PITCH), 3.5);
+        double semitones =
+                description.pitch() == 0 ? 0 : tune(description.pitch(), standing(voice, all, Scale.PITCH), 3.5);
         double pace = description.pace() == 0 ? 0 : tune(description.pace(), standing(voice, all, Scale.PACE), 18);
-        double range = description.range() == 0 ? 0 : tune(description.range() * 2, standing(voice, all, Scale.RANGE), 40);
-        double timbre = description.colour() == 0 ? 0 : tune(description.colour(), standing(voice, all, Scale.COLOUR), 1.5);
+        double range =
+                description.range() == 0 ? 0 : tune(description.range() * 2, standing(voice, all, Scale.RANGE), 40);
+        double timbre =
+                description.colour() == 0 ? 0 : tune(description.colour(), standing(voice, all, Scale.COLOUR), 1.5);
         if (description.pitch() != 0 && measured.medianPitchHz() != null) {
-            reasons.add("%.0f Hz measured: %s".formatted(measured.medianPitchHz(), place(standing(voice, all, Scale.PITCH), "deeper", "higher")));
+            reasons.add("%.0f Hz measured: %s"
+                    .formatted(measured.medianPitchHz(), place(standing(voice, all, Scale.PITCH), "deeper", "higher")));
             timbre += Math.signum(description.pitch()) * 0.5;
         }
         if (description.colour() != 0) {
-            reasons.add("brightness %.0f Hz: %s".formatted(measured.brightnessHz(), place(standing(voice, all, Scale.COLOUR), "darker", "brighter")));
+            reasons.add("brightness %.0f Hz: %s"
+                    .formatted(
+                            measured.brightnessHz(), place(standing(voice, all, Scale.COLOUR), "darker", "brighter")));
         }
         if (old) {
             pace -= 6;
@@ -128,8 +166,13 @@ public final class VoiceMatcher {
             timbre += 1;
             reasons.add("a young voice is made of a grown one: higher, and lighter in timbre");
         }
-        Tuning tuning = new Tuning((int) Math.round(100 + within(pace, 30)), Math.round(within(voice.whispers() ? 0 : semitones, 4) * 10) / 10.0,
-                (int) Math.round(100 + within(voice.whispers() ? 0 : range, 80)), Math.round(within(timbre, 3) * 10) / 10.0, null, 0);
+        Tuning tuning = new Tuning(
+                (int) Math.round(100 + within(pace, 30)),
+                Math.round(within(voice.whispers() ? 0 : semitones, 4) * 10) / 10.0,
+                (int) Math.round(100 + within(voice.whispers() ? 0 : range, 80)),
+                Math.round(within(timbre, 3) * 10) / 10.0,
+                null,
+                0);
         said(tuning).forEach(reasons::add);
         return new Proposal(voice, tuning, reasons);
     }
@@ -140,7 +183,9 @@ public final class VoiceMatcher {
     }
 
     private static String place(double standing, String less, String more) {
-        return standing < 0.5 ? "%s than %.0f %% of the others".formatted(less, (1 - standing) * 100) : "%s than %.0f %% of the others".formatted(more, standing * 100);
+        return standing < 0.5
+                ? "%s than %.0f %% of the others".formatted(less, (1 - standing) * 100)
+                : "%s than %.0f %% of the others".formatted(more, standing * 100);
     }
 
     private static List<String> said(Tuning tuning) {
@@ -155,7 +200,9 @@ public final class VoiceMatcher {
             said.add("range %d %%".formatted(tuning.rangePercent()));
         }
         if (tuning.timbreSemitones() != 0) {
-            said.add(signed(tuning.timbreSemitones() < 0 ? "timbre %+.1f, deeper" : "timbre %+.1f, lighter", tuning.timbreSemitones()));
+            said.add(signed(
+                    tuning.timbreSemitones() < 0 ? "timbre %+.1f, deeper" : "timbre %+.1f, lighter",
+                    tuning.timbreSemitones()));
         }
         return said;
     }

@@ -12,21 +12,60 @@ import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 
 /**
- * The words of English with their sounds, counted from the CMU Pronouncing Dictionary (126,046 spellings, the first pronunciation
+ * The words of English with their sounds, counted from the CMU Pronouncing Dictionary (126,046 spellings, the first
+ * pronunciation
  * of each). British spellings and regular endings that it lacks are found through the word they belong to.
  */
 public final class Dictionary {
 
     private static final String WORDS = "words.txt.gz";
     /** British spelling to the American one that the dictionary has: ending by ending. */
-    private static final String[][] BRITISH = {{"isation", "ization"}, {"ising", "izing"}, {"ised", "ized"}, {"iser", "izer"}, {"ises", "izes"}, {"ise", "ize"},
-        {"yse", "yze"}, {"ysed", "yzed"}, {"our", "or"}, {"ours", "ors"}, {"oured", "ored"}, {"ouring", "oring"}, {"ourful", "orful"}, {"ourable", "orable"},
-        {"tre", "ter"}, {"tres", "ters"}, {"ogue", "og"}, {"ence", "ense"}, {"elled", "eled"}, {"elling", "eling"}, {"eller", "eler"}, {"ellery", "elry"}, {"aeo", "eo"}};
+    private static final String[][] BRITISH = {
+        {"isation", "ization"},
+        {"ising", "izing"},
+        {"ised", "ized"},
+        {"iser", "izer"},
+        {"ises", "izes"},
+        {"ise", "ize"},
+        {"yse", "yze"},
+        {"ysed", "yzed"},
+        {"our", "or"},
+        {"ours", "ors"},
+        {"oured", "ored"},
+        {"ouring", "oring"},
+        {"ourful", "orful"},
+        {"ourable", "orable"},
+        {"tre", "ter"},
+        {"tres", "ters"},
+        {"ogue", "og"},
+        {"ence", "ense"},
+        {"elled", "eled"},
+        {"elling", "eling"},
+        {"eller", "eler"},
+        {"ellery", "elry"},
+        {"aeo", "eo"}
+    };
 
     /** Ending, what stood there before it, weak vowels and consonants that it adds. */
-    private static final String[][] ENDINGS = {{"'s", "", "0", "1"}, {"s'", "s", "0", "0"}, {"es", "", "1", "1"}, {"s", "", "0", "1"}, {"ed", "", "0", "1"},
-        {"d", "", "0", "1"}, {"ing", "", "1", "1"}, {"ing", "e", "1", "1"}, {"ly", "", "1", "1"}, {"ness", "", "1", "2"}, {"less", "", "1", "2"},
-        {"like", "", "1", "2"}, {"er", "", "1", "1"}, {"est", "", "1", "2"}, {"able", "", "2", "2"}, {"ment", "", "1", "3"}};
+    private static final String[][] ENDINGS = {
+        {"'s", "", "0", "1"},
+        {"s'", "s", "0", "0"},
+        {"es", "", "1", "1"},
+        {"s", "", "0", "1"},
+        {"ed", "", "0", "1"},
+        {"d", "", "0", "1"},
+        {"ing", "", "1", "1"},
+        {"ing", "e", "1", "1"},
+        {"ly", "", "1", "1"},
+        {"ness", "", "1", "2"},
+        {"less", "", "1", "2"},
+        {"like", "", "1", "2"},
+        {"er", "", "1", "1"},
+        {"est", "", "1", "2"},
+        {"able", "", "2", "2"},
+        {"ment", "", "1", "3"}
+    };
+
     private static final String[] STARTS = {"un", "re", "non", "over", "under", "out", "pre", "mis"};
 
     private static final class Holder {
@@ -38,7 +77,8 @@ public final class Dictionary {
     private Dictionary() {
         Map<String, Sounds> shared = new HashMap<>();
         try (InputStream packed = Dictionary.class.getResourceAsStream(WORDS);
-             BufferedReader lines = new BufferedReader(new InputStreamReader(new GZIPInputStream(packed, 1 << 16), StandardCharsets.US_ASCII))) {
+                BufferedReader lines = new BufferedReader(
+                        new InputStreamReader(new GZIPInputStream(packed, 1 << 16), StandardCharsets.US_ASCII))) {
             for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                 int space = line.indexOf(' ');
                 words.put(line.substring(0, space), shared.computeIfAbsent(line.substring(space + 1), Sounds::parse));
@@ -90,7 +130,9 @@ public final class Dictionary {
             }
         }
         for (String start : STARTS) {
-            Sounds stem = word.startsWith(start) && word.length() > start.length() + 2 ? words.get(word.substring(start.length())) : null;
+            Sounds stem = word.startsWith(start) && word.length() > start.length() + 2
+                    ? words.get(word.substring(start.length()))
+                    : null;
             if (stem != null) {
                 return Optional.of(stem.with(start.endsWith("er") ? 2 : 1, 1));
             }

@@ -1,7 +1,7 @@
 package org.logophon.core.direction;
 
-import org.logophon.core.input.InvalidInput;
 import org.logophon.core.effect.Effect;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.style.Style;
 
 /**
@@ -14,11 +14,20 @@ import org.logophon.core.style.Style;
  * @param pauseAfterMillis 0–10,000: silence after the cue, before the next one in the programme
  * @param effect          what the voice comes through
  * @param effectPercent   0–100: how much of the effect is heard
- * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has one
+ * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has
+ *     one
  * @param stylePercent    0–100: its strength
  */
-public record Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis,
-                        Effect effect, Integer effectPercent, String style, Integer stylePercent) {
+public record Direction(
+        Integer pacePercent,
+        Double pitchSemitones,
+        Integer rangePercent,
+        Double loudnessDb,
+        Integer pauseAfterMillis,
+        Effect effect,
+        Integer effectPercent,
+        String style,
+        Integer stylePercent) {
 
     private static final int LONGEST_STYLE = 40;
     public static final Direction NONE = new Direction(null, null, null, null);
@@ -32,13 +41,30 @@ public record Direction(Integer pacePercent, Double pitchSemitones, Integer rang
         check("The mix of an effect", effectPercent, 0, 100, "%");
         check("The strength of a style", stylePercent, 0, 100, "%");
         if (style != null && (style.length() > LONGEST_STYLE || style.chars().anyMatch(Character::isISOControl))) {
-            throw new InvalidInput("A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
+            throw new InvalidInput(
+                    "A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
         }
     }
 
     /** Without a style. */
-    public Direction(Integer pacePercent, Double pitchSemitones, Integer rangePercent, Double loudnessDb, Integer pauseAfterMillis, Effect effect, Integer effectPercent) {
-        this(pacePercent, pitchSemitones, rangePercent, loudnessDb, pauseAfterMillis, effect, effectPercent, null, null);
+    public Direction(
+            Integer pacePercent,
+            Double pitchSemitones,
+            Integer rangePercent,
+            Double loudnessDb,
+            Integer pauseAfterMillis,
+            Effect effect,
+            Integer effectPercent) {
+        this(
+                pacePercent,
+                pitchSemitones,
+                rangePercent,
+                loudnessDb,
+                pauseAfterMillis,
+                effect,
+                effectPercent,
+                null,
+                null);
     }
 
     /** With the range left as it is, and no effect. */
@@ -48,8 +74,8 @@ public record Direction(Integer pacePercent, Double pitchSemitones, Integer rang
 
     private static void check(String what, Number value, int least, int most, String unit) {
         if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
-            throw new InvalidInput("%s goes from %d to %d %s, and %s is outside."
-                    .formatted(what, least, most, unit, value));
+            throw new InvalidInput(
+                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
         }
     }
 }

@@ -14,11 +14,20 @@ import org.logophon.core.style.Style;
  * @param pauseMillis silence after the cue
  * @param effect      null for none
  * @param effectPercent 0–100; 0 without an effect
- * @param style       empty for none; its loudness and pause are in the numbers above, its pace, pitch and range are not: a voice may have its own way of it
+ * @param style       empty for none; its loudness and pause are in the numbers above, its pace, pitch and range are
+ *     not: a voice may have its own way of it
  * @param stylePercent 0–100; 0 without a style
  */
-public record ResolvedDirection(double paceFactor, double semitones, double rangeFactor, double loudnessDb, int pauseMillis, Effect effect, int effectPercent,
-                        String style, int stylePercent) {
+public record ResolvedDirection(
+        double paceFactor,
+        double semitones,
+        double rangeFactor,
+        double loudnessDb,
+        int pauseMillis,
+        Effect effect,
+        int effectPercent,
+        String style,
+        int stylePercent) {
 
     /** Silence between cues where nothing else is said: a short breath. Ours. */
     public static final int DEFAULT_PAUSE_MILLIS = 400;
@@ -61,8 +70,16 @@ public record ResolvedDirection(double paceFactor, double semitones, double rang
         Style ours = styled ? Style.named(style).orElse(null) : null;
         decibels += ours == null ? 0 : ours.loudnessDb(strength);
         double paused = ours == null ? pause : pause * ours.pauseFactor(strength);
-        return new ResolvedDirection(clamp(pace, 0.5, 2), clamp(semitones, -12, 12), clamp(range, 0, 2), clamp(decibels, -24, 12), (int) Math.round(paused),
-                heard ? effect : null, heard ? mix : 0, styled ? style : "", styled ? strength : 0);
+        return new ResolvedDirection(
+                clamp(pace, 0.5, 2),
+                clamp(semitones, -12, 12),
+                clamp(range, 0, 2),
+                clamp(decibels, -24, 12),
+                (int) Math.round(paused),
+                heard ? effect : null,
+                heard ? mix : 0,
+                styled ? style : "",
+                styled ? strength : 0);
     }
 
     private static double clamp(double value, double least, double most) {

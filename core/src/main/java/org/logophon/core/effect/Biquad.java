@@ -1,7 +1,8 @@
 package org.logophon.core.effect;
 
 /**
- * A second-order filter in transposed direct form II; coefficients by R. Bristow-Johnson, "Cookbook formulae for audio EQ
+ * A second-order filter in transposed direct form II; coefficients by R. Bristow-Johnson, "Cookbook formulae for audio
+ * EQ
  * biquad filter coefficients" (W3C note of 2021).
  */
 final class Biquad {

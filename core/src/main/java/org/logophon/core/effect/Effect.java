@@ -33,6 +33,7 @@ public enum Effect {
                 return effect;
             }
         }
-        throw new InvalidInput("There is no effect “" + name.strip() + "”. Choose telephone, small speaker, hall or machine.");
+        throw new InvalidInput(
+                "There is no effect “" + name.strip() + "”. Choose telephone, small speaker, hall or machine.");
     }
 }

@@ -1,8 +1,8 @@
 package org.logophon.core.effect;
 
 import java.util.Arrays;
-import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.prosody.Shape;
+import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.sound.Sound;
 
 /** Makes the effects. The same sound gives the same samples every time. */
@@ -10,17 +10,18 @@ public final class Effects {
 
     /** Quality factors of the two halves of a fourth-order Butterworth filter. */
     private static final double[] BUTTERWORTH = {0.5412, 1.3066};
+
     private static final double HALL_SECONDS = 1.6;
     private static final double[] HALL_DELAYS = {0.0297, 0.0371, 0.0411, 0.0437, 0.0493, 0.0533};
     private static final double[] HALL_BLUR = {0.0050, 0.0017, 0.0127};
     private static final double TUBE_SECONDS = 0.0061;
     private static final double TUBE_FEEDBACK = 0.72;
 
-    private Effects() {
-    }
+    private Effects() {}
 
     /**
-     * @param mixPercent 0 the voice alone, 100 the effect alone; both are brought to one level, so that the mix changes the
+     * @param mixPercent 0 the voice alone, 100 the effect alone; both are brought to one level, so that the mix changes
+     *     the
      *                   colour and not the loudness
      * @return as long as the sound, but for the hall, which goes on after it
      */
@@ -38,7 +39,8 @@ public final class Effects {
     }
 
     private static float[] mixed(float[] dry, float[] wet, double mix) {
-        double level = power(dry) == 0 ? 0 : Math.sqrt(power(dry) / Math.max(1e-12, power(Arrays.copyOf(wet, dry.length))));
+        double level =
+                power(dry) == 0 ? 0 : Math.sqrt(power(dry) / Math.max(1e-12, power(Arrays.copyOf(wet, dry.length))));
         float[] out = new float[Math.max(dry.length, wet.length)];
         for (int i = 0; i < out.length; i++) {
             out[i] = (float) ((i < dry.length ? dry[i] * (1 - mix) : 0) + (i < wet.length ? wet[i] * level * mix : 0));
@@ -57,7 +59,8 @@ public final class Effects {
     private static float[] band(float[] in, double low, double high, int rate) {
         float[] out = in;
         for (double q : BUTTERWORTH) {
-            out = Biquad.lowPass(high, q, rate).filter(Biquad.highPass(low, q, rate).filter(out));
+            out = Biquad.lowPass(high, q, rate)
+                    .filter(Biquad.highPass(low, q, rate).filter(out));
         }
         return out;
     }
@@ -74,7 +77,10 @@ public final class Effects {
         return out;
     }
 
-    /** Combs beside one another, then all-pass filters in a row (M. R. Schroeder, "Natural sounding artificial reverberation", JAES 10, 1962). */
+    /**
+     * Combs beside one another, then all-pass filters in a row (M. R. Schroeder, "Natural sounding artificial
+     * reverberation", JAES 10, 1962).
+     */
     private static float[] hall(Sound sound) {
         int rate = sound.rate();
         float[] in = Arrays.copyOf(sound.samples(), sound.samples().length + (int) (HALL_SECONDS * 0.75 * rate));

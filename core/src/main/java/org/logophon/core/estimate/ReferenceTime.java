@@ -12,7 +12,8 @@ import org.logophon.core.form.WrittenForm;
 import org.logophon.core.form.WrittenForms;
 
 /**
- * How long an average voice at 100 % pace takes for a text: a time for each kind of sound and for each stop. The times were
+ * How long an average voice at 100 % pace takes for a text: a time for each kind of sound and for each stop. The times
+ * were
  * fitted by least squares to 38 made-up cues in 16 English voices; a single voice differs from them by one factor, its
  * {@link SpeakingRate}.
  */
@@ -30,10 +31,10 @@ public final class ReferenceTime {
     private static final Pattern VOWEL = Pattern.compile("[aeiouyàáâãäåæèéêëìíîïòóôõöøœùúûüýÿāēīōūąęŵŷ]+");
     /** Letter by letter, as their names: W has three vowels and five consonants. */
     private static final Sounds LETTER = new Sounds(1, 0, 1, 1);
+
     private static final Sounds LETTER_W = new Sounds(1, 2, 0, 5);
 
-    private ReferenceTime() {
-    }
+    private ReferenceTime() {}
 
     /** Seconds of speech, pauses inside it included. @param language BCP 47 tag of the voice, or of the project */
     public static double seconds(String text, String language) {
@@ -48,7 +49,10 @@ public final class ReferenceTime {
         Matcher words = WORD.matcher(said);
         while (words.find()) {
             Sounds sounds = sounds(words.group(), english);
-            seconds += sounds.stressed() * STRESSED + sounds.weak() * WEAK + sounds.longStressed() * LONGER + sounds.consonants() * CONSONANT;
+            seconds += sounds.stressed() * STRESSED
+                    + sounds.weak() * WEAK
+                    + sounds.longStressed() * LONGER
+                    + sounds.consonants() * CONSONANT;
         }
         return seconds;
     }
@@ -58,7 +62,10 @@ public final class ReferenceTime {
         StringBuilder said = new StringBuilder(text.length());
         int from = 0;
         for (WrittenForm form : forms) {
-            said.append(text, from, form.start()).append(' ').append(EngineHabits.say(text.substring(form.start(), form.end()), language)).append(' ');
+            said.append(text, from, form.start())
+                    .append(' ')
+                    .append(EngineHabits.say(text.substring(form.start(), form.end()), language))
+                    .append(' ');
             from = form.end();
         }
         return said.append(text, from, text.length()).toString();

@@ -9,7 +9,8 @@ public record SpeakingRate(double factor) {
 
     public SpeakingRate {
         if (!(factor > 0)) {
-            throw new IllegalArgumentException("A voice takes some time for every word, not " + factor + " times the usual.");
+            throw new IllegalArgumentException(
+                    "A voice takes some time for every word, not " + factor + " times the usual.");
         }
     }
 }

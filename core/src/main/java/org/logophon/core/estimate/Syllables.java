@@ -11,7 +11,8 @@ import org.logophon.core.form.WrittenForm;
 import org.logophon.core.form.WrittenForms;
 
 /**
- * Counts the syllables of a text as it would be spoken: written forms (numbers, dates, acronyms…) as they are said, English
+ * Counts the syllables of a text as it would be spoken: written forms (numbers, dates, acronyms…) as they are said,
+ * English
  * words by the dictionary, others by their vowel groups. A count for estimating time: ±1 on an unusual word.
  */
 public final class Syllables {
@@ -19,10 +20,10 @@ public final class Syllables {
     private static final Pattern VOWELS = Pattern.compile("[aeiouyàáâãäåæèéêëìíîïòóôõöøœùúûüýÿăąēėęīįőōūůűųŵŷ]+");
     /** A last e that English doesn't sound: silent in wrapped and stone, sounded in lifted, table and hundred. */
     private static final Pattern SILENT_END = Pattern.compile("([^aeiouyl]e|[^aeiouytd](?<!dr)ed|[^aeiouyscxzgh]es)$");
+
     private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}’']+");
 
-    private Syllables() {
-    }
+    private Syllables() {}
 
     /** @param language BCP 47 tag that written forms are said in */
     public static int of(String text, String language) {
@@ -34,7 +35,10 @@ public final class Syllables {
         StringBuilder said = new StringBuilder(text.length());
         int from = 0;
         for (WrittenForm form : forms) {
-            said.append(text, from, form.start()).append(' ').append(form.said().get(0)).append(' ');
+            said.append(text, from, form.start())
+                    .append(' ')
+                    .append(form.said().get(0))
+                    .append(' ');
             from = form.end();
         }
         said.append(text, from, text.length());

@@ -6,14 +6,16 @@ import org.apache.commons.math3.transform.FastFourierTransformer;
 import org.apache.commons.math3.transform.TransformType;
 import org.logophon.core.sound.Sound;
 
-/** How bright a sound is: the centre of gravity of its power spectrum, from 0 to 8 kHz so that every sample rate tells the same. */
+/**
+ * How bright a sound is: the centre of gravity of its power spectrum, from 0 to 8 kHz so that every sample rate tells
+ * the same.
+ */
 final class Brightness {
 
     private static final int WINDOW = 1024;
     private static final double HIGHEST_HZ = 8_000;
 
-    private Brightness() {
-    }
+    private Brightness() {}
 
     static double hertz(Sound sound) {
         float[] x = sound.samples();
@@ -26,7 +28,8 @@ final class Brightness {
             }
             Complex[] spectrum = fourier.transform(frame, TransformType.FORWARD);
             for (int i = 0; i < power.length; i++) {
-                power[i] += spectrum[i].getReal() * spectrum[i].getReal() + spectrum[i].getImaginary() * spectrum[i].getImaginary();
+                power[i] += spectrum[i].getReal() * spectrum[i].getReal()
+                        + spectrum[i].getImaginary() * spectrum[i].getImaginary();
             }
         }
         double sum = 0;

@@ -11,11 +11,14 @@ import java.util.stream.IntStream;
  * What a voice reads to be measured.
  *
  * <ul>
- * <li>English: the first of the Harvard sentences, phonetically balanced lists ("IEEE Recommended Practice for Speech Quality
+ * <li>English: the first of the Harvard sentences, phonetically balanced lists ("IEEE Recommended Practice for Speech
+ * Quality
  * Measurements", IEEE Trans. Audio and Electroacoustics 17, 1969), as remembered.
- * <li>German, French, Spanish: the opening of "The North Wind and the Sun" in the versions of the Handbook of the International
+ * <li>German, French, Spanish: the opening of "The North Wind and the Sun" in the versions of the Handbook of the
+ * International
  * Phonetic Association (1999), as remembered.
- * <li>Any other language: the numbers from 1 to 30 in its words by CLDR; where CLDR has none, in figures. Not phonetically balanced, but
+ * <li>Any other language: the numbers from 1 to 30 in its words by CLDR; where CLDR has none, in figures. Not
+ * phonetically balanced, but
  * open data, and the same for all voices of the language.
  * </ul>
  *
@@ -48,16 +51,21 @@ public record MeasuringPassage(String text, String language, boolean words) {
         if (base.equals("en")) {
             return new MeasuringPassage(HARVARD, language, true);
         }
-        return NORTH_WIND.containsKey(base) ? new MeasuringPassage(NORTH_WIND.get(base), language, true) : numbers(language);
+        return NORTH_WIND.containsKey(base)
+                ? new MeasuringPassage(NORTH_WIND.get(base), language, true)
+                : numbers(language);
     }
 
     private static MeasuringPassage numbers(String language) {
         ULocale locale = ULocale.forLanguageTag(language);
         RuleBasedNumberFormat words = new RuleBasedNumberFormat(locale, RuleBasedNumberFormat.SPELLOUT);
-        boolean known = words.getLocale(ULocale.ACTUAL_LOCALE) != null && words.getLocale(ULocale.ACTUAL_LOCALE).getLanguage().equals(locale.getLanguage());
-        String text = IntStream.rangeClosed(1, LAST_NUMBER).mapToObj(n -> known ? words.format(n).replace("\u00ad", "") : Integer.toString(n))
+        boolean known = words.getLocale(ULocale.ACTUAL_LOCALE) != null
+                && words.getLocale(ULocale.ACTUAL_LOCALE).getLanguage().equals(locale.getLanguage());
+        String text = IntStream.rangeClosed(1, LAST_NUMBER)
+                .mapToObj(n -> known ? words.format(n).replace("\u00ad", "") : Integer.toString(n))
                 .collect(Collectors.joining(" "));
         // CLDR writes Cherokee in its small letters, which are younger than the engines' tables
-        return new MeasuringPassage(locale.getLanguage().equals("chr") ? UCharacter.toUpperCase(locale, text) : text, language, known);
+        return new MeasuringPassage(
+                locale.getLanguage().equals("chr") ? UCharacter.toUpperCase(locale, text) : text, language, known);
     }
 }

@@ -5,13 +5,13 @@ import java.util.List;
 import org.logophon.core.voice.Gender;
 
 /**
- * Plain words for what a voice measures. The borders are ours: the outer quarters, roughly, of the voices that come with
+ * Plain words for what a voice measures. The borders are ours: the outer quarters, roughly, of the voices that come
+ * with
  * the engines.
  */
 public final class VoiceCharacter {
 
-    private VoiceCharacter() {
-    }
+    private VoiceCharacter() {}
 
     public static List<String> of(VoiceFigures figures, Gender gender) {
         List<String> words = new ArrayList<>();

@@ -1,7 +1,8 @@
 package org.logophon.core.figures;
 
 /**
- * What was measured on a voice that read its {@link MeasuringPassage} at its own pace and pitch. A null is what could not be measured.
+ * What was measured on a voice that read its {@link MeasuringPassage} at its own pace and pitch. A null is what could
+ * not be measured.
  *
  * @param medianPitchHz       over voiced speech; null for a whisper
  * @param pitchRangeSemitones between the 10th and the 90th percentile of the pitch; null for a whisper
@@ -9,5 +10,9 @@ package org.logophon.core.figures;
  * @param syllablesPerMinute  pauses included
  * @param brightnessHz        centre of gravity of the power spectrum up to 8 kHz
  */
-public record VoiceFigures(Double medianPitchHz, Double pitchRangeSemitones, Double wordsPerMinute, Double syllablesPerMinute, double brightnessHz) {
-}
+public record VoiceFigures(
+        Double medianPitchHz,
+        Double pitchRangeSemitones,
+        Double wordsPerMinute,
+        Double syllablesPerMinute,
+        double brightnessHz) {}

@@ -15,17 +15,23 @@ import org.logophon.core.voice.Voice;
 /** Lets a voice read its passage and measures it. */
 public final class VoiceMeter {
 
-    private VoiceMeter() {
-    }
+    private VoiceMeter() {}
 
     /** @throws SpeechFailed when the voice can't read it */
     public static VoiceFigures measure(Narrator narrator, Voice voice) {
-        return of(narrator.render(recipe(narrator, voice)).sound(), MeasuringPassage.in(voice.language()), voice.whispers());
+        return of(
+                narrator.render(recipe(narrator, voice)).sound(),
+                MeasuringPassage.in(voice.language()),
+                voice.whispers());
     }
 
     /** What a voice is given to read. */
     public static Recipe recipe(Narrator narrator, Voice voice) {
-        return Recipe.of(MeasuringPassage.in(voice.language()).text(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+        return Recipe.of(
+                MeasuringPassage.in(voice.language()).text(),
+                voice,
+                narrator.engineVersion(voice),
+                ResolvedDirection.NEUTRAL);
     }
 
     /** @param sound the passage as it was read */
@@ -34,8 +40,11 @@ public final class VoiceMeter {
         double minutes = (span.to() - span.from()) / (double) sound.rate() / 60;
         PitchTrack track = whispers ? null : PitchMeter.track(sound);
         boolean pitched = track != null && track.medianHz() > 0;
-        return new VoiceFigures(pitched ? track.medianHz() : null, pitched ? track.spreadSemitones() : null,
+        return new VoiceFigures(
+                pitched ? track.medianHz() : null,
+                pitched ? track.spreadSemitones() : null,
                 passage.words() ? Words.count(passage.text()) / minutes : null,
-                passage.words() ? Syllables.of(passage.text(), passage.language()) / minutes : null, Brightness.hertz(sound));
+                passage.words() ? Syllables.of(passage.text(), passage.language()) / minutes : null,
+                Brightness.hertz(sound));
     }
 }

@@ -14,6 +14,5 @@ import org.logophon.core.sound.Sound;
 public record Clip(Sound sound, List<TimedWord> words, Loudness loudness, double truePeakDbtp) {
 
     /** @param start UTF-16 index in the cue's text; times in seconds from the clip's first sample */
-    public record TimedWord(int start, int end, double startSeconds, double endSeconds) {
-    }
+    public record TimedWord(int start, int end, double startSeconds, double endSeconds) {}
 }

@@ -13,13 +13,15 @@ import org.logophon.core.sound.Sound;
 
 /**
  * From speech to clip: trim to the speech, convert the rate, bring to the target loudness with the role's and the cue's
- * own offset, limit the true peak, add head and tail. The rate comes first so that loudness and peak are measured on the
+ * own offset, limit the true peak, add head and tail. The rate comes first so that loudness and peak are measured on
+ * the
  * very samples that are delivered.
  */
 public final class ClipFinisher {
 
     /** A limiter at work takes loudness away; the gain is raised until the clip is this close to what was asked. */
     private static final double CLOSE_LU = 0.05;
+
     private static final int MOST_CORRECTIONS = 8;
 
     private final Resampler resampler;
@@ -36,12 +38,14 @@ public final class ClipFinisher {
         Levelled levelled = level(converted, settings, offsetDb);
         Sound clip = padded(levelled.sound(), settings);
         double headSeconds = settings.headMillis() / 1000.0;
-        return new Clip(clip, times(spoken.words(), trimmed.rate(), headSeconds, clip.seconds()), levelled.loudness(),
+        return new Clip(
+                clip,
+                times(spoken.words(), trimmed.rate(), headSeconds, clip.seconds()),
+                levelled.loudness(),
                 Decibels.ofFactor(levelled.truePeak()));
     }
 
-    private record Levelled(Sound sound, Loudness loudness, double truePeak) {
-    }
+    private record Levelled(Sound sound, Loudness loudness, double truePeak) {}
 
     private static Levelled level(Sound sound, FinishSettings settings, double offsetDb) {
         Loudness own = LoudnessMeter.of(sound);
@@ -51,7 +55,9 @@ public final class ClipFinisher {
         double gainDb = own.silent() ? 0 : wanted - own.lufs();
         if (ownPeak * Decibels.toFactor(gainDb) <= ceiling) {
             // gain moves loudness and peak by exactly itself
-            return new Levelled(sound.amplified(Decibels.toFactor(gainDb)), new Loudness(own.lufs() + gainDb, own.gated()),
+            return new Levelled(
+                    sound.amplified(Decibels.toFactor(gainDb)),
+                    new Loudness(own.lufs() + gainDb, own.gated()),
                     ownPeak * Decibels.toFactor(gainDb));
         }
         for (int i = 0; ; i++) {
@@ -76,9 +82,13 @@ public final class ClipFinisher {
     }
 
     private static List<Clip.TimedWord> times(List<WordTime> words, int rate, double offset, double seconds) {
-        return words.stream().map(w -> new Clip.TimedWord(w.start(), w.end(),
-                within(w.startSample() / (double) rate + offset, seconds),
-                within(w.endSample() / (double) rate + offset, seconds))).toList();
+        return words.stream()
+                .map(w -> new Clip.TimedWord(
+                        w.start(),
+                        w.end(),
+                        within(w.startSample() / (double) rate + offset, seconds),
+                        within(w.endSample() / (double) rate + offset, seconds)))
+                .toList();
     }
 
     private static double within(double time, double seconds) {

@@ -6,20 +6,51 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * Dates. British English says the day first and with its article, American the month first (New Hart's Rules 11.5 and The
- * Chicago Manual of Style 9.31, from memory); all-figure dates are day first in Britain, month first in America; ISO 8601 is
+ * Dates. British English says the day first and with its article, American the month first (New Hart's Rules 11.5 and
+ * The
+ * Chicago Manual of Style 9.31, from memory); all-figure dates are day first in Britain, month first in America; ISO
+ * 8601 is
  * year first everywhere.
  */
 final class Dates {
 
-    private static final List<String> MONTHS = List.of("January", "February", "March", "April", "May", "June", "July", "August",
-            "September", "October", "November", "December");
-    private static final String MONTH = "(January|February|March|April|May|June|July|August|September|October|November|December|"
-            + "Jan\\.?|Feb\\.?|Mar\\.?|Apr\\.?|Jun\\.?|Jul\\.?|Aug\\.?|Sept?\\.?|Oct\\.?|Nov\\.?|Dec\\.?)";
+    private static final List<String> MONTHS = List.of(
+            "January",
+            "February",
+            "March",
+            "April",
+            "May",
+            "June",
+            "July",
+            "August",
+            "September",
+            "October",
+            "November",
+            "December");
+    private static final String MONTH =
+            "(January|February|March|April|May|June|July|August|September|October|November|December|"
+                    + "Jan\\.?|Feb\\.?|Mar\\.?|Apr\\.?|Jun\\.?|Jul\\.?|Aug\\.?|Sept?\\.?|Oct\\.?|Nov\\.?|Dec\\.?)";
     private static final String YEAR = "(1\\d{3}|20\\d{2})";
     private static final String EDGE = "(?![\\p{L}\\p{N}])";
-    private static final Map<String, String> WEEKDAYS = Map.of("Mon", "Monday", "Tue", "Tuesday", "Tues", "Tuesday", "Wed", "Wednesday",
-            "Thu", "Thursday", "Thurs", "Thursday", "Fri", "Friday", "Sat", "Saturday", "Sun", "Sunday");
+    private static final Map<String, String> WEEKDAYS = Map.of(
+            "Mon",
+            "Monday",
+            "Tue",
+            "Tuesday",
+            "Tues",
+            "Tuesday",
+            "Wed",
+            "Wednesday",
+            "Thu",
+            "Thursday",
+            "Thurs",
+            "Thursday",
+            "Fri",
+            "Friday",
+            "Sat",
+            "Saturday",
+            "Sun",
+            "Sunday");
 
     private final English english;
 
@@ -31,26 +62,70 @@ final class Dates {
         Dates dates = new Dates(english);
         String day = "(\\d{1,2})(?:st|nd|rd|th)?";
         return List.of(
-                Rule.of(FormKind.DATE, "(?<![\\w/.-])" + YEAR + "-(\\d{2})-(\\d{2})(?![\\w/]|-\\d)", m -> dates.ordered(m.group(3), m.group(2), m.group(1))),
-                Rule.of(FormKind.DATE, "(?<![\\w/.-])(\\d{1,2})([/.-])(\\d{1,2})\\2(\\d{4}|\\d{2})(?![\\w/]|[.-]\\d)",
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w/.-])" + YEAR + "-(\\d{2})-(\\d{2})(?![\\w/]|-\\d)",
+                        m -> dates.ordered(m.group(3), m.group(2), m.group(1))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w/.-])(\\d{1,2})([/.-])(\\d{1,2})\\2(\\d{4}|\\d{2})(?![\\w/]|[.-]\\d)",
                         m -> dates.figures(m.group(1), m.group(3), m.group(4))),
-                Rule.of(FormKind.DATE, "(?<![\\w.,/])" + day + "(?: of)? " + MONTH + ",? " + YEAR + EDGE, m -> dates.dayFirst(m.group(1), m.group(2), m.group(3))),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}])" + MONTH + " " + day + ",? " + YEAR + EDGE, m -> dates.monthFirst(m.group(2), m.group(1), m.group(3))),
-                Rule.of(FormKind.DATE, "(?<![\\w.,/])" + day + "(?: of)? " + MONTH + EDGE, m -> dates.dayFirst(m.group(1), m.group(2), null)),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}])" + MONTH + " " + day + "(?![\\p{L}\\p{N}:%°]|[.,]\\d|[–-]\\d)",
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w.,/])" + day + "(?: of)? " + MONTH + ",? " + YEAR + EDGE,
+                        m -> dates.dayFirst(m.group(1), m.group(2), m.group(3))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}])" + MONTH + " " + day + ",? " + YEAR + EDGE,
+                        m -> dates.monthFirst(m.group(2), m.group(1), m.group(3))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w.,/])" + day + "(?: of)? " + MONTH + EDGE,
+                        m -> dates.dayFirst(m.group(1), m.group(2), null)),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}])" + MONTH + " " + day + "(?![\\p{L}\\p{N}:%°]|[.,]\\d|[–-]\\d)",
                         m -> dates.monthFirst(m.group(2), m.group(1), null)),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}])" + MONTH + ",? " + YEAR + EDGE, m -> List.of(month(m.group(1)) + " " + english.year(m.group(2)))),
-                Rule.of(FormKind.DATE, "(?<![\\w.,])(1[1-9]|20)(\\d)0['’]?s" + EDGE, m -> dates.decade(m.group(1), m.group(2))),
-                Rule.of(FormKind.DATE, "(?<![\\w.,])['’]?([2-9]0)['’]?s" + EDGE, m -> List.of(English.plural(english.cardinal(m.group(1))))),
-                Rule.of(FormKind.DATE, "(?<![\\w])['’](\\d{2})" + EDGE, m -> List.of(m.group(1).startsWith("0") ? "oh " + english.cardinal(m.group(1).substring(1))
-                        : english.cardinal(m.group(1)))),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}])(Mon|Tues?|Wed|Thu(?:rs)?|Fri|Sat|Sun)[–-](Mon|Tues?|Wed|Thu(?:rs)?|Fri|Sat|Sun)" + EDGE,
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}])" + MONTH + ",? " + YEAR + EDGE,
+                        m -> List.of(month(m.group(1)) + " " + english.year(m.group(2)))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w.,])(1[1-9]|20)(\\d)0['’]?s" + EDGE,
+                        m -> dates.decade(m.group(1), m.group(2))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w.,])['’]?([2-9]0)['’]?s" + EDGE,
+                        m -> List.of(English.plural(english.cardinal(m.group(1))))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w])['’](\\d{2})" + EDGE,
+                        m -> List.of(
+                                m.group(1).startsWith("0")
+                                        ? "oh " + english.cardinal(m.group(1).substring(1))
+                                        : english.cardinal(m.group(1)))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}])(Mon|Tues?|Wed|Thu(?:rs)?|Fri|Sat|Sun)[–-](Mon|Tues?|Wed|Thu(?:rs)?|Fri|Sat|Sun)"
+                                + EDGE,
                         m -> List.of(WEEKDAYS.get(m.group(1)) + " to " + WEEKDAYS.get(m.group(2)))),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}.,£$€])(AD|CE) (\\d{1,4})" + EDGE, m -> List.of(Letters.spaced(m.group(1)) + " " + english.year(m.group(2)))),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}.,£$€])(\\d{1,4}) ?(AD|BC|BCE|CE|B\\.C\\.|A\\.D\\.)(?![\\p{L}\\p{N}])",
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}.,£$€])(AD|CE) (\\d{1,4})" + EDGE,
+                        m -> List.of(Letters.spaced(m.group(1)) + " " + english.year(m.group(2)))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}.,£$€])(\\d{1,4}) ?(AD|BC|BCE|CE|B\\.C\\.|A\\.D\\.)(?![\\p{L}\\p{N}])",
                         m -> List.of(english.year(m.group(1)) + " " + Letters.spaced(m.group(2)))),
-                Rule.of(FormKind.DATE, "(?<![\\p{L}\\p{N}])(?:circa |ca?\\. ?)" + YEAR + EDGE, m -> List.of("circa " + english.year(m.group(1)))),
-                Rule.of(FormKind.DATE, "(?<![\\w.,£$€/:+–×-])(1[1-9]\\d{2}|20\\d{2})(?![\\w%°/:×]| ?[–-] ?\\d|[.,]\\d| ?(?:" + Measures.pattern(true) + ")(?![\\p{L}\\p{N}]))",
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\p{L}\\p{N}])(?:circa |ca?\\. ?)" + YEAR + EDGE,
+                        m -> List.of("circa " + english.year(m.group(1)))),
+                Rule.of(
+                        FormKind.DATE,
+                        "(?<![\\w.,£$€/:+–×-])(1[1-9]\\d{2}|20\\d{2})(?![\\w%°/:×]| ?[–-] ?\\d|[.,]\\d| ?(?:"
+                                + Measures.pattern(true) + ")(?![\\p{L}\\p{N}]))",
                         m -> List.of(english.year(m.group(1)), english.cardinal(m.group(1)))));
     }
 
@@ -108,6 +183,9 @@ final class Dates {
 
     private static String month(String written) {
         String start = written.substring(0, 3).toLowerCase(Locale.ROOT);
-        return MONTHS.stream().filter(name -> name.toLowerCase(Locale.ROOT).startsWith(start)).findFirst().orElse(written);
+        return MONTHS.stream()
+                .filter(name -> name.toLowerCase(Locale.ROOT).startsWith(start))
+                .findFirst()
+                .orElse(written);
     }
 }

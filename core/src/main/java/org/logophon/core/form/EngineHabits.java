@@ -10,8 +10,10 @@ import java.util.regex.Pattern;
 import org.logophon.core.dictionary.Dictionary;
 
 /**
- * What a speech engine says of a written form when it is left to itself, in words. The habits are those of espeak-ng 1.51 in
- * English, listened to form by form (a test holds them against the engine's own phonemes); in other languages a number is read
+ * What a speech engine says of a written form when it is left to itself, in words. The habits are those of espeak-ng
+ * 1.51 in
+ * English, listened to form by form (a test holds them against the engine's own phonemes); in other languages a number
+ * is read
  * as a cardinal and the rest as written.
  */
 public final class EngineHabits {
@@ -25,16 +27,49 @@ public final class EngineHabits {
     private static final Pattern ROMAN = Pattern.compile("(?=[IVXLC])C{0,3}(?:XC|XL|L?X{0,3})(?:IX|IV|V?I{0,3})");
     private static final Pattern VOWEL = Pattern.compile("[aeiouy]");
     private static final Pattern SAYABLE = Pattern.compile("[^aeiou]{0,2}[aeiouy].*[^aeiou].*|[aeiou][^aeiou].*");
-    private static final Map<String, String> SIGNS = Map.ofEntries(Map.entry("£", "pound"), Map.entry("$", "dollar"), Map.entry("€", "euros"), Map.entry("¥", "yen"),
-            Map.entry("%", "per cent"), Map.entry("°", "degrees"), Map.entry("&", "and"), Map.entry("@", "at"), Map.entry("#", "hash"), Map.entry("+", "plus"),
-            Map.entry("=", "equals"), Map.entry("×", "times"), Map.entry("÷", "divided by"), Map.entry("/", "slash"), Map.entry("~", "tilde"), Map.entry("→", "right arrow"),
-            Map.entry("≈", "approximately"), Map.entry("©", "copyright"), Map.entry("®", "registered"), Map.entry("½", "a half"), Map.entry("¼", "a quarter"),
-            Map.entry("¾", "three quarters"), Map.entry("²", "two"), Map.entry("³", "three"), Map.entry("₂", "two"), Map.entry("−", "minus"), Map.entry("¢", "cents"), Map.entry("±", "plus or minus"), Map.entry("№", "numero"), Map.entry("§", "section"), Map.entry("₹", "rupee"), Map.entry("™", "trademark"), Map.entry("π", "pi"));
-    private static final Map<String, String> KNOWN = Map.ofEntries(Map.entry("dr", "doctor"), Map.entry("mr", "mister"), Map.entry("mrs", "missus"), 
-            Map.entry("st", "saint"), Map.entry("etc", "et cetera"), Map.entry("ghz", "gigahertz"));
+    private static final Map<String, String> SIGNS = Map.ofEntries(
+            Map.entry("£", "pound"),
+            Map.entry("$", "dollar"),
+            Map.entry("€", "euros"),
+            Map.entry("¥", "yen"),
+            Map.entry("%", "per cent"),
+            Map.entry("°", "degrees"),
+            Map.entry("&", "and"),
+            Map.entry("@", "at"),
+            Map.entry("#", "hash"),
+            Map.entry("+", "plus"),
+            Map.entry("=", "equals"),
+            Map.entry("×", "times"),
+            Map.entry("÷", "divided by"),
+            Map.entry("/", "slash"),
+            Map.entry("~", "tilde"),
+            Map.entry("→", "right arrow"),
+            Map.entry("≈", "approximately"),
+            Map.entry("©", "copyright"),
+            Map.entry("®", "registered"),
+            Map.entry("½", "a half"),
+            Map.entry("¼", "a quarter"),
+            Map.entry("¾", "three quarters"),
+            Map.entry("²", "two"),
+            Map.entry("³", "three"),
+            Map.entry("₂", "two"),
+            Map.entry("−", "minus"),
+            Map.entry("¢", "cents"),
+            Map.entry("±", "plus or minus"),
+            Map.entry("№", "numero"),
+            Map.entry("§", "section"),
+            Map.entry("₹", "rupee"),
+            Map.entry("™", "trademark"),
+            Map.entry("π", "pi"));
+    private static final Map<String, String> KNOWN = Map.ofEntries(
+            Map.entry("dr", "doctor"),
+            Map.entry("mr", "mister"),
+            Map.entry("mrs", "missus"),
+            Map.entry("st", "saint"),
+            Map.entry("etc", "et cetera"),
+            Map.entry("ghz", "gigahertz"));
 
-    private EngineHabits() {
-    }
+    private EngineHabits() {}
 
     /** @param language BCP 47 tag of the voice */
     public static String say(String written, String language) {
@@ -52,9 +87,16 @@ public final class EngineHabits {
             String piece = pieces.group();
             boolean figureBefore = pieces.start() > 0 && Character.isDigit(written.charAt(pieces.start() - 1));
             boolean figureAfter = pieces.end() < written.length() && Character.isDigit(written.charAt(pieces.end()));
-            String word = Character.isDigit(piece.charAt(0)) && piece.charAt(0) < 128 ? number(piece, english)
-                    : Character.isLetter(piece.charAt(0)) ? word(piece, english)
-                    : sign(piece, figureBefore, figureAfter, pieces.start() == 0, pieces.end() < written.length() && written.charAt(pieces.end()) != ' ');
+            String word = Character.isDigit(piece.charAt(0)) && piece.charAt(0) < 128
+                    ? number(piece, english)
+                    : Character.isLetter(piece.charAt(0))
+                            ? word(piece, english)
+                            : sign(
+                                    piece,
+                                    figureBefore,
+                                    figureAfter,
+                                    pieces.start() == 0,
+                                    pieces.end() < written.length() && written.charAt(pieces.end()) != ' ');
             if (figureBefore && PLURAL.matcher(piece).matches() && !said.isEmpty()) {
                 said.add(English.plural(said.remove(said.size() - 1)));
             } else if (figureBefore && LETTERED.matcher(piece).matches()) {
@@ -90,7 +132,10 @@ public final class EngineHabits {
         if ((figures.length() == 4 && figures.startsWith("19"))) {
             String rest = figures.substring(2);
             return english.cardinal(figures.substring(0, 2)) + " hundred"
-                    + ("00".equals(rest) ? "" : (english.british() ? " and " : " ") + english.cardinal(Integer.toString(Integer.parseInt(rest))));
+                    + ("00".equals(rest)
+                            ? ""
+                            : (english.british() ? " and " : " ")
+                                    + english.cardinal(Integer.toString(Integer.parseInt(rest))));
         }
         return english.cardinal(figures);
     }
@@ -104,7 +149,12 @@ public final class EngineHabits {
             return KNOWN.get(lower);
         }
         boolean capitals = letters.length() > 1 && letters.equals(letters.toUpperCase(Locale.ROOT));
-        boolean sayable = VOWEL.matcher(lower).find() && (!capitals || letters.length() > 4 || Dictionary.english().isPlain(lower) && letters.length() > 2 && SAYABLE.matcher(lower).matches());
+        boolean sayable = VOWEL.matcher(lower).find()
+                && (!capitals
+                        || letters.length() > 4
+                        || Dictionary.english().isPlain(lower)
+                                && letters.length() > 2
+                                && SAYABLE.matcher(lower).matches());
         return letters.indexOf('.') >= 0 || letters.length() == 1 || !sayable ? Letters.spaced(letters) : lower;
     }
 }

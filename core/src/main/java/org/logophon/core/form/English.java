@@ -4,7 +4,8 @@ import com.ibm.icu.util.ULocale;
 import java.util.regex.Pattern;
 
 /**
- * Numbers as English says them. British English says "and" before the tens ("two hundred and five"), American leaves it out
+ * Numbers as English says them. British English says "and" before the tens ("two hundred and five"), American leaves it
+ * out
  * (New Hart's Rules, 2nd ed., 11.1; The Chicago Manual of Style, 17th ed., 9.5; from memory).
  *
  * @param british false for American
@@ -14,6 +15,7 @@ record English(boolean british, Spellout spellout, Measures measures) {
     private static final Pattern GROUPING = Pattern.compile("[, \u00A0\u202F'’]");
     /** Rules are costly to read: one of each dialect serves all. */
     private static final English BRITISH = new English(true, new Spellout(ULocale.ENGLISH), new Measures(ULocale.UK));
+
     private static final English AMERICAN = new English(false, BRITISH.spellout, new Measures(ULocale.US));
 
     static English of(ULocale locale) {
@@ -22,9 +24,11 @@ record English(boolean british, Spellout spellout, Measures measures) {
 
     /** Figures with thousands commas, a decimal point and a sign. */
     String cardinal(String figures) {
-        String sign = figures.startsWith("-") || figures.startsWith("−") ? "minus " : figures.startsWith("+") ? "plus "
-                : figures.startsWith("±") ? "plus or minus " : "";
-        String plain = GROUPING.matcher(figures.substring(sign.isEmpty() ? 0 : 1)).replaceAll("");
+        String sign = figures.startsWith("-") || figures.startsWith("−")
+                ? "minus "
+                : figures.startsWith("+") ? "plus " : figures.startsWith("±") ? "plus or minus " : "";
+        String plain =
+                GROUPING.matcher(figures.substring(sign.isEmpty() ? 0 : 1)).replaceAll("");
         int point = plain.indexOf('.');
         if (point >= 0) {
             String whole = point == 0 ? "" : whole(plain.substring(0, point)) + " ";
@@ -34,7 +38,8 @@ record English(boolean british, Spellout spellout, Measures measures) {
     }
 
     private String whole(String digits) {
-        return digits.length() > 1 && digits.startsWith("0") ? digits(digits)
+        return digits.length() > 1 && digits.startsWith("0")
+                ? digits(digits)
                 : spellout.say(digits, british ? "%spellout-cardinal-verbose" : "%spellout-cardinal");
     }
 
@@ -57,6 +62,8 @@ record English(boolean british, Spellout spellout, Measures measures) {
 
     /** 90 → nineties. */
     static String plural(String number) {
-        return number.endsWith("y") ? number.substring(0, number.length() - 1) + "ies" : number + (number.endsWith("x") ? "es" : "s");
+        return number.endsWith("y")
+                ? number.substring(0, number.length() - 1) + "ies"
+                : number + (number.endsWith("x") ? "es" : "s");
     }
 }

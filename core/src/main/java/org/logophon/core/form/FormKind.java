@@ -4,8 +4,22 @@ import java.util.Locale;
 
 /** Kinds of written forms that are not simply read letter by letter as words. */
 public enum FormKind {
-    NUMBER, DATE, TIME, MONEY, UNIT, ORDINAL, RANGE, FRACTION, VERSION, TELEPHONE, ROMAN_NUMERAL, ACRONYM, MIXED, WEB_ADDRESS,
-    SYMBOL, ABBREVIATION;
+    NUMBER,
+    DATE,
+    TIME,
+    MONEY,
+    UNIT,
+    ORDINAL,
+    RANGE,
+    FRACTION,
+    VERSION,
+    TELEPHONE,
+    ROMAN_NUMERAL,
+    ACRONYM,
+    MIXED,
+    WEB_ADDRESS,
+    SYMBOL,
+    ABBREVIATION;
 
     /** As people read it: {@code roman numeral}. */
     public String label() {

@@ -6,7 +6,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Tells which rules are worth trying at which place of a text, by the character there and whether it stands inside a word. Found
+ * Tells which rules are worth trying at which place of a text, by the character there and whether it stands inside a
+ * word. Found
  * by trying each character alone: a pattern that a character doesn't stop wants to read on, and hits the end.
  */
 final class MatchStarts {
@@ -15,6 +16,7 @@ final class MatchStarts {
     private static final int TRIED = 0x100;
     /** What a rule may want to see before its match: nothing, a space, a sign; or a letter, a figure. */
     private static final String[] OUTSIDE = {"", "a ", "1 ", "a.", "(", "1,", "a-"};
+
     private static final String[] INSIDE = {"a", "A", "C", "1"};
 
     private final int rules;
@@ -27,14 +29,21 @@ final class MatchStarts {
         all = java.util.stream.IntStream.range(0, rules).toArray();
         for (int c = 0; c < TRIED; c++) {
             char character = (char) c;
-            outside[c] = Arrays.stream(all).filter(rule -> mayStart(patterns.get(rule), OUTSIDE, character)).toArray();
-            inside[c] = Arrays.stream(all).filter(rule -> mayStart(patterns.get(rule), INSIDE, character)).toArray();
+            outside[c] = Arrays.stream(all)
+                    .filter(rule -> mayStart(patterns.get(rule), OUTSIDE, character))
+                    .toArray();
+            inside[c] = Arrays.stream(all)
+                    .filter(rule -> mayStart(patterns.get(rule), INSIDE, character))
+                    .toArray();
         }
     }
 
     private static boolean mayStart(Pattern pattern, String[] befores, char c) {
         for (String before : befores) {
-            Matcher alone = pattern.matcher(before + c).region(before.length(), before.length() + 1).useTransparentBounds(true).useAnchoringBounds(false);
+            Matcher alone = pattern.matcher(before + c)
+                    .region(before.length(), before.length() + 1)
+                    .useTransparentBounds(true)
+                    .useAnchoringBounds(false);
             if (alone.lookingAt() || alone.hitEnd()) {
                 return true;
             }

@@ -4,30 +4,45 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Sums of money: the currency is said after the amount, its hundredths after that (ISO 4217 for codes; practice for the saying). */
+/**
+ * Sums of money: the currency is said after the amount, its hundredths after that (ISO 4217 for codes; practice for the
+ * saying).
+ */
 final class Money {
 
     private static final String AMOUNT = "((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)";
-    private static final String SCALE = "(?:[ \u00A0]?(k|K|m|M|mn|bn|B|b|tn|thousand|million|billion|trillion)(?![\\p{L}\\p{N}]))?";
+    private static final String SCALE =
+            "(?:[ \u00A0]?(k|K|m|M|mn|bn|B|b|tn|thousand|million|billion|trillion)(?![\\p{L}\\p{N}]))?";
     private static final String SIGN = "(US\\$|A\\$|C\\$|HK\\$|NZ\\$|[£$€¥₹]|(?:GBP|USD|EUR|CHF|JPY)[ \u00A0]?)";
 
     /** One, many, one hundredth, many hundredths; an empty hundredth where the currency has none. */
-    private record Name(String one, String many, String cent, String cents) {
-    }
+    private record Name(String one, String many, String cent, String cents) {}
 
     private static final Map<String, Name> NAMES = Map.ofEntries(
-            Map.entry("£", new Name("pound", "pounds", "penny", "pence")), Map.entry("GBP", new Name("pound", "pounds", "penny", "pence")),
-            Map.entry("$", new Name("dollar", "dollars", "cent", "cents")), Map.entry("USD", new Name("U S dollar", "U S dollars", "cent", "cents")),
+            Map.entry("£", new Name("pound", "pounds", "penny", "pence")),
+            Map.entry("GBP", new Name("pound", "pounds", "penny", "pence")),
+            Map.entry("$", new Name("dollar", "dollars", "cent", "cents")),
+            Map.entry("USD", new Name("U S dollar", "U S dollars", "cent", "cents")),
             Map.entry("US$", new Name("U S dollar", "U S dollars", "cent", "cents")),
             Map.entry("A$", new Name("Australian dollar", "Australian dollars", "cent", "cents")),
             Map.entry("C$", new Name("Canadian dollar", "Canadian dollars", "cent", "cents")),
             Map.entry("HK$", new Name("Hong Kong dollar", "Hong Kong dollars", "cent", "cents")),
             Map.entry("NZ$", new Name("New Zealand dollar", "New Zealand dollars", "cent", "cents")),
-            Map.entry("€", new Name("euro", "euros", "cent", "cents")), Map.entry("EUR", new Name("euro", "euros", "cent", "cents")),
-            Map.entry("¥", new Name("yen", "yen", "", "")), Map.entry("JPY", new Name("yen", "yen", "", "")),
-            Map.entry("₹", new Name("rupee", "rupees", "paisa", "paise")), Map.entry("CHF", new Name("Swiss franc", "Swiss francs", "rappen", "rappen")));
-    private static final Map<String, String> SCALES = Map.ofEntries(Map.entry("k", "thousand"), Map.entry("K", "thousand"), Map.entry("m", "million"),
-            Map.entry("M", "million"), Map.entry("mn", "million"), Map.entry("bn", "billion"), Map.entry("B", "billion"), Map.entry("b", "billion"),
+            Map.entry("€", new Name("euro", "euros", "cent", "cents")),
+            Map.entry("EUR", new Name("euro", "euros", "cent", "cents")),
+            Map.entry("¥", new Name("yen", "yen", "", "")),
+            Map.entry("JPY", new Name("yen", "yen", "", "")),
+            Map.entry("₹", new Name("rupee", "rupees", "paisa", "paise")),
+            Map.entry("CHF", new Name("Swiss franc", "Swiss francs", "rappen", "rappen")));
+    private static final Map<String, String> SCALES = Map.ofEntries(
+            Map.entry("k", "thousand"),
+            Map.entry("K", "thousand"),
+            Map.entry("m", "million"),
+            Map.entry("M", "million"),
+            Map.entry("mn", "million"),
+            Map.entry("bn", "billion"),
+            Map.entry("B", "billion"),
+            Map.entry("b", "billion"),
             Map.entry("tn", "trillion"));
 
     private final English english;
@@ -39,14 +54,27 @@ final class Money {
     static List<Rule> rules(English english) {
         Money money = new Money(english);
         return List.of(
-                Rule.of(FormKind.MONEY, "(?<![\\p{L}\\p{N}])" + SIGN + AMOUNT + SCALE + "[–-]" + SIGN + "?" + AMOUNT + SCALE + "(?![\\p{N}])",
+                Rule.of(
+                        FormKind.MONEY,
+                        "(?<![\\p{L}\\p{N}])" + SIGN + AMOUNT + SCALE + "[–-]" + SIGN + "?" + AMOUNT + SCALE
+                                + "(?![\\p{N}])",
                         m -> money.range(m.group(1), m.group(2), m.group(3), m.group(5), m.group(6))),
-                Rule.of(FormKind.MONEY, "(?<![\\p{L}\\p{N}])([-−]?)" + SIGN + "([-−]?)" + AMOUNT + SCALE + "(?![\\p{N}])",
+                Rule.of(
+                        FormKind.MONEY,
+                        "(?<![\\p{L}\\p{N}])([-−]?)" + SIGN + "([-−]?)" + AMOUNT + SCALE + "(?![\\p{N}])",
                         m -> money.say(m.group(1) + m.group(3), m.group(2), m.group(4), m.group(5))),
-                Rule.of(FormKind.MONEY, "(?<![\\w.,])" + AMOUNT + SCALE + "[ \u00A0]?(€|£|GBP|USD|EUR|CHF)(?![\\p{L}\\p{N}])",
+                Rule.of(
+                        FormKind.MONEY,
+                        "(?<![\\w.,])" + AMOUNT + SCALE + "[ \u00A0]?(€|£|GBP|USD|EUR|CHF)(?![\\p{L}\\p{N}])",
                         m -> money.say("", m.group(3), m.group(1), m.group(2))),
-                Rule.of(FormKind.MONEY, "(?<![\\w.,£])(\\d{1,3})[ ]?p(?![\\p{L}\\p{N}.])", m -> List.of(money.cents("£", m.group(1)))),
-                Rule.of(FormKind.MONEY, "(?<![\\w.,$])(\\d{1,3})[ ]?¢(?![\\p{L}\\p{N}])", m -> List.of(money.cents("$", m.group(1)))));
+                Rule.of(
+                        FormKind.MONEY,
+                        "(?<![\\w.,£])(\\d{1,3})[ ]?p(?![\\p{L}\\p{N}.])",
+                        m -> List.of(money.cents("£", m.group(1)))),
+                Rule.of(
+                        FormKind.MONEY,
+                        "(?<![\\w.,$])(\\d{1,3})[ ]?¢(?![\\p{L}\\p{N}])",
+                        m -> List.of(money.cents("$", m.group(1)))));
     }
 
     private List<String> say(String minus, String sign, String amount, String scale) {
@@ -60,7 +88,9 @@ final class Money {
         String cents = point < 0 ? "" : plain.substring(point + 1);
         String whole = point < 0 ? plain : plain.substring(0, point);
         if (cents.length() != 2 || name.cent().isEmpty()) {
-            return point < 0 ? whole(before, whole, name) : List.of(before + english.cardinal(plain) + " " + name.many());
+            return point < 0
+                    ? whole(before, whole, name)
+                    : List.of(before + english.cardinal(plain) + " " + name.many());
         }
         if (Integer.parseInt(cents) == 0) {
             return whole(before, whole, name);
@@ -68,7 +98,8 @@ final class Money {
         if (whole.matches("0+")) {
             return List.of(before + cents(sign, cents));
         }
-        String short_ = before + amount(whole, name) + " " + english.cardinal(Integer.toString(Integer.parseInt(cents)));
+        String short_ =
+                before + amount(whole, name) + " " + english.cardinal(Integer.toString(Integer.parseInt(cents)));
         String full = before + amount(whole, name) + " and " + cents(sign, cents);
         return english.british() && !cents.startsWith("0") ? List.of(short_, full) : List.of(full, short_);
     }

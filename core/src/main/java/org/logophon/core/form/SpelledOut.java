@@ -9,8 +9,7 @@ public final class SpelledOut {
 
     private static final Map<String, Spellout> RULES = new ConcurrentHashMap<>();
 
-    private SpelledOut() {
-    }
+    private SpelledOut() {}
 
     public static String digits(String text, String language) {
         String figures = figures(text);
@@ -19,16 +18,21 @@ public final class SpelledOut {
 
     public static String cardinal(String text, String language) {
         if (isEnglish(language)) {
-            return figures(text).isEmpty() ? text : English.of(ULocale.forLanguageTag(language)).cardinal(text.replaceAll("[^0-9.,+−-]", ""));
+            return figures(text).isEmpty()
+                    ? text
+                    : English.of(ULocale.forLanguageTag(language)).cardinal(text.replaceAll("[^0-9.,+−-]", ""));
         }
-        return figures(text).isEmpty() ? text : rules(language).say(figures(text), "%spellout-numbering", "%spellout-cardinal-masculine");
+        return figures(text).isEmpty()
+                ? text
+                : rules(language).say(figures(text), "%spellout-numbering", "%spellout-cardinal-masculine");
     }
 
     public static String ordinal(String text, String language) {
         if (figures(text).isEmpty()) {
             return text;
         }
-        return isEnglish(language) ? English.of(ULocale.forLanguageTag(language)).ordinal(figures(text))
+        return isEnglish(language)
+                ? English.of(ULocale.forLanguageTag(language)).ordinal(figures(text))
                 : rules(language).say(figures(text), "%spellout-ordinal-masculine", "%spellout-ordinal");
     }
 

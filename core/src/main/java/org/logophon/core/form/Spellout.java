@@ -9,11 +9,15 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
-/** Numbers in words by CLDR's rule-based number formats (UTS #35 part 3). Rules aren't safe to share, so each call holds the lock. */
+/**
+ * Numbers in words by CLDR's rule-based number formats (UTS #35 part 3). Rules aren't safe to share, so each call holds
+ * the lock.
+ */
 final class Spellout {
 
     /** Beyond this digits are read one by one. */
     private static final int MOST_DIGITS = 15;
+
     private static final int MOST_KEPT = 20_000;
 
     private final RuleBasedNumberFormat rules;
@@ -36,14 +40,21 @@ final class Spellout {
 
     private synchronized String spell(String digits, String... preferred) {
         if (digits.length() > MOST_DIGITS) {
-            return digits.chars().mapToObj(d -> spell(String.valueOf((char) d), preferred)).collect(Collectors.joining(" "));
+            return digits.chars()
+                    .mapToObj(d -> spell(String.valueOf((char) d), preferred))
+                    .collect(Collectors.joining(" "));
         }
         String set = Arrays.stream(preferred).filter(sets::contains).findFirst().orElse(sets.get(0));
         // CLDR marks where German may be hyphenated, and where English may breathe: neither is said
-        return rules.format(new BigInteger(digits).longValueExact(), set).replace("\u00AD", "").replace(",", "");
+        return rules.format(new BigInteger(digits).longValueExact(), set)
+                .replace("\u00AD", "")
+                .replace(",", "");
     }
 
     String digits(String figures, String... preferred) {
-        return figures.chars().filter(Character::isDigit).mapToObj(d -> say(String.valueOf((char) d), preferred)).collect(Collectors.joining(" "));
+        return figures.chars()
+                .filter(Character::isDigit)
+                .mapToObj(d -> say(String.valueOf((char) d), preferred))
+                .collect(Collectors.joining(" "));
     }
 }

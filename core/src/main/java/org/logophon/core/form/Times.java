@@ -3,7 +3,9 @@ package org.logophon.core.form;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Times of day and running times (New Hart's Rules 11.3, from memory; the 24-hour clock as it is read out, practice). */
+/**
+ * Times of day and running times (New Hart's Rules 11.3, from memory; the 24-hour clock as it is read out, practice).
+ */
 final class Times {
 
     private static final String HALF = "([ap])\\.? ?m\\b\\.?";
@@ -18,17 +20,37 @@ final class Times {
         Times times = new Times(english);
         String clock = "(\\d{1,2}):(\\d{2})";
         return List.of(
-                Rule.of(FormKind.TIME, "(?i)(?<![\\w.,:/])(\\d{1,2})(?:[:.](\\d{2}))?[–-](\\d{1,2})(?:[:.](\\d{2}))? ?" + HALF,
+                Rule.of(
+                        FormKind.TIME,
+                        "(?i)(?<![\\w.,:/])(\\d{1,2})(?:[:.](\\d{2}))?[–-](\\d{1,2})(?:[:.](\\d{2}))? ?" + HALF,
                         m -> times.valid(m.group(1), m.group(2)) && times.valid(m.group(3), m.group(4))
-                                ? List.of(times.hour(m.group(1), m.group(2), false) + " to " + times.hour(m.group(3), m.group(4), false) + half(m.group(5))) : List.of()),
-                Rule.of(FormKind.TIME, "(?i)(?<![\\w.,:/])(\\d{1,2})(?:[:.](\\d{2}))? ?" + HALF,
-                        m -> times.valid(m.group(1), m.group(2)) ? List.of(times.hour(m.group(1), m.group(2), false) + half(m.group(3))) : List.of()),
-                Rule.of(FormKind.TIME, "(?<![\\w.,:/])" + clock + "[–-]" + clock + "(?![\\w:])",
+                                ? List.of(times.hour(m.group(1), m.group(2), false) + " to "
+                                        + times.hour(m.group(3), m.group(4), false) + half(m.group(5)))
+                                : List.of()),
+                Rule.of(
+                        FormKind.TIME,
+                        "(?i)(?<![\\w.,:/])(\\d{1,2})(?:[:.](\\d{2}))? ?" + HALF,
+                        m -> times.valid(m.group(1), m.group(2))
+                                ? List.of(times.hour(m.group(1), m.group(2), false) + half(m.group(3)))
+                                : List.of()),
+                Rule.of(
+                        FormKind.TIME,
+                        "(?<![\\w.,:/])" + clock + "[–-]" + clock + "(?![\\w:])",
                         m -> times.valid(m.group(1), m.group(2)) && times.valid(m.group(3), m.group(4))
-                                ? List.of(times.hour(m.group(1), m.group(2), true) + " to " + times.hour(m.group(3), m.group(4), true)) : List.of()),
-                Rule.of(FormKind.TIME, "(?<![\\w.,:/])(\\d{1,2}):(\\d{2}):(\\d{2})(?![\\w:])", m -> List.of(times.running(m.group(1), m.group(2), m.group(3)))),
-                Rule.of(FormKind.TIME, "(?<![\\w.,:/])" + clock + "(?![\\w:]|[.,]\\d)", m -> times.ofDay(m.group(1), m.group(2))),
-                Rule.of(FormKind.TIME, "(?<![\\w.,:/])(\\d{1,2}) ?h ?(\\d{1,2})(?: ?m(?:in)?)?(?!\\w)",
+                                ? List.of(times.hour(m.group(1), m.group(2), true) + " to "
+                                        + times.hour(m.group(3), m.group(4), true))
+                                : List.of()),
+                Rule.of(
+                        FormKind.TIME,
+                        "(?<![\\w.,:/])(\\d{1,2}):(\\d{2}):(\\d{2})(?![\\w:])",
+                        m -> List.of(times.running(m.group(1), m.group(2), m.group(3)))),
+                Rule.of(
+                        FormKind.TIME,
+                        "(?<![\\w.,:/])" + clock + "(?![\\w:]|[.,]\\d)",
+                        m -> times.ofDay(m.group(1), m.group(2))),
+                Rule.of(
+                        FormKind.TIME,
+                        "(?<![\\w.,:/])(\\d{1,2}) ?h ?(\\d{1,2})(?: ?m(?:in)?)?(?!\\w)",
                         m -> List.of(times.amount(m.group(1), "hour") + " " + times.amount(m.group(2), "minute"))));
     }
 
@@ -63,7 +85,9 @@ final class Times {
         if (minute == null || "00".equals(minute)) {
             return !alone ? name : number == 0 ? "midnight" : number <= 12 ? name + " o'clock" : name + " hundred";
         }
-        return name + (minute.startsWith("0") ? " oh " : " ") + english.cardinal(Integer.toString(Integer.parseInt(minute)));
+        return name
+                + (minute.startsWith("0") ? " oh " : " ")
+                + english.cardinal(Integer.toString(Integer.parseInt(minute)));
     }
 
     private String running(String hours, String minutes, String seconds) {
@@ -77,7 +101,9 @@ final class Times {
         if (Integer.parseInt(seconds) > 0 || parts.isEmpty()) {
             parts.add(amount(seconds, "second"));
         }
-        return parts.size() < 2 ? parts.get(0) : String.join(" ", parts.subList(0, parts.size() - 1)) + " and " + parts.get(parts.size() - 1);
+        return parts.size() < 2
+                ? parts.get(0)
+                : String.join(" ", parts.subList(0, parts.size() - 1)) + " and " + parts.get(parts.size() - 1);
     }
 
     private String amount(String figures, String unit) {

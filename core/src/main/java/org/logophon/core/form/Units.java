@@ -21,15 +21,39 @@ final class Units {
         String unit = "(" + Measures.pattern(true) + ")";
         String edge = "(?![\\p{L}\\p{N}²³])";
         return List.of(
-                Rule.of(FormKind.UNIT, "(?<![\\w.,/])(\\d{1,2})['′’] ?(\\d{1,2})(?:[\"″”]|'')", m -> List.of(units.amount(m.group(1), "ft") + " " + english.cardinal(m.group(2)),
-                        units.amount(m.group(1), "ft") + " " + units.amount(m.group(2), "in"))),
-                Rule.of(FormKind.UNIT, "(?<![\\w.,/])" + NUMBER + " ?[×xX] ?((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)(?: ?[×xX] ?((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?))?(?:[ \u00A0]?" + unit + ")?" + edge, units::by),
-                Rule.of(FormKind.UNIT, "(?<![\\w.,/])" + NUMBER + "[–-]" + NUMBER + "[ \u00A0]?" + unit + edge,
-                        m -> units.preposition(m, 3) ? List.of() : List.of(english.cardinal(m.group(1)) + " to " + units.amount(m.group(2), m.group(3)))),
-                Rule.of(FormKind.UNIT, "(?<![\\p{L}\\p{N}.,/])" + NUMBER + "[ \u00A0\u202F]?" + unit + edge, units::one),
-                Rule.of(FormKind.UNIT, "(?<![\\p{L}\\p{N}.,/])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)-(" + Measures.pattern(true) + ")" + edge,
-                        m -> List.of(english.cardinal(m.group(1)) + " " + english.measures().name(m.group(2), BigDecimal.ONE))),
-                Rule.of(FormKind.UNIT, "(?<![\\w.,/])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)[xX×](?![\\p{L}\\p{N}])", m -> List.of(english.cardinal(m.group(1)) + " times")));
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\w.,/])(\\d{1,2})['′’] ?(\\d{1,2})(?:[\"″”]|'')",
+                        m -> List.of(
+                                units.amount(m.group(1), "ft") + " " + english.cardinal(m.group(2)),
+                                units.amount(m.group(1), "ft") + " " + units.amount(m.group(2), "in"))),
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\w.,/])" + NUMBER
+                                + " ?[×xX] ?((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)(?: ?[×xX] ?((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?))?(?:[ \u00A0]?"
+                                + unit + ")?" + edge,
+                        units::by),
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\w.,/])" + NUMBER + "[–-]" + NUMBER + "[ \u00A0]?" + unit + edge,
+                        m -> units.preposition(m, 3)
+                                ? List.of()
+                                : List.of(
+                                        english.cardinal(m.group(1)) + " to " + units.amount(m.group(2), m.group(3)))),
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\p{L}\\p{N}.,/])" + NUMBER + "[ \u00A0\u202F]?" + unit + edge,
+                        units::one),
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\p{L}\\p{N}.,/])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)-(" + Measures.pattern(true)
+                                + ")" + edge,
+                        m -> List.of(english.cardinal(m.group(1)) + " "
+                                + english.measures().name(m.group(2), BigDecimal.ONE))),
+                Rule.of(
+                        FormKind.UNIT,
+                        "(?<![\\w.,/])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)[xX×](?![\\p{L}\\p{N}])",
+                        m -> List.of(english.cardinal(m.group(1)) + " times")));
     }
 
     private List<String> one(MatchResult match) {
@@ -52,7 +76,9 @@ final class Units {
     }
 
     private List<String> by(MatchResult match) {
-        StringBuilder said = new StringBuilder(english.cardinal(match.group(1))).append(" by ").append(english.cardinal(match.group(2)));
+        StringBuilder said = new StringBuilder(english.cardinal(match.group(1)))
+                .append(" by ")
+                .append(english.cardinal(match.group(2)));
         if (match.group(3) != null) {
             said.append(" by ").append(english.cardinal(match.group(3)));
         }

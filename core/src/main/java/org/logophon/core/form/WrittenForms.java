@@ -18,8 +18,7 @@ public final class WrittenForms {
     private static final Pattern WORTH_A_LOOK = Pattern.compile(
             "[\\p{Nd}\\p{No}\\p{Sc}\\p{Sm}\\p{So}&@#§%/~*^_]|\\p{Lu}\\p{Lu}|\\p{Ll}\\p{Lu}|\\p{L}\\.\\p{L}|\\p{L}{1,6}\\.|\\b[IVX]\\b");
 
-    private record Last(String text, List<WrittenForm> forms) {
-    }
+    private record Last(String text, List<WrittenForm> forms) {}
 
     private final List<Rule> rules;
     private final MatchStarts starts;
@@ -35,7 +34,10 @@ public final class WrittenForms {
         return BY_LANGUAGE.computeIfAbsent(language, WrittenForms::make);
     }
 
-    /** In the order of the text; no two overlap. What was found last is remembered: counting, timing and proof ask for the same text in turn. */
+    /**
+     * In the order of the text; no two overlap. What was found last is remembered: counting, timing and proof ask for
+     * the same text in turn.
+     */
     public List<WrittenForm> find(String text) {
         Last last = latest.get();
         if (last == null || !last.text().equals(text)) {

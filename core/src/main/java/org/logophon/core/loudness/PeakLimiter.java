@@ -10,8 +10,7 @@ public final class PeakLimiter {
 
     private static final double REACH_SECONDS = 0.005;
 
-    private PeakLimiter() {
-    }
+    private PeakLimiter() {}
 
     /** @param ceiling factor of full scale that no true peak shall pass */
     public static Sound limit(Sound sound, double ceiling) {

@@ -1,8 +1,8 @@
 package org.logophon.core.mark;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.IllformedLocaleException;
 import java.util.Locale;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.style.Style;
@@ -179,7 +179,11 @@ public sealed interface Instruction {
         }
     }
 
-    /** How the words are said: in other words, as a kind, or in IPA (SSML 1.1, sub, say-as, phoneme). @param said empty where the kind says all */
+    /**
+     * How the words are said: in other words, as a kind, or in IPA (SSML 1.1, sub, say-as, phoneme).
+     *
+     * @param said empty where the kind says all
+     */
     record ReadAs(PronunciationKind kind, String said) implements Instruction {
 
         public ReadAs {
@@ -210,7 +214,8 @@ public sealed interface Instruction {
                 tag = "und";
             }
             if (tag.equals("und")) {
-                throw new InvalidInput("A language is named by its tag, such as cy for Welsh or de-AT for Austrian German.");
+                throw new InvalidInput(
+                        "A language is named by its tag, such as cy for Welsh or de-AT for Austrian German.");
             }
         }
 
@@ -250,7 +255,9 @@ public sealed interface Instruction {
 
     /** How deep a breath is. */
     enum Depth {
-        LIGHT, NORMAL, DEEP;
+        LIGHT,
+        NORMAL,
+        DEEP;
 
         public String id() {
             return name().toLowerCase(Locale.ROOT);
@@ -259,7 +266,10 @@ public sealed interface Instruction {
 
     /** How strongly words are stressed; NONE keeps a suggestion away. */
     enum Level {
-        REDUCED, NONE, MODERATE, STRONG;
+        REDUCED,
+        NONE,
+        MODERATE,
+        STRONG;
 
         public String id() {
             return name().toLowerCase(Locale.ROOT);
@@ -285,7 +295,8 @@ public sealed interface Instruction {
                 default -> throw new InvalidInput("There is no mark “" + word + "”.");
             };
         } catch (NumberFormatException notANumber) {
-            throw new InvalidInput("“" + value + "” is no value for a mark of " + word + ": type a number.", notANumber);
+            throw new InvalidInput(
+                    "“" + value + "” is no value for a mark of " + word + ": type a number.", notANumber);
         } catch (IllegalArgumentException unknown) {
             if (unknown.getMessage() != null && unknown.getMessage().startsWith("No enum constant")) {
                 throw new InvalidInput("“" + value + "” is no value for a mark of " + word + ".", unknown);
@@ -296,7 +307,9 @@ public sealed interface Instruction {
 
     private static InStyle styled(String value) {
         String[] parts = value.strip().split(" ");
-        Style style = Style.named(parts[0]).orElseThrow(() -> new InvalidInput("There is no style “" + parts[0] + "”. Choose one of " + Style.words() + "."));
+        Style style = Style.named(parts[0])
+                .orElseThrow(() ->
+                        new InvalidInput("There is no style “" + parts[0] + "”. Choose one of " + Style.words() + "."));
         return new InStyle(style, parts.length > 1 ? (int) Math.round(number(parts[1])) : 100);
     }
 
@@ -319,7 +332,8 @@ public sealed interface Instruction {
 
     private static void check(String what, double value, int least, int most, String unit) {
         if (!(value >= least && value <= most)) {
-            throw new InvalidInput("%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, plain(value)));
+            throw new InvalidInput(
+                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, plain(value)));
         }
     }
 }

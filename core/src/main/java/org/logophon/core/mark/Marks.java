@@ -1,9 +1,9 @@
 package org.logophon.core.mark;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.script.TextDiff;
 import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
@@ -11,7 +11,10 @@ import org.logophon.core.script.Words;
 /** The marks of one cue. A place has one mark of each kind: a new one takes the place of those that it covers. */
 public record Marks(List<Mark> all) {
 
-    private static final Comparator<Mark> ORDER = Comparator.comparingInt(Mark::start).thenComparing(Mark::end, Comparator.reverseOrder()).thenComparing(mark -> mark.instruction().id()).thenComparing(mark -> mark.instruction().value());
+    private static final Comparator<Mark> ORDER = Comparator.comparingInt(Mark::start)
+            .thenComparing(Mark::end, Comparator.reverseOrder())
+            .thenComparing(mark -> mark.instruction().id())
+            .thenComparing(mark -> mark.instruction().value());
     public static final Marks NONE = new Marks(List.of());
     /** A cue with more is not made by hand. */
     public static final int MOST = 2_000;
@@ -30,7 +33,9 @@ public record Marks(List<Mark> all) {
 
     /** Those that are heard and aren't readings: what a {@link Score} holds; readings are told to the engine. */
     public List<Mark> scored() {
-        return all.stream().filter(mark -> mark.heard() && !(mark.instruction() instanceof Instruction.ReadAs)).toList();
+        return all.stream()
+                .filter(mark -> mark.heard() && !(mark.instruction() instanceof Instruction.ReadAs))
+                .toList();
     }
 
     /**
@@ -48,7 +53,9 @@ public record Marks(List<Mark> all) {
             if (!same || apart || holds && !covers && !reading) {
                 kept.add(other);
             } else if (!covers && !reading) {
-                Mark rest = other.start() < mark.start() ? trimmed(other, other.start(), mark.start(), text) : trimmed(other, mark.end(), other.end(), text);
+                Mark rest = other.start() < mark.start()
+                        ? trimmed(other, other.start(), mark.start(), text)
+                        : trimmed(other, mark.end(), other.end(), text);
                 if (rest != null) {
                     kept.add(rest);
                 }
@@ -59,7 +66,8 @@ public record Marks(List<Mark> all) {
     }
 
     /**
-     * With what stands inside some words, or in the gap after them, moved along by whole words. Readings stay: they belong to
+     * With what stands inside some words, or in the gap after them, moved along by whole words. Readings stay: they
+     * belong to
      * what is written.
      *
      * @param gap true for the gap after {@code end} alone
@@ -67,16 +75,28 @@ public record Marks(List<Mark> all) {
      * @throws InvalidInput with a sentence when nothing stands there, or there is no room
      */
     public Marks shifted(int start, int end, boolean gap, int by, String text) {
-        List<Mark> meant = all.stream().filter(mark -> !(mark.instruction() instanceof Instruction.ReadAs))
-                .filter(mark -> gap ? mark.instruction().onGap() && mark.end() == end : !mark.instruction().onGap() && mark.start() >= start && mark.end() <= end).toList();
+        List<Mark> meant = all.stream()
+                .filter(mark -> !(mark.instruction() instanceof Instruction.ReadAs))
+                .filter(mark -> gap
+                        ? mark.instruction().onGap() && mark.end() == end
+                        : !mark.instruction().onGap() && mark.start() >= start && mark.end() <= end)
+                .toList();
         if (meant.isEmpty()) {
             throw new InvalidInput("Nothing is marked there that could be moved.");
         }
         List<Word> words = Words.of(text);
-        Marks moved = new Marks(all.stream().filter(mark -> !meant.contains(mark)).toList());
+        Marks moved =
+                new Marks(all.stream().filter(mark -> !meant.contains(mark)).toList());
         for (Mark mark : meant) {
-            int first = (int) words.stream().filter(word -> word.end() <= mark.start()).count() + by;
-            int last = (int) words.stream().filter(word -> word.start() < mark.end()).count() - 1 + by;
+            int first = (int) words.stream()
+                            .filter(word -> word.end() <= mark.start())
+                            .count()
+                    + by;
+            int last = (int) words.stream()
+                            .filter(word -> word.start() < mark.end())
+                            .count()
+                    - 1
+                    + by;
             if (first < 0 || last >= words.size() - (gap ? 1 : 0)) {
                 throw new InvalidInput("There are no more words that way.");
             }
@@ -100,16 +120,20 @@ public record Marks(List<Mark> all) {
 
     /** @return null when no word is left */
     private static Mark trimmed(Mark mark, int from, int to, String text) {
-        List<Word> words = Words.of(text).stream().filter(word -> word.start() >= from && word.end() <= to).toList();
-        return words.isEmpty() ? null : mark.at(words.get(0).start(), words.get(words.size() - 1).end());
+        List<Word> words = Words.of(text).stream()
+                .filter(word -> word.start() >= from && word.end() <= to)
+                .toList();
+        return words.isEmpty()
+                ? null
+                : mark.at(words.get(0).start(), words.get(words.size() - 1).end());
     }
 
     /** What an edit has made of marks. @param lost those whose words are gone */
-    public record Moved(Marks marks, List<Mark> lost) {
-    }
+    public record Moved(Marks marks, List<Mark> lost) {}
 
     /**
-     * With their words, after an edit: a run shrinks by words that went and takes in what was written into it; a gap stays
+     * With their words, after an edit: a run shrinks by words that went and takes in what was written into it; a gap
+     * stays
      * with the word before it.
      */
     public Moved moved(String before, String after) {
@@ -122,7 +146,9 @@ public record Marks(List<Mark> all) {
         List<Mark> kept = new ArrayList<>();
         List<Mark> lost = new ArrayList<>();
         for (Mark mark : all) {
-            Mark moved = mark.instruction() instanceof Instruction.ReadAs ? movedReading(mark, edit, before, after) : moved(mark, edit, old, now);
+            Mark moved = mark.instruction() instanceof Instruction.ReadAs
+                    ? movedReading(mark, edit, before, after)
+                    : moved(mark, edit, old, now);
             if (moved == null) {
                 lost.add(mark);
             } else {
@@ -156,18 +182,27 @@ public record Marks(List<Mark> all) {
     /** A reading belongs to what is written: with other words it is gone. */
     private static Mark movedReading(Mark mark, TextDiff edit, String before, String after) {
         int start = edit.movedWord(mark.start());
-        return start >= 0 && after.startsWith(before.substring(mark.start(), mark.end()), start) ? mark.at(start, start + mark.end() - mark.start()) : null;
+        return start >= 0 && after.startsWith(before.substring(mark.start(), mark.end()), start)
+                ? mark.at(start, start + mark.end() - mark.start())
+                : null;
     }
 
     /** Those that lie inside the text: what was saved with it stands on its words. */
     public Marks within(String text) {
-        return all.stream().allMatch(mark -> mark.end() <= text.length()) ? this : new Marks(all.stream().filter(mark -> mark.end() <= text.length()).toList());
+        return all.stream().allMatch(mark -> mark.end() <= text.length())
+                ? this
+                : new Marks(
+                        all.stream().filter(mark -> mark.end() <= text.length()).toList());
     }
 
     /** Those that stand on words of the text: the others were made for another one. */
     public Marks on(String text) {
         List<Word> words = Words.of(text);
         // a reading may say a sign that belongs to no word
-        return new Marks(all.stream().filter(mark -> mark.instruction() instanceof Instruction.ReadAs && mark.end() <= text.length() || words.stream().anyMatch(word -> word.start() == mark.start()) && words.stream().anyMatch(word -> word.end() == mark.end())).toList());
+        return new Marks(all.stream()
+                .filter(mark -> mark.instruction() instanceof Instruction.ReadAs && mark.end() <= text.length()
+                        || words.stream().anyMatch(word -> word.start() == mark.start())
+                                && words.stream().anyMatch(word -> word.end() == mark.end()))
+                .toList());
     }
 }

@@ -1,8 +1,8 @@
 package org.logophon.core.mark;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * What is done to the words of one take.
@@ -32,6 +32,7 @@ public record Score(List<Mark> marks, PauseDefaults pauseDefaults, int livelyPer
         if (empty()) {
             return "";
         }
-        return marks.stream().map(Mark::canonical).collect(Collectors.joining(";")) + "|" + pauseDefaults.canonical() + "|" + (livelyPercent == 0 ? "0" : livelyPercent + " " + seed);
+        return marks.stream().map(Mark::canonical).collect(Collectors.joining(";")) + "|" + pauseDefaults.canonical()
+                + "|" + (livelyPercent == 0 ? "0" : livelyPercent + " " + seed);
     }
 }

@@ -11,6 +11,7 @@ public final class PitchMeter {
 
     /** What it looks for, in Hz: lower and higher is taken for an octave of it, or for nothing. */
     public static final double LOWEST_HZ = 60;
+
     public static final double HIGHEST_HZ = 500;
     private static final double WINDOW_SECONDS = 0.030;
     /** YIN's own figure is 0.1; synthetic vowels with noise in them sit a little higher. */
@@ -20,8 +21,7 @@ public final class PitchMeter {
     /** Frames this far under the loudest are silence, whatever their shape. */
     private static final double QUIET_DB = -40;
 
-    private PitchMeter() {
-    }
+    private PitchMeter() {}
 
     public static PitchTrack track(Sound sound) {
         int every = Math.max(1, sound.rate() / 7_000);

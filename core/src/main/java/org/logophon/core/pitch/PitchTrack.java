@@ -29,7 +29,10 @@ public record PitchTrack(float[] hertz) {
         return count % 2 == 1 ? sorted[count / 2] : (sorted[count / 2 - 1] + sorted[count / 2]) / 2.0;
     }
 
-    /** How far the pitch strays: from the 10th to the 90th percentile of the voiced values, in semitones; 0 when nothing is voiced. */
+    /**
+     * How far the pitch strays: from the 10th to the 90th percentile of the voiced values, in semitones; 0 when nothing
+     * is voiced.
+     */
     public double spreadSemitones() {
         float[] sorted = voiced();
         int count = sorted.length;

@@ -9,7 +9,8 @@ import org.logophon.core.script.Word;
 final class DoubledWords implements Check {
 
     /** Doubled on purpose often enough: he had had enough; very, very cold. */
-    private static final Set<String> MEANT = Set.of("had", "that", "very", "no", "bye", "ha", "so", "now", "there", "on");
+    private static final Set<String> MEANT =
+            Set.of("had", "that", "very", "no", "bye", "ha", "so", "now", "there", "on");
 
     @Override
     public void look(CueToProof cue, List<Finding> found) {
@@ -18,11 +19,20 @@ final class DoubledWords implements Check {
             Word first = words.get(i - 1);
             Word second = words.get(i);
             String word = second.in(cue.text());
-            if (word.equalsIgnoreCase(first.in(cue.text())) && cue.text().substring(first.end(), second.start()).isBlank()
-                    && !MEANT.contains(word.toLowerCase(java.util.Locale.ROOT)) && Character.isLetter(word.codePointAt(0))) {
+            if (word.equalsIgnoreCase(first.in(cue.text()))
+                    && cue.text().substring(first.end(), second.start()).isBlank()
+                    && !MEANT.contains(word.toLowerCase(java.util.Locale.ROOT))
+                    && Character.isLetter(word.codePointAt(0))) {
                 String once = first.in(cue.text());
-                found.add(new Finding(first.start(), second.end(), cue.text().substring(first.start(), second.end()), FindingKind.DOUBLED_WORD,
-                        "“" + word + "” stands here twice.", cue.text().substring(first.start(), second.end()), List.of(new Suggestion(Act.WRITE, once)), false));
+                found.add(new Finding(
+                        first.start(),
+                        second.end(),
+                        cue.text().substring(first.start(), second.end()),
+                        FindingKind.DOUBLED_WORD,
+                        "“" + word + "” stands here twice.",
+                        cue.text().substring(first.start(), second.end()),
+                        List.of(new Suggestion(Act.WRITE, once)),
+                        false));
             }
         }
     }

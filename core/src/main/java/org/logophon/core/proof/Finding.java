@@ -11,8 +11,15 @@ import java.util.List;
  * @param wouldSay what would be said as it stands; empty where nothing wrong would be heard
  * @param right    true when it would be said as the first suggestion has it: known, but nothing to do
  */
-public record Finding(int start, int end, String text, FindingKind kind, String reason, String wouldSay,
-                      List<Suggestion> suggestions, boolean right) {
+public record Finding(
+        int start,
+        int end,
+        String text,
+        FindingKind kind,
+        String reason,
+        String wouldSay,
+        List<Suggestion> suggestions,
+        boolean right) {
 
     public Finding {
         suggestions = List.copyOf(suggestions);

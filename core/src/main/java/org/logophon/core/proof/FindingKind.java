@@ -5,9 +5,32 @@ import org.logophon.core.form.FormKind;
 
 /** What a finding is about. The first ones are kinds of written forms. */
 public enum FindingKind {
-    NUMBER, DATE, TIME, MONEY, UNIT, ORDINAL, RANGE, FRACTION, VERSION, TELEPHONE, ROMAN_NUMERAL, ACRONYM, MIXED, WEB_ADDRESS,
-    SYMBOL, ABBREVIATION, UNKNOWN_WORD, HOMOGRAPH, LANGUAGE, LONG_SENTENCE, MISSING_STOP, RUN_TOGETHER, DOUBLED_WORD, WATCH_WORD,
-    OVER_LIMIT, STAGE_DIRECTION;
+    NUMBER,
+    DATE,
+    TIME,
+    MONEY,
+    UNIT,
+    ORDINAL,
+    RANGE,
+    FRACTION,
+    VERSION,
+    TELEPHONE,
+    ROMAN_NUMERAL,
+    ACRONYM,
+    MIXED,
+    WEB_ADDRESS,
+    SYMBOL,
+    ABBREVIATION,
+    UNKNOWN_WORD,
+    HOMOGRAPH,
+    LANGUAGE,
+    LONG_SENTENCE,
+    MISSING_STOP,
+    RUN_TOGETHER,
+    DOUBLED_WORD,
+    WATCH_WORD,
+    OVER_LIMIT,
+    STAGE_DIRECTION;
 
     static FindingKind of(FormKind kind) {
         return valueOf(kind.name());

@@ -28,10 +28,21 @@ final class Forms implements Check {
     private static Finding finding(CueToProof cue, WrittenForm form) {
         String written = cue.text().substring(form.start(), form.end());
         String habit = EngineHabits.say(written, cue.language());
-        boolean right = same(habit, form.said().get(0)) && !(form.kind() == FormKind.ABBREVIATION && written.endsWith("."));
+        boolean right =
+                same(habit, form.said().get(0)) && !(form.kind() == FormKind.ABBREVIATION && written.endsWith("."));
         List<Suggestion> suggestions = new ArrayList<>();
-        form.said().forEach(said -> suggestions.add(new Suggestion(said.equals(Letters.spaced(written)) ? Act.LETTERS : Act.SAY, said)));
-        return new Finding(form.start(), form.end(), written, FindingKind.of(form.kind()), reason(form, habit, right), habit, suggestions, right);
+        form.said()
+                .forEach(said -> suggestions.add(
+                        new Suggestion(said.equals(Letters.spaced(written)) ? Act.LETTERS : Act.SAY, said)));
+        return new Finding(
+                form.start(),
+                form.end(),
+                written,
+                FindingKind.of(form.kind()),
+                reason(form, habit, right),
+                habit,
+                suggestions,
+                right);
     }
 
     private static String reason(WrittenForm form, String habit, boolean right) {

@@ -16,20 +16,22 @@ import java.util.Set;
 import org.logophon.core.script.Word;
 
 /**
- * Words of one spelling and two pronunciations: {@code homographs.tsv} has the word, then each reading as a respelling, what it
+ * Words of one spelling and two pronunciations: {@code homographs.tsv} has the word, then each reading as a respelling,
+ * what it
  * means, and the words before it that call for it; the engine's own choice stands first.
  */
 final class Homographs implements Check {
 
-    private record Sense(String respelling, String meaning, Set<String> after) {
-    }
+    private record Sense(String respelling, String meaning, Set<String> after) {}
 
     private final Map<String, List<Sense>> ways = new HashMap<>();
 
     Homographs() {
         try (InputStream in = Homographs.class.getResourceAsStream("homographs.tsv");
-             BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
-            lines.lines().filter(line -> !line.startsWith("#") && !line.isBlank()).forEach(this::add);
+                BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+            lines.lines()
+                    .filter(line -> !line.startsWith("#") && !line.isBlank())
+                    .forEach(this::add);
         } catch (IOException e) {
             throw new UncheckedIOException("The list of homographs can't be read. Build the application again.", e);
         }
@@ -63,15 +65,30 @@ final class Homographs implements Check {
 
     private static Finding finding(Word word, String written, List<Sense> known, String before) {
         Sense engine = known.get(0);
-        Sense likely = known.stream().filter(way -> way.after().contains(before)).findFirst().orElse(engine);
+        Sense likely = known.stream()
+                .filter(way -> way.after().contains(before))
+                .findFirst()
+                .orElse(engine);
         List<Suggestion> suggestions = new ArrayList<>(List.of(Suggestion.say(likely.respelling())));
         known.stream().filter(way -> way != likely).forEach(way -> suggestions.add(Suggestion.say(way.respelling())));
         StringBuilder reason = new StringBuilder("Two pronunciations: ");
         for (int i = 0; i < known.size(); i++) {
-            reason.append(i == 0 ? "" : ", or ").append("“").append(known.get(i).respelling()).append("” (").append(known.get(i).meaning()).append(")");
+            reason.append(i == 0 ? "" : ", or ")
+                    .append("“")
+                    .append(known.get(i).respelling())
+                    .append("” (")
+                    .append(known.get(i).meaning())
+                    .append(")");
         }
         boolean clear = known.stream().anyMatch(way -> way.after().contains(before));
-        return new Finding(word.start(), word.end(), written, FindingKind.HOMOGRAPH, reason.append('.').toString(), engine.respelling(),
-                suggestions, clear && likely == engine);
+        return new Finding(
+                word.start(),
+                word.end(),
+                written,
+                FindingKind.HOMOGRAPH,
+                reason.append('.').toString(),
+                engine.respelling(),
+                suggestions,
+                clear && likely == engine);
     }
 }

@@ -11,11 +11,13 @@ final class Limits implements Check {
         int length = cue.text().length();
         String problem = ScriptCue.problem(cue.text());
         if (problem == null && length > cue.most()) {
-            problem = "This cue has %,d characters, and its voice takes %,d at once. Split it.".formatted(length, cue.most());
+            problem = "This cue has %,d characters, and its voice takes %,d at once. Split it."
+                    .formatted(length, cue.most());
         }
         if (problem != null) {
             int end = Math.min(length, 60);
-            found.add(new Finding(0, end, cue.text().substring(0, end), FindingKind.OVER_LIMIT, problem, "", List.of(), false));
+            found.add(new Finding(
+                    0, end, cue.text().substring(0, end), FindingKind.OVER_LIMIT, problem, "", List.of(), false));
         }
     }
 }

@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.Optional;
 import org.logophon.core.dictionary.Dictionary;
 import org.logophon.core.proof.Suggestion.Act;
-import org.logophon.core.script.Word;
 import org.logophon.core.voice.Voice;
 
 /** Cues in another language than their voice's. */
@@ -27,7 +26,9 @@ final class OtherLanguages implements Check {
 
     @Override
     public void look(CueToProof cue, List<Finding> found) {
-        if (cue.text().codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS || cue.words().size() < 3 || cue.english() && englishShare(cue) >= SURELY_ENGLISH) {
+        if (cue.text().codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS
+                || cue.words().size() < 3
+                || cue.english() && englishShare(cue) >= SURELY_ENGLISH) {
             return;
         }
         Optional<String> language = guess.of(cue.text());
@@ -36,15 +37,22 @@ final class OtherLanguages implements Check {
             return;
         }
         String name = ULocale.forLanguageTag(language.get()).getDisplayLanguage(ULocale.ENGLISH);
-        List<Suggestion> fitting = voices.stream().filter(v -> ULocale.forLanguageTag(v.language()).getLanguage().equals(language.get()))
-                .limit(MOST_VOICES).map(v -> new Suggestion(Act.CAST, v.name())).toList();
-        String reason = "This looks like %s, and its voice speaks %s.".formatted(name, ULocale.forLanguageTag(cue.language()).getDisplayLanguage(ULocale.ENGLISH))
+        List<Suggestion> fitting = voices.stream()
+                .filter(v -> ULocale.forLanguageTag(v.language()).getLanguage().equals(language.get()))
+                .limit(MOST_VOICES)
+                .map(v -> new Suggestion(Act.CAST, v.name()))
+                .toList();
+        String reason = "This looks like %s, and its voice speaks %s."
+                        .formatted(name, ULocale.forLanguageTag(cue.language()).getDisplayLanguage(ULocale.ENGLISH))
                 + (fitting.isEmpty() ? " No voice here speaks " + name + "." : "");
         found.add(new Finding(0, cue.text().length(), cue.text(), FindingKind.LANGUAGE, reason, "", fitting, false));
     }
 
     private static double englishShare(CueToProof cue) {
-        long known = cue.words().stream().map(word -> word.in(cue.text()).toLowerCase(Locale.ROOT)).filter(OtherLanguages::known).count();
+        long known = cue.words().stream()
+                .map(word -> word.in(cue.text()).toLowerCase(Locale.ROOT))
+                .filter(OtherLanguages::known)
+                .count();
         return known / (double) cue.words().size();
     }
 

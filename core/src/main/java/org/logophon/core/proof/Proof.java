@@ -14,11 +14,22 @@ public final class Proof {
 
     /** @param voices that a cue in another language could be cast with */
     public Proof(List<WatchWord> watched, LanguageGuess guess, List<Voice> voices) {
-        checks = List.of(new Limits(), new OtherLanguages(guess, voices), new Forms(), HOMOGRAPHS, new UnknownWords(), new SentenceChecks(),
-                new DoubledWords(), new WatchList(watched), new StageDirections());
+        checks = List.of(
+                new Limits(),
+                new OtherLanguages(guess, voices),
+                new Forms(),
+                HOMOGRAPHS,
+                new UnknownWords(),
+                new SentenceChecks(),
+                new DoubledWords(),
+                new WatchList(watched),
+                new StageDirections());
     }
 
-    /** In the order of the text. A cue in another language has that finding alone: its words are no strangers, its voice is. */
+    /**
+     * In the order of the text. A cue in another language has that finding alone: its words are no strangers, its voice
+     * is.
+     */
     public List<Finding> of(CueToProof cue) {
         List<Finding> found = new ArrayList<>();
         for (Check check : checks) {
@@ -27,8 +38,11 @@ public final class Proof {
                 return List.copyOf(found);
             }
         }
-        List<Finding> directions = found.stream().filter(f -> f.kind() == FindingKind.STAGE_DIRECTION).toList();
-        found.removeIf(f -> f.kind() != FindingKind.STAGE_DIRECTION && directions.stream().anyMatch(d -> d.start() <= f.start() && f.end() <= d.end()));
+        List<Finding> directions = found.stream()
+                .filter(f -> f.kind() == FindingKind.STAGE_DIRECTION)
+                .toList();
+        found.removeIf(f -> f.kind() != FindingKind.STAGE_DIRECTION
+                && directions.stream().anyMatch(d -> d.start() <= f.start() && f.end() <= d.end()));
         found.sort(Comparator.comparingInt(Finding::start).thenComparingInt(Finding::end));
         return List.copyOf(found);
     }

@@ -9,7 +9,9 @@ import org.logophon.core.form.WrittenForm;
 import org.logophon.core.form.WrittenForms;
 import org.logophon.core.script.Word;
 
-/** English words in no dictionary: names mostly. Words side by side are one finding, a name of two words is one name. */
+/**
+ * English words in no dictionary: names mostly. Words side by side are one finding, a name of two words is one name.
+ */
 final class UnknownWords implements Check {
 
     private static final Pattern PART = Pattern.compile("\\p{L}[\\p{L}\\p{M}]*(?:['’]\\p{L}+)*");
@@ -23,9 +25,13 @@ final class UnknownWords implements Check {
         int start = -1;
         int end = -1;
         for (Word word : cue.words()) {
-            boolean unknown = !known(word.in(cue.text())) && !cue.settled(word.start(), word.end())
+            boolean unknown = !known(word.in(cue.text()))
+                    && !cue.settled(word.start(), word.end())
                     && forms.stream().noneMatch(form -> form.start() < word.end() && form.end() > word.start());
-            boolean beside = start >= 0 && cue.text().substring(end, word.start()).isBlank() && capital(cue.text(), word) && capital(cue.text(), start);
+            boolean beside = start >= 0
+                    && cue.text().substring(end, word.start()).isBlank()
+                    && capital(cue.text(), word)
+                    && capital(cue.text(), start);
             if (unknown && beside) {
                 end = word.end();
             } else if (unknown) {
@@ -43,8 +49,15 @@ final class UnknownWords implements Check {
     private static void add(CueToProof cue, int start, int end, List<Finding> found) {
         if (start >= 0) {
             String text = cue.text().substring(start, end).replaceFirst("['’]s?$", "");
-            found.add(new Finding(start, start + text.length(), text, FindingKind.UNKNOWN_WORD,
-                    "Not in the dictionary. Hear the guess, or respell it.", text.toLowerCase(Locale.ROOT), List.of(), false));
+            found.add(new Finding(
+                    start,
+                    start + text.length(),
+                    text,
+                    FindingKind.UNKNOWN_WORD,
+                    "Not in the dictionary. Hear the guess, or respell it.",
+                    text.toLowerCase(Locale.ROOT),
+                    List.of(),
+                    false));
         }
     }
 

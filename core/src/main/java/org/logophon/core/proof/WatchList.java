@@ -17,8 +17,10 @@ final class WatchList implements Check {
     private final ReadingList finder;
 
     WatchList(List<WatchWord> watched) {
-        words = watched.stream().collect(Collectors.toMap(w -> w.avoid().toLowerCase(Locale.ROOT), Function.identity(), (a, b) -> a));
-        finder = new ReadingList(List.of(watched.stream().map(w -> Reading.words(w.avoid(), w.avoid())).toList()));
+        words = watched.stream()
+                .collect(Collectors.toMap(w -> w.avoid().toLowerCase(Locale.ROOT), Function.identity(), (a, b) -> a));
+        finder = new ReadingList(List.of(
+                watched.stream().map(w -> Reading.words(w.avoid(), w.avoid())).toList()));
     }
 
     @Override
@@ -28,12 +30,16 @@ final class WatchList implements Check {
             String written = cue.text().substring(match.start(), match.end());
             List<Suggestion> suggestions = new ArrayList<>();
             word.instead().forEach(other -> suggestions.add(new Suggestion(Act.WRITE, cased(other, written))));
-            String reason = "On your watch list" + (word.note().isEmpty() ? "." : ": " + word.note().replaceFirst("\\.$", "") + ".");
-            found.add(new Finding(match.start(), match.end(), written, FindingKind.WATCH_WORD, reason, written, suggestions, false));
+            String reason = "On your watch list"
+                    + (word.note().isEmpty() ? "." : ": " + word.note().replaceFirst("\\.$", "") + ".");
+            found.add(new Finding(
+                    match.start(), match.end(), written, FindingKind.WATCH_WORD, reason, written, suggestions, false));
         }
     }
 
     private static String cased(String word, String like) {
-        return Character.isUpperCase(like.codePointAt(0)) ? word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1) : word;
+        return Character.isUpperCase(like.codePointAt(0))
+                ? word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1)
+                : word;
     }
 }

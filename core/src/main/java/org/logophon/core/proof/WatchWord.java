@@ -1,7 +1,7 @@
 package org.logophon.core.proof;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.List;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * A word or phrase that its user wants to avoid.
@@ -14,7 +14,10 @@ public record WatchWord(String avoid, List<String> instead, String note) {
 
     public WatchWord {
         avoid = avoid == null ? "" : avoid.strip().replaceAll("\\s+", " ");
-        instead = instead.stream().map(String::strip).filter(word -> !word.isEmpty()).toList();
+        instead = instead.stream()
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .toList();
         note = note == null ? "" : note.strip();
         if (avoid.isEmpty() || avoid.length() > 100) {
             throw new InvalidInput("A word to avoid has 1 to 100 characters.");

@@ -42,7 +42,9 @@ public final class BreathSound {
             }
         }
         this.speechRms = frames == 0 ? 0 : Math.sqrt(sum / frames);
-        this.filter = frames == 0 ? new double[order] : LinearPrediction.ofCorrelation(r, frame).filter();
+        this.filter = frames == 0
+                ? new double[order]
+                : LinearPrediction.ofCorrelation(r, frame).filter();
     }
 
     private static double energy(float[] x, int at, int frame) {

@@ -3,7 +3,8 @@ package org.logophon.core.prosody;
 import java.util.List;
 
 /**
- * What is to become of each stretch of a sound. Stretches follow one another without holes; at a border the pitch slides
+ * What is to become of each stretch of a sound. Stretches follow one another without holes; at a border the pitch
+ * slides
  * over 30 ms, as a voice does.
  */
 public final class Contour {
@@ -23,8 +24,7 @@ public final class Contour {
      * @param to     sample after its last
      * @param centre pitch around which its range is narrowed or widened, in Hz; 0 for the median of the whole sound
      */
-    public record Stretch(int to, Shape shape, double centre) {
-    }
+    public record Stretch(int to, Shape shape, double centre) {}
 
     /** @param stretches in order, the last one up to the sound's length */
     public Contour(List<Stretch> stretches, int rate) {

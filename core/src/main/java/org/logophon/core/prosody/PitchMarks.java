@@ -5,7 +5,8 @@ import org.logophon.core.pitch.PitchTrack;
 import org.logophon.core.sound.Sound;
 
 /**
- * Where grains are centred: one mark a period in voiced speech, each at the same point of its period, and one every 5 ms
+ * Where grains are centred: one mark a period in voiced speech, each at the same point of its period, and one every 5
+ * ms
  * elsewhere.
  *
  * @param at     samples, rising; the first is 0 and the last the sound's length
@@ -41,7 +42,10 @@ record PitchMarks(int[] at, float[] hertz) {
         int last = -1;
         for (int i = 0; i < hertz.length; i++) {
             if (hertz[i] > 0) {
-                if (last >= 0 && i - last > 1 && i - last <= SHORT_HOLE + 1 && Math.abs(Math.log(hertz[i] / hertz[last])) < GIVE) {
+                if (last >= 0
+                        && i - last > 1
+                        && i - last <= SHORT_HOLE + 1
+                        && Math.abs(Math.log(hertz[i] / hertz[last])) < GIVE) {
                     Arrays.fill(hertz, last + 1, i, (hertz[i] + hertz[last]) / 2);
                 }
                 last = i;
@@ -114,8 +118,13 @@ record PitchMarks(int[] at, float[] hertz) {
             int half = period / 2;
             int best = sample + way * period;
             double most = Double.NEGATIVE_INFINITY;
-            for (int candidate = sample + way * period - reach; candidate <= sample + way * period + reach; candidate++) {
-                if (candidate - half < 0 || candidate + half >= x.length || sample - half < 0 || sample + half >= x.length) {
+            for (int candidate = sample + way * period - reach;
+                    candidate <= sample + way * period + reach;
+                    candidate++) {
+                if (candidate - half < 0
+                        || candidate + half >= x.length
+                        || sample - half < 0
+                        || sample + half >= x.length) {
                     continue;
                 }
                 float alike = 0;

@@ -5,7 +5,8 @@ import org.logophon.core.pitch.PitchTrack;
 import org.logophon.core.sound.Sound;
 
 /**
- * Gives speech another pace, pitch, range or timbre. Grains of two periods are cut around pitch marks and laid down again:
+ * Gives speech another pace, pitch, range or timbre. Grains of two periods are cut around pitch marks and laid down
+ * again:
  * their new spacing is the pitch, how often each is used is the pace, and reading a grain faster or slower moves the
  * formants. Where nothing is asked of it, it gives back the very samples.
  *
@@ -21,7 +22,11 @@ public final class VoiceReshaper {
     private final PitchMarks marks;
     private final double median;
 
-    /** Finds the periods of a sound, once for as many shapes as are tried. @param track the sound's own pitch, measured before */
+    /**
+     * Finds the periods of a sound, once for as many shapes as are tried.
+     *
+     * @param track the sound's own pitch, measured before
+     */
     public VoiceReshaper(Sound sound, PitchTrack track) {
         this.sound = sound;
         this.x = sound.samples();
@@ -31,12 +36,16 @@ public final class VoiceReshaper {
     }
 
     public static Sound reshape(Sound sound, Shape shape) {
-        return shape.changesNothing() || sound.samples().length == 0 ? sound : reshape(sound, PitchMeter.track(sound), shape);
+        return shape.changesNothing() || sound.samples().length == 0
+                ? sound
+                : reshape(sound, PitchMeter.track(sound), shape);
     }
 
     /** @param track the sound's own pitch, measured before */
     public static Sound reshape(Sound sound, PitchTrack track, Shape shape) {
-        return shape.changesNothing() || sound.samples().length == 0 ? sound : new VoiceReshaper(sound, track).to(Contour.of(shape, sound.samples().length, sound.rate()));
+        return shape.changesNothing() || sound.samples().length == 0
+                ? sound
+                : new VoiceReshaper(sound, track).to(Contour.of(shape, sound.samples().length, sound.rate()));
     }
 
     /** @param contour of the sound's own length */
@@ -54,7 +63,8 @@ public final class VoiceReshaper {
         int times = 0;
         while (place < out.length + rate * 0.01) {
             double source = contour.source(place);
-            while (mark + 1 < marks.count() && Math.abs(marks.at()[mark + 1] - source) <= Math.abs(marks.at()[mark] - source)) {
+            while (mark + 1 < marks.count()
+                    && Math.abs(marks.at()[mark + 1] - source) <= Math.abs(marks.at()[mark] - source)) {
                 mark++;
             }
             times = mark == used ? times + 1 : 0;
@@ -65,7 +75,8 @@ public final class VoiceReshaper {
             // an unvoiced grain used again is laid down backwards: the same noise twice would ring
             lay(out, mark, place, formants, !voiced && times % 2 == 1);
             double spacing = spacing(mark);
-            // toward a monotone the periods themselves are evened out; away from it the line of the pitch is followed, or their jitter would grow with it
+            // toward a monotone the periods themselves are evened out; away from it the line of the pitch is followed,
+            // or their jitter would grow with it
             double hertz = shape.rangeFactor() < 1 ? rate / spacing : marks.hertz()[mark];
             place += Math.max(1, voiced ? spacing * hertz / contour.pitch(marks.at()[mark], hertz, median) : spacing);
         }
@@ -77,7 +88,10 @@ public final class VoiceReshaper {
         return mark + 1 < marks.count() ? marks.at()[mark + 1] - marks.at()[mark] : rate * 0.005;
     }
 
-    /** Adds a grain: half a raised cosine from the mark before, half to the mark after, so that grains at their own places add up to the sound. */
+    /**
+     * Adds a grain: half a raised cosine from the mark before, half to the mark after, so that grains at their own
+     * places add up to the sound.
+     */
     private void lay(float[] out, int mark, double place, double formants, boolean backwards) {
         int centre = marks.at()[mark];
         double left = mark > 0 ? centre - marks.at()[mark - 1] : 1;

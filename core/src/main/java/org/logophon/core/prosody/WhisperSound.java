@@ -5,7 +5,8 @@ import org.logophon.core.sound.Sound;
 
 /**
  * Turns a stretch of speech into a whisper: the vocal tract of each frame stays (linear prediction), and noise of the
- * frame's own energy takes the place of what the voice put into it. A slight tilt upward, since a whisper has less below.
+ * frame's own energy takes the place of what the voice put into it. A slight tilt upward, since a whisper has less
+ * below.
  */
 public final class WhisperSound {
 
@@ -14,10 +15,13 @@ public final class WhisperSound {
     /** First difference, mixed in: +3 dB or so from the bottom to the top. */
     private static final double TILT = 0.35;
 
-    private WhisperSound() {
-    }
+    private WhisperSound() {}
 
-    /** @param from first sample that is whispered @param to after the last. The noise is the same for the same stretch */
+    /**
+     * @param from first sample that is whispered
+     *
+     * @param to after the last. The noise is the same for the same stretch
+     */
     public static Sound whisper(Sound sound, int from, int to) {
         int rate = sound.rate();
         int frame = (int) (FRAME_SECONDS * rate) / 2 * 2;

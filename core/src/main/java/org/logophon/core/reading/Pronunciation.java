@@ -6,5 +6,4 @@ package org.logophon.core.reading;
  * @param start UTF-16 index in the text
  * @param words what to say instead: words, or IPA
  */
-public record Pronunciation(int start, int end, String words, boolean ipa) {
-}
+public record Pronunciation(int start, int end, String words, boolean ipa) {}

@@ -1,12 +1,23 @@
 package org.logophon.core.reading;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.Arrays;
 import java.util.Locale;
+import org.logophon.core.input.InvalidInput;
 
-/** In what way a reading says its form: in other words, as a kind (W3C's note "SSML 1.0 say-as attribute values", 2005), or in IPA. */
+/**
+ * In what way a reading says its form: in other words, as a kind (W3C's note "SSML 1.0 say-as attribute values", 2005),
+ * or in IPA.
+ */
 public enum PronunciationKind {
-    WORDS, LETTERS, DIGITS, CARDINAL, ORDINAL, DATE, TIME, TELEPHONE, IPA;
+    WORDS,
+    LETTERS,
+    DIGITS,
+    CARDINAL,
+    ORDINAL,
+    DATE,
+    TIME,
+    TELEPHONE,
+    IPA;
 
     public String id() {
         return name().toLowerCase(Locale.ROOT);
@@ -14,7 +25,12 @@ public enum PronunciationKind {
 
     /** @throws InvalidInput with a sentence for an unknown word */
     public static PronunciationKind of(String word) {
-        return Arrays.stream(values()).filter(as -> as.id().equalsIgnoreCase(word.strip())).findFirst().orElseThrow(() ->
-                new InvalidInput("\"" + word + "\" is no way to say something. Use words, letters, digits, cardinal, ordinal, date, time, telephone or ipa."));
+        return Arrays.stream(values())
+                .filter(as -> as.id().equalsIgnoreCase(word.strip()))
+                .findFirst()
+                .orElseThrow(
+                        () -> new InvalidInput(
+                                "\"" + word
+                                        + "\" is no way to say something. Use words, letters, digits, cardinal, ordinal, date, time, telephone or ipa."));
     }
 }

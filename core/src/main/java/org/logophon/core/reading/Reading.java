@@ -1,13 +1,13 @@
 package org.logophon.core.reading;
 
-import org.logophon.core.input.InvalidInput;
 import com.ibm.icu.text.Normalizer2;
 import java.util.List;
-import org.logophon.core.form.SpelledOut;
 import org.logophon.core.form.FormKind;
 import org.logophon.core.form.Letters;
+import org.logophon.core.form.SpelledOut;
 import org.logophon.core.form.WrittenForm;
 import org.logophon.core.form.WrittenForms;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * How a written form is said.
@@ -22,14 +22,18 @@ public record Reading(String written, String said, PronunciationKind kind, Strin
     public static final int LONGEST = 200;
 
     public Reading {
-        written = Normalizer2.getNFCInstance().normalize(written == null ? "" : written.strip().replaceAll("\\s+", " "));
-        said = Normalizer2.getNFCInstance().normalize(said == null ? "" : said.strip().replaceAll("\\s+", " "));
+        written = Normalizer2.getNFCInstance()
+                .normalize(written == null ? "" : written.strip().replaceAll("\\s+", " "));
+        said = Normalizer2.getNFCInstance()
+                .normalize(said == null ? "" : said.strip().replaceAll("\\s+", " "));
         language = language == null || language.isBlank() ? null : language.strip();
         if (written.isEmpty() || written.length() > LONGEST || said.length() > LONGEST) {
-            throw new InvalidInput("A reading has a written form and a spoken one of 1 to " + LONGEST + " characters each.");
+            throw new InvalidInput(
+                    "A reading has a written form and a spoken one of 1 to " + LONGEST + " characters each.");
         }
         if (said.isEmpty() && (kind == PronunciationKind.WORDS || kind == PronunciationKind.IPA)) {
-            throw new InvalidInput("How \"" + written + "\" is said is missing. Write the words, or choose a kind such as letters.");
+            throw new InvalidInput(
+                    "How \"" + written + "\" is said is missing. Write the words, or choose a kind such as letters.");
         }
     }
 
@@ -38,8 +42,11 @@ public record Reading(String written, String said, PronunciationKind kind, Strin
     }
 
     public boolean holdsFor(String voiceLanguage) {
-        return language == null || voiceLanguage.equalsIgnoreCase(language) || voiceLanguage.toLowerCase(java.util.Locale.ROOT)
-                .startsWith(language.toLowerCase(java.util.Locale.ROOT) + "-");
+        return language == null
+                || voiceLanguage.equalsIgnoreCase(language)
+                || voiceLanguage
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .startsWith(language.toLowerCase(java.util.Locale.ROOT) + "-");
     }
 
     /** The words to say, or the IPA. @param voiceLanguage BCP 47 tag that a kind is spelled out in */
@@ -59,7 +66,10 @@ public record Reading(String written, String said, PronunciationKind kind, Strin
     /** The written form itself where it isn't of that kind after all. */
     private String form(String voiceLanguage, FormKind kind) {
         List<WrittenForm> forms = WrittenForms.in(voiceLanguage).find(written);
-        return forms.stream().filter(f -> f.kind() == kind && f.start() == 0 && f.end() == written.length())
-                .map(f -> f.said().get(0)).findFirst().orElse(kind == FormKind.TELEPHONE ? SpelledOut.digits(written, voiceLanguage) : written);
+        return forms.stream()
+                .filter(f -> f.kind() == kind && f.start() == 0 && f.end() == written.length())
+                .map(f -> f.said().get(0))
+                .findFirst()
+                .orElse(kind == FormKind.TELEPHONE ? SpelledOut.digits(written, voiceLanguage) : written);
     }
 }

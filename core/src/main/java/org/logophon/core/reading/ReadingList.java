@@ -11,7 +11,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Readings at work: each matches whole words, the longest first, capitals as it says; an earlier list overrides a later one.
+ * Readings at work: each matches whole words, the longest first, capitals as it says; an earlier list overrides a later
+ * one.
  */
 public final class ReadingList {
 
@@ -20,8 +21,7 @@ public final class ReadingList {
     /** A run of letters and figures, or one other character: where a match may start. */
     private static final Pattern CHUNK = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+|[^\\s\\p{L}\\p{M}\\p{N}]");
 
-    private record Entry(Reading reading, int list) {
-    }
+    private record Entry(Reading reading, int list) {}
 
     private final Map<String, List<Entry>> byFirstChunk = new HashMap<>();
 
@@ -29,17 +29,22 @@ public final class ReadingList {
     public ReadingList(List<? extends Collection<Reading>> lists) {
         for (int i = 0; i < lists.size(); i++) {
             for (Reading reading : lists.get(i)) {
-                byFirstChunk.computeIfAbsent(firstChunk(reading.written()), chunk -> new ArrayList<>()).add(new Entry(reading, i));
+                byFirstChunk
+                        .computeIfAbsent(firstChunk(reading.written()), chunk -> new ArrayList<>())
+                        .add(new Entry(reading, i));
             }
         }
-        Comparator<Entry> longest = Comparator.comparingInt(e -> -e.reading().written().length());
-        byFirstChunk.values().forEach(entries -> entries.sort(longest.thenComparingInt(Entry::list)
-                .thenComparing(e -> e.reading().matchCase() ? 0 : 1).thenComparing(e -> e.reading().language() == null ? 1 : 0)));
+        Comparator<Entry> longest =
+                Comparator.comparingInt(e -> -e.reading().written().length());
+        byFirstChunk
+                .values()
+                .forEach(entries -> entries.sort(longest.thenComparingInt(Entry::list)
+                        .thenComparing(e -> e.reading().matchCase() ? 0 : 1)
+                        .thenComparing(e -> e.reading().language() == null ? 1 : 0)));
     }
 
     /** A reading at a place of a text. */
-    public record Match(int start, int end, Reading reading) {
-    }
+    public record Match(int start, int end, Reading reading) {}
 
     /** In the order of the text; none overlap. @param language BCP 47 tag of the voice that speaks */
     public List<Match> find(String text, String language) {
@@ -61,15 +66,28 @@ public final class ReadingList {
 
     /** What is said otherwise than written, for the engine. */
     public List<Pronunciation> said(String text, String language) {
-        return find(text, language).stream().map(m -> new Pronunciation(m.start(), m.end(), m.reading().spoken(language), m.reading().kind() == PronunciationKind.IPA)).toList();
+        return find(text, language).stream()
+                .map(m -> new Pronunciation(
+                        m.start(),
+                        m.end(),
+                        m.reading().spoken(language),
+                        m.reading().kind() == PronunciationKind.IPA))
+                .toList();
     }
 
     private Match at(String text, int start, String chunk, String language) {
         for (Entry entry : byFirstChunk.getOrDefault(chunk.toLowerCase(Locale.ROOT), List.of())) {
             Reading reading = entry.reading();
             int end = start + reading.written().length();
-            if (reading.holdsFor(language) && text.regionMatches(!reading.matchCase(), start, reading.written(), 0, reading.written().length())
-                    && !inside(text, start) && !inside(text, end)) {
+            if (reading.holdsFor(language)
+                    && text.regionMatches(
+                            !reading.matchCase(),
+                            start,
+                            reading.written(),
+                            0,
+                            reading.written().length())
+                    && !inside(text, start)
+                    && !inside(text, end)) {
                 return new Match(start, end, reading);
             }
         }

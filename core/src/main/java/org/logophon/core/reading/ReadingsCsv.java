@@ -1,6 +1,5 @@
 package org.logophon.core.reading;
 
-import org.logophon.core.input.InvalidInput;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
@@ -12,6 +11,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.table.SafeCell;
 
 /** Readings as CSV (RFC 4180): written, said, as, language, case. Only the first two are needed. */
@@ -19,14 +19,19 @@ public final class ReadingsCsv {
 
     private static final String[] HEADER = {"written", "said", "as", "language", "case"};
 
-    private ReadingsCsv() {
-    }
+    private ReadingsCsv() {}
 
     public static String write(List<Reading> readings) {
         StringWriter out = new StringWriter();
-        try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(HEADER).get())) {
+        try (CSVPrinter printer = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setHeader(HEADER).get())) {
             for (Reading reading : readings) {
-                printer.printRecord(SafeCell.of(reading.written()), SafeCell.of(reading.said()), reading.kind().id(), reading.language(), reading.matchCase() ? "match" : "any");
+                printer.printRecord(
+                        SafeCell.of(reading.written()),
+                        SafeCell.of(reading.said()),
+                        reading.kind().id(),
+                        reading.language(),
+                        reading.matchCase() ? "match" : "any");
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -38,9 +43,15 @@ public final class ReadingsCsv {
         List<Reading> readings = new ArrayList<>();
         List<String> skipped = new ArrayList<>();
         char delimiter = text.lines().findFirst().orElse("").contains(";") ? ';' : ',';
-        try (CSVParser rows = CSVFormat.RFC4180.builder().setDelimiter(delimiter).setIgnoreEmptyLines(true).get().parse(new StringReader(text))) {
+        try (CSVParser rows = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setIgnoreEmptyLines(true)
+                .get()
+                .parse(new StringReader(text))) {
             for (CSVRecord row : rows) {
-                if (row.getRecordNumber() == 1 && "written".equals(row.get(0).strip().toLowerCase(Locale.ROOT))) {
+                if (row.getRecordNumber() == 1
+                        && "written".equals(row.get(0).strip().toLowerCase(Locale.ROOT))) {
                     continue;
                 }
                 try {
@@ -60,7 +71,11 @@ public final class ReadingsCsv {
 
     private static Reading reading(CSVRecord row) {
         String as = cell(row, 2);
-        return new Reading(SafeCell.plain(cell(row, 0)), SafeCell.plain(cell(row, 1)), as.isBlank() ? PronunciationKind.WORDS : PronunciationKind.of(as), cell(row, 3),
+        return new Reading(
+                SafeCell.plain(cell(row, 0)),
+                SafeCell.plain(cell(row, 1)),
+                as.isBlank() ? PronunciationKind.WORDS : PronunciationKind.of(as),
+                cell(row, 3),
                 "match".equalsIgnoreCase(cell(row, 4).strip()));
     }
 

@@ -1,6 +1,5 @@
 package org.logophon.core.reading;
 
-import org.logophon.core.input.InvalidInput;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.util.ArrayList;
@@ -11,17 +10,18 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
+import org.logophon.core.input.InvalidInput;
 
 /**
- * Readings as a pronunciation lexicon (PLS 1.0, W3C Recommendation 14 October 2008): a lexeme has graphemes and an alias or a
+ * Readings as a pronunciation lexicon (PLS 1.0, W3C Recommendation 14 October 2008): a lexeme has graphemes and an
+ * alias or a
  * phoneme. PLS knows no kinds and no rule of case: kinds are written as the words they come to.
  */
 public final class ReadingsPls {
 
     private static final String NAMESPACE = "http://www.w3.org/2005/01/pronunciation-lexicon";
 
-    private ReadingsPls() {
-    }
+    private ReadingsPls() {}
 
     /** @param language BCP 47 tag of the lexicon; readings of another language are left out */
     public static String write(List<Reading> readings, String language) {
@@ -77,7 +77,9 @@ public final class ReadingsPls {
             }
         } catch (XMLStreamException malformed) {
             throw new InvalidInput("This pronunciation lexicon is no well-formed XML: look at line "
-                    + (malformed.getLocation() == null ? 1 : malformed.getLocation().getLineNumber()) + ".");
+                    + (malformed.getLocation() == null
+                            ? 1
+                            : malformed.getLocation().getLineNumber()) + ".");
         }
         if (!lexicon.seen) {
             throw new InvalidInput("This file is XML, but no pronunciation lexicon (PLS 1.0).");
@@ -125,7 +127,7 @@ public final class ReadingsPls {
                     String own = xml.getAttributeValue(null, "alphabet");
                     ipa = own == null ? ipa : "ipa".equals(own);
                 }
-                default -> { }
+                default -> {}
             }
         }
 
@@ -137,7 +139,7 @@ public final class ReadingsPls {
                 case "alias" -> alias = alias == null ? text : alias;
                 case "phoneme" -> phoneme = phoneme == null && ipa ? text : phoneme;
                 case "lexeme" -> lexeme();
-                default -> { }
+                default -> {}
             }
         }
 
@@ -147,7 +149,10 @@ public final class ReadingsPls {
                     if (alias == null && phoneme == null) {
                         throw new InvalidInput("it has no alias and no phoneme in IPA.");
                     }
-                    readings.add(alias != null ? new Reading(grapheme, alias, PronunciationKind.WORDS, language, false) : new Reading(grapheme, phoneme, PronunciationKind.IPA, language, false));
+                    readings.add(
+                            alias != null
+                                    ? new Reading(grapheme, alias, PronunciationKind.WORDS, language, false)
+                                    : new Reading(grapheme, phoneme, PronunciationKind.IPA, language, false));
                 } catch (InvalidInput bad) {
                     skipped.add("The entry \"" + grapheme + "\" was left out: " + bad.getMessage());
                 }

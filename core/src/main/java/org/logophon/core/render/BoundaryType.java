@@ -2,7 +2,9 @@ package org.logophon.core.render;
 
 /** What stands between two pieces of a text that are spoken apart, and how long a voice rests there of itself. Ours. */
 enum BoundaryType {
-    SENTENCE(0.32), CLAUSE(0.14), WORD(0.02);
+    SENTENCE(0.32),
+    CLAUSE(0.14),
+    WORD(0.02);
 
     private final double seconds;
 

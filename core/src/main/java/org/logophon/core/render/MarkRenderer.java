@@ -8,14 +8,15 @@ import org.logophon.core.mark.Score;
 import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.pitch.PitchTrack;
 import org.logophon.core.prosody.Contour;
-import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.prosody.Shape;
+import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.prosody.WhisperSound;
 import org.logophon.core.sound.Decibels;
 import org.logophon.core.sound.Sound;
 
 /**
- * Does to speech what its score asks for, in this order: pace and pitch of runs and stress (one pass of overlap-add over
+ * Does to speech what its score asks for, in this order: pace and pitch of runs and stress (one pass of overlap-add
+ * over
  * the whole, so that nothing is spliced), loudness, whisper, rests and breaths. Pitch is measured and corrected.
  */
 final class MarkRenderer {
@@ -52,8 +53,7 @@ final class MarkRenderer {
     }
 
     /** Words beside one another that move together. @param from first word @param to after the last */
-    private record EffectRun(int from, int to, WordEffect deed) {
-    }
+    private record EffectRun(int from, int to, WordEffect deed) {}
 
     private Speech run() {
         List<EffectRun> runs = runs();
@@ -67,11 +67,18 @@ final class MarkRenderer {
         }
         List<WordTime> words = new ArrayList<>();
         for (WordTime word : base.words()) {
-            words.add(new WordTime(word.start(), word.end(), contour.moved(word.startSample()), contour.moved(word.endSample())));
+            words.add(new WordTime(
+                    word.start(), word.end(), contour.moved(word.startSample()), contour.moved(word.endSample())));
         }
         sound = whispered(runs, louder(sound, words, levels(sound, words)), words);
-        RestRenderer.Rested rested = RestRenderer.of(sound, words, new RequestedRests(base.words(), base.sound().rate(), score, text, language, chances).all());
-        Measurement reached = new Measurement(base.measurement().pacePercent(), base.measurement().semitones(), new MarkMeasurer(base, track, deeds, rested).of(score.marks()));
+        RestRenderer.Rested rested = RestRenderer.of(
+                sound,
+                words,
+                new RequestedRests(base.words(), base.sound().rate(), score, text, language, chances).all());
+        Measurement reached = new Measurement(
+                base.measurement().pacePercent(),
+                base.measurement().semitones(),
+                new MarkMeasurer(base, track, deeds, rested).of(score.marks()));
         return new Speech(rested.sound(), rested.words(), reached);
     }
 
@@ -94,7 +101,13 @@ final class MarkRenderer {
         int at = 0;
         for (int r = 0; r < runs.size(); r++) {
             EffectRun run = runs.get(r);
-            double centre = run.deed().range() == 1 ? 0 : track.between(base.words().get(run.from()).startSample(), base.words().get(run.to() - 1).endSample(), base.sound().rate()).medianHz();
+            double centre = run.deed().range() == 1
+                    ? 0
+                    : track.between(
+                                    base.words().get(run.from()).startSample(),
+                                    base.words().get(run.to() - 1).endSample(),
+                                    base.sound().rate())
+                            .medianHz();
             for (int i = run.from(); i < run.to(); i++) {
                 WordTime word = base.words().get(i);
                 WordEffect deed = deeds.get(i);
@@ -102,12 +115,19 @@ final class MarkRenderer {
                 boolean joins = i > run.from();
                 if (word.startSample() > at) {
                     // what lies between words of a run goes along with it; else it stays
-                    Shape between = new Shape(joins ? deeds.get(i - 1).pace() == deed.pace() ? deed.pace() : 1 : 1, joins ? move : 0, joins ? deed.range() : 1, 0);
+                    Shape between = new Shape(
+                            joins ? deeds.get(i - 1).pace() == deed.pace() ? deed.pace() : 1 : 1,
+                            joins ? move : 0,
+                            joins ? deed.range() : 1,
+                            0);
                     stretches.add(new Contour.Stretch(word.startSample(), between, centre));
                     at = word.startSample();
                 }
                 int end = Math.max(at, word.endSample());
-                stretches.add(new Contour.Stretch(end, new Shape(deed.pace(), within(move + deed.stress() + deed.chance(), 24), deed.range(), 0), centre));
+                stretches.add(new Contour.Stretch(
+                        end,
+                        new Shape(deed.pace(), within(move + deed.stress() + deed.chance(), 24), deed.range(), 0),
+                        centre));
                 at = end;
             }
         }
@@ -134,9 +154,12 @@ final class MarkRenderer {
             int from = base.words().get(run.from()).startSample();
             int to = base.words().get(run.to() - 1).endSample();
             double before = track.between(from, to, sound.rate()).medianHz();
-            double after = made.between(contour.moved(from), contour.moved(to), sound.rate()).medianHz();
+            double after = made.between(contour.moved(from), contour.moved(to), sound.rate())
+                    .medianHz();
             if (before > 0 && after > 0) {
-                double miss = run.deed().semitones() + WordEffect.stressOf(deeds.subList(run.from(), run.to())) - PitchTrack.semitones(before, after);
+                double miss = run.deed().semitones()
+                        + WordEffect.stressOf(deeds.subList(run.from(), run.to()))
+                        - PitchTrack.semitones(before, after);
                 if (Math.abs(miss) > CLOSE_SEMITONES && Math.abs(miss) < 6) {
                     corrections[r] += miss;
                     off = true;
@@ -153,8 +176,11 @@ final class MarkRenderer {
             WordTime before = base.words().get(i);
             double own = base.sound().rms(before.startSample(), before.endSample());
             double now = sound.rms(words.get(i).startSample(), words.get(i).endSample());
-            boolean changed = deeds.get(i).semitones() != 0 || deeds.get(i).stress() != 0 || deeds.get(i).range() != 1;
-            levels[i] = deeds.get(i).decibels() + (!changed || own == 0 || now == 0 ? 0 : within(20 * Math.log10(own / now), MOST_LEVELLING_DB));
+            boolean changed = deeds.get(i).semitones() != 0
+                    || deeds.get(i).stress() != 0
+                    || deeds.get(i).range() != 1;
+            levels[i] = deeds.get(i).decibels()
+                    + (!changed || own == 0 || now == 0 ? 0 : within(20 * Math.log10(own / now), MOST_LEVELLING_DB));
         }
         return levels;
     }

@@ -9,7 +9,8 @@ import org.logophon.core.voice.Voice;
  *
  * @param pacePercent 100 when nothing was asked
  * @param semitones   interval of the median F0; null when there is no pitch to measure (a whisper)
- * @param marks       for each mark of the score what was reached, in the mark's own unit; null where there is nothing to measure
+ * @param marks       for each mark of the score what was reached, in the mark's own unit; null where there is nothing
+ *     to measure
  */
 public record Measurement(double pacePercent, Double semitones, List<Double> marks) {
 
@@ -21,18 +22,22 @@ public record Measurement(double pacePercent, Double semitones, List<Double> mar
 
     /** Pace may miss by this share, pitch by so many semitones, before it counts as a miss. */
     private static final double PACE_PROMISE = 0.03;
+
     private static final double PITCH_PROMISE = 0.5;
 
     /** What was asked for and not reached, as sentences; empty when the promise holds. */
     public List<String> misses(double paceFactor, double askedSemitones, Voice voice) {
         List<String> misses = new ArrayList<>();
         if (Math.abs(pacePercent / 100 / paceFactor - 1) > PACE_PROMISE) {
-            misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%.".formatted(paceFactor * 100, voice.name(), pacePercent));
+            misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%."
+                    .formatted(paceFactor * 100, voice.name(), pacePercent));
         }
         if (voice.whispers() && askedSemitones != 0) {
-            misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s.".formatted(askedSemitones, voice.name()));
+            misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s."
+                    .formatted(askedSemitones, voice.name()));
         } else if (semitones != null && Math.abs(semitones - askedSemitones) > PITCH_PROMISE) {
-            misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f.".formatted(askedSemitones, voice.name(), semitones));
+            misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f."
+                    .formatted(askedSemitones, voice.name(), semitones));
         }
         return misses;
     }

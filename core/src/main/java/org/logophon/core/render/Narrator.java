@@ -3,8 +3,8 @@ package org.logophon.core.render;
 import org.logophon.core.mark.Score;
 import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.pitch.PitchTrack;
-import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.prosody.Shape;
+import org.logophon.core.prosody.VoiceReshaper;
 import org.logophon.core.sound.Resampler;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SpeechSpan;
@@ -12,9 +12,12 @@ import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Voice;
 
 /**
- * Renders a recipe so that pace and pitch measure as asked. Engines fall short of what they are asked for (an engine asked
- * for +4 semitones gave +2.1), smoothly and repeatably; so each render is measured against the same words at the voice's
- * own pace and pitch, and asked for again by the rate at which the engine follows, until it is close or goes no further. What
+ * Renders a recipe so that pace and pitch measure as asked. Engines fall short of what they are asked for (an engine
+ * asked
+ * for +4 semitones gave +2.1), smoothly and repeatably; so each render is measured against the same words at the
+ * voice's
+ * own pace and pitch, and asked for again by the rate at which the engine follows, until it is close or goes no
+ * further. What
  * is left then, and what an engine can't do at all, is done in the signal. What was reached is part of the result.
  */
 public final class Narrator {
@@ -24,6 +27,7 @@ public final class Narrator {
     private static final double CLOSE_SEMITONES = 0.25;
     /** A miss over this share of the best one so far is no progress; twice in a row, the engine goes no further. */
     private static final double CLOSER = 0.9;
+
     private static final int MOST_STUCK = 2;
 
     private final SpeechEngine engine;
@@ -42,7 +46,14 @@ public final class Narrator {
 
     /** @throws SpeechFailed when the engine can't speak the text */
     public Speech render(Recipe recipe) {
-        Speech spoken = recipe.parted().isEmpty() ? spoken(recipe) : VoiceMixer.joined(recipe, recipe.parted().stream().map(piece -> spoken(piece.recipe())).toList(), resampler);
+        Speech spoken = recipe.parted().isEmpty()
+                ? spoken(recipe)
+                : VoiceMixer.joined(
+                        recipe,
+                        recipe.parted().stream()
+                                .map(piece -> spoken(piece.recipe()))
+                                .toList(),
+                        resampler);
         Speech scored = MarkRenderer.of(spoken, recipe.text(), recipe.voice().language(), recipe.score());
         return new Speech(VoiceMixer.effects(recipe, scored), scored.words(), scored.measurement());
     }
@@ -64,8 +75,15 @@ public final class Narrator {
         if (span.from() == span.to()) {
             throw new SpeechFailed("The voice made no sound of this text. Try other words, or another voice.");
         }
-        Own measure = new Own(SpeechSpan.soundingSeconds(own.sound()), recipe.atItsOwn() || recipe.voice().whispers() ? 0 : PitchMeter.track(own.sound()).medianHz());
-        Speech speech = new Speech(own.sound(), WordTimes.of(recipe.text(), text, own), measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
+        Own measure = new Own(
+                SpeechSpan.soundingSeconds(own.sound()),
+                recipe.atItsOwn() || recipe.voice().whispers()
+                        ? 0
+                        : PitchMeter.track(own.sound()).medianHz());
+        Speech speech = new Speech(
+                own.sound(),
+                WordTimes.of(recipe.text(), text, own),
+                measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
         if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
             speech = approach(recipe, text, measure, speech);
         }
@@ -73,8 +91,7 @@ public final class Narrator {
     }
 
     /** The same words at the voice's own pace and pitch. @param hertz 0 when there is no pitch, or none was needed */
-    private record Own(double seconds, double hertz) {
-    }
+    private record Own(double seconds, double hertz) {}
 
     private static boolean byItself(Recipe recipe, Ability ability) {
         return recipe.voice().byItself().contains(ability);
@@ -113,19 +130,34 @@ public final class Narrator {
     private static Speech shaped(Recipe recipe, Own own, Speech speech) {
         Treatment treatment = recipe.treatment();
         double paceLeft = recipe.paceFactor() / (speech.measurement().pacePercent() / 100);
-        double pitchLeft = speech.measurement().semitones() == null ? 0 : recipe.semitones() - speech.measurement().semitones();
+        double pitchLeft = speech.measurement().semitones() == null
+                ? 0
+                : recipe.semitones() - speech.measurement().semitones();
         boolean close = Math.abs(Math.log(paceLeft)) < CLOSE_PACE && Math.abs(pitchLeft) < CLOSE_SEMITONES;
-        Shape shape = new Shape(close ? 1 : within(paceLeft, 0.25, 4), close ? 0 : within(pitchLeft, -24, 24), treatment.rangeFactor(), treatment.timbreSemitones());
+        Shape shape = new Shape(
+                close ? 1 : within(paceLeft, 0.25, 4),
+                close ? 0 : within(pitchLeft, -24, 24),
+                treatment.rangeFactor(),
+                treatment.timbreSemitones());
         Speech shaped = speech;
         if (!shape.equals(Shape.AS_IT_IS)) {
             Sound sound = VoiceReshaper.reshape(speech.sound(), shape);
             shaped = speech.stretched(sound, recipe.atItsOwn() ? speech.measurement() : reached(own, sound));
-            // pauses too short to count as pauses are counted as speech, and a creaky voice jumps: once more by the difference
-            double paceOff = Math.log(recipe.paceFactor() / (shaped.measurement().pacePercent() / 100));
-            double pitchOff = shaped.measurement().semitones() == null ? 0 : recipe.semitones() - shaped.measurement().semitones();
+            // pauses too short to count as pauses are counted as speech, and a creaky voice jumps: once more by the
+            // difference
+            double paceOff =
+                    Math.log(recipe.paceFactor() / (shaped.measurement().pacePercent() / 100));
+            double pitchOff = shaped.measurement().semitones() == null
+                    ? 0
+                    : recipe.semitones() - shaped.measurement().semitones();
             if (!recipe.atItsOwn() && (Math.abs(paceOff) > CLOSE_PACE || Math.abs(pitchOff) > CLOSE_SEMITONES)) {
-                sound = VoiceReshaper.reshape(speech.sound(), new Shape(within(shape.paceFactor() * Math.exp(paceOff), 0.25, 4),
-                        within(shape.semitones() + pitchOff, -24, 24), shape.rangeFactor(), shape.timbreSemitones()));
+                sound = VoiceReshaper.reshape(
+                        speech.sound(),
+                        new Shape(
+                                within(shape.paceFactor() * Math.exp(paceOff), 0.25, 4),
+                                within(shape.semitones() + pitchOff, -24, 24),
+                                shape.rangeFactor(),
+                                shape.timbreSemitones()));
                 Speech again = speech.stretched(sound, reached(own, sound));
                 shaped = miss(recipe, again.measurement()) < miss(recipe, shaped.measurement()) ? again : shaped;
             }
@@ -134,7 +166,9 @@ public final class Narrator {
     }
 
     private static double miss(Recipe recipe, Measurement measurement) {
-        return miss(Math.log(recipe.paceFactor() / (measurement.pacePercent() / 100)), measurement.semitones() == null ? 0 : recipe.semitones() - measurement.semitones());
+        return miss(
+                Math.log(recipe.paceFactor() / (measurement.pacePercent() / 100)),
+                measurement.semitones() == null ? 0 : recipe.semitones() - measurement.semitones());
     }
 
     /** In units of what is promised. */

@@ -8,7 +8,8 @@ import org.logophon.core.render.Utterance.WordStart;
 import org.logophon.core.voice.Voice;
 
 /**
- * Lets a voice with a limit on what it takes at once speak longer texts: they are cut into requests, and the answers are
+ * Lets a voice with a limit on what it takes at once speak longer texts: they are cut into requests, and the answers
+ * are
  * brought to one level and joined with the pause that belongs between them. A limit is the software's business.
  */
 public final class PiecewiseEngine implements SpeechEngine {
@@ -42,7 +43,9 @@ public final class PiecewiseEngine implements SpeechEngine {
 
     /** What the engine under it is asked, in order. */
     public static List<SpeechRequest> requests(SpeechRequest request) {
-        return fits(request) ? List.of(request) : pieces(request).stream().map(piece -> of(request, piece)).toList();
+        return fits(request)
+                ? List.of(request)
+                : pieces(request).stream().map(piece -> of(request, piece)).toList();
     }
 
     private static boolean fits(SpeechRequest request) {
@@ -52,11 +55,15 @@ public final class PiecewiseEngine implements SpeechEngine {
     }
 
     private static List<RequestPart> pieces(SpeechRequest request) {
-        return RequestCuts.cut(request.text(), request.voice().terms().mostCharacters(), request.voice().language());
+        return RequestCuts.cut(
+                request.text(),
+                request.voice().terms().mostCharacters(),
+                request.voice().language());
     }
 
     private static SpeechRequest of(SpeechRequest request, RequestPart piece) {
-        return new SpeechRequest(request.voice(), piece.text(), request.paceFactor(), request.semitones(), request.style());
+        return new SpeechRequest(
+                request.voice(), piece.text(), request.paceFactor(), request.semitones(), request.style());
     }
 
     private static Utterance joined(List<RequestPart> pieces, List<Utterance> spoken) {
@@ -71,13 +78,20 @@ public final class PiecewiseEngine implements SpeechEngine {
         int before = 0;
         for (int i = 0; i < pieces.size(); i++) {
             Utterance utterance = spoken.get(i);
-            SoundJoiner.Laid laid = joining.add(utterance.sound(), pieces.get(i).joint().seconds(), SoundJoiner.gain(SoundJoiner.level(utterance.sound()), target, MOST_GAIN_DB));
+            SoundJoiner.Laid laid = joining.add(
+                    utterance.sound(),
+                    pieces.get(i).joint().seconds(),
+                    SoundJoiner.gain(SoundJoiner.level(utterance.sound()), target, MOST_GAIN_DB));
             if (laid.start() > before) {
                 phonemes.add(new PhonemeStart(before, true));
             }
             int from = pieces.get(i).from();
-            utterance.words().forEach(word -> words.add(new WordStart(from + word.codePoint(), laid.at(word.sample()))));
-            utterance.phonemes().forEach(phoneme -> phonemes.add(new PhonemeStart(laid.at(phoneme.sample()), phoneme.silent())));
+            utterance
+                    .words()
+                    .forEach(word -> words.add(new WordStart(from + word.codePoint(), laid.at(word.sample()))));
+            utterance
+                    .phonemes()
+                    .forEach(phoneme -> phonemes.add(new PhonemeStart(laid.at(phoneme.sample()), phoneme.silent())));
             before = laid.end();
         }
         return new Utterance(joining.sound(), words, phonemes);

@@ -6,7 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What voices said last, before marks: a change of marks does nothing to it, so that it needn't be said and measured again.
+ * What voices said last, before marks: a change of marks does nothing to it, so that it needn't be said and measured
+ * again.
  * Safe for use by several threads.
  */
 final class RecentSpeech {
@@ -32,7 +33,8 @@ final class RecentSpeech {
 
     synchronized void keep(String recipe, Speech speech) {
         Speech before = byRecipe.put(recipe, speech);
-        samples += speech.sound().samples().length - (before == null ? 0 : before.sound().samples().length);
+        samples += speech.sound().samples().length
+                - (before == null ? 0 : before.sound().samples().length);
         Iterator<Speech> oldest = byRecipe.values().iterator();
         while (samples > most && oldest.hasNext()) {
             samples -= oldest.next().sound().samples().length;

@@ -22,11 +22,24 @@ import org.logophon.core.voice.Voice;
  * @param score         what is done to single words
  * @param parted        who says which words, where several voices speak; empty for one voice
  */
-public record Recipe(String text, List<Pronunciation> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment, String style,
-                     Score score, List<VoicePart> parted) {
+public record Recipe(
+        String text,
+        List<Pronunciation> said,
+        Voice voice,
+        String engineVersion,
+        double paceFactor,
+        double semitones,
+        Treatment treatment,
+        String style,
+        Score score,
+        List<VoicePart> parted) {
 
-    /** Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has stayed the same. */
+    /**
+     * Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has
+     * stayed the same.
+     */
     private static final int CORE_VERSION = 2;
+
     private static final int PLAIN_VERSION = 1;
     private static final int SCORE_VERSION = 1;
 
@@ -36,7 +49,14 @@ public record Recipe(String text, List<Pronunciation> said, Voice voice, String 
     }
 
     /** In the voice's plain way, without marks. */
-    public Recipe(String text, List<Pronunciation> said, Voice voice, String engineVersion, double paceFactor, double semitones, Treatment treatment) {
+    public Recipe(
+            String text,
+            List<Pronunciation> said,
+            Voice voice,
+            String engineVersion,
+            double paceFactor,
+            double semitones,
+            Treatment treatment) {
         this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE, List.of());
     }
 
@@ -47,7 +67,8 @@ public record Recipe(String text, List<Pronunciation> said, Voice voice, String 
 
     /** The same with other voices for some of its words. */
     public Recipe parted(VoiceParts others) {
-        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, score, others.pieces());
+        return new Recipe(
+                text, said, voice, engineVersion, paceFactor, semitones, treatment, style, score, others.pieces());
     }
 
     /** What each voice says: itself where one voice says all. */
@@ -60,22 +81,40 @@ public record Recipe(String text, List<Pronunciation> said, Voice voice, String 
         return of(text, List.of(), voice, engineVersion, direction);
     }
 
-    public static Recipe of(String text, List<Pronunciation> said, Voice voice, String engineVersion, ResolvedDirection direction) {
+    public static Recipe of(
+            String text, List<Pronunciation> said, Voice voice, String engineVersion, ResolvedDirection direction) {
         boolean whispers = voice.whispers();
         // a voice that knows no IPA says such a word as it is written
-        List<Pronunciation> can = voice.canDo().contains(Ability.IPA) ? said : said.stream().filter(place -> !place.ipa()).toList();
+        List<Pronunciation> can = voice.canDo().contains(Ability.IPA)
+                ? said
+                : said.stream().filter(place -> !place.ipa()).toList();
         Tuning tuning = voice.tuning();
         // what a script says of an effect holds before what its voice brings along
         boolean itsOwn = voice.styles().contains(direction.style());
         Optional<Style> ours = itsOwn ? Optional.empty() : Style.named(direction.style());
         int strength = direction.stylePercent();
-        double range = direction.rangeFactor() * ours.map(style -> style.rangeFactor(strength)).orElse(1.0);
-        double pace = direction.paceFactor() * ours.map(style -> style.paceFactor(strength)).orElse(1.0);
-        double semitones = direction.semitones() + ours.map(style -> style.semitones(strength)).orElse(0.0);
-        Treatment treatment = new Treatment(whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3), tuning.timbreSemitones(),
-                direction.effect() == null ? tuning.effect() : direction.effect(), direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
-        return new Recipe(text, can, voice, engineVersion, within(pace * tuning.pacePercent() / 100, 0.4, 2.5),
-                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18), treatment, itsOwn ? direction.style() : "", Score.NONE, List.of());
+        double range = direction.rangeFactor()
+                * ours.map(style -> style.rangeFactor(strength)).orElse(1.0);
+        double pace = direction.paceFactor()
+                * ours.map(style -> style.paceFactor(strength)).orElse(1.0);
+        double semitones = direction.semitones()
+                + ours.map(style -> style.semitones(strength)).orElse(0.0);
+        Treatment treatment = new Treatment(
+                whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3),
+                tuning.timbreSemitones(),
+                direction.effect() == null ? tuning.effect() : direction.effect(),
+                direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
+        return new Recipe(
+                text,
+                can,
+                voice,
+                engineVersion,
+                within(pace * tuning.pacePercent() / 100, 0.4, 2.5),
+                whispers ? 0 : within(semitones + tuning.semitones(), -18, 18),
+                treatment,
+                itsOwn ? direction.style() : "",
+                Score.NONE,
+                List.of());
     }
 
     private static int effectPercent(Tuning tuning) {
@@ -91,12 +130,16 @@ public record Recipe(String text, List<Pronunciation> said, Voice voice, String 
         return SpokenText.of(text, said);
     }
 
-    /** The text with its readings in the place of what they stand for, as a person would write it down; IPA is left as written. */
+    /**
+     * The text with its readings in the place of what they stand for, as a person would write it down; IPA is left as
+     * written.
+     */
     public String saidText() {
         StringBuilder words = new StringBuilder();
         int from = 0;
         for (Pronunciation place : said) {
-            words.append(text, from, place.start()).append(place.ipa() ? text.substring(place.start(), place.end()) : place.words());
+            words.append(text, from, place.start())
+                    .append(place.ipa() ? text.substring(place.start(), place.end()) : place.words());
             from = place.end();
         }
         return words.append(text, from, text.length()).toString();
@@ -117,11 +160,22 @@ public record Recipe(String text, List<Pronunciation> said, Voice voice, String 
 
     /** SHA-256 over every field, in hex. */
     public String hash() {
-        String canonical = String.join("\u0000", "core " + (plain() ? PLAIN_VERSION : CORE_VERSION), spoken(), voice.baseId(), voice.engineVoice(),
-                engineVersion, Long.toString(Math.round(paceFactor * 10_000)), Long.toString(Math.round(semitones * 1_000)))
-                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical()) + (style.isEmpty() ? "" : "\u0000style " + style)
+        String canonical = String.join(
+                        "\u0000",
+                        "core " + (plain() ? PLAIN_VERSION : CORE_VERSION),
+                        spoken(),
+                        voice.baseId(),
+                        voice.engineVoice(),
+                        engineVersion,
+                        Long.toString(Math.round(paceFactor * 10_000)),
+                        Long.toString(Math.round(semitones * 1_000)))
+                + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical())
+                + (style.isEmpty() ? "" : "\u0000style " + style)
                 + (score.empty() ? "" : "\u0000score " + SCORE_VERSION + " " + score.canonical())
-                + (parted.isEmpty() ? "" : "\u0000pieces " + parted.stream().map(VoicePart::canonical).collect(Collectors.joining(";")));
+                + (parted.isEmpty()
+                        ? ""
+                        : "\u0000pieces "
+                                + parted.stream().map(VoicePart::canonical).collect(Collectors.joining(";")));
         return Sha256.hex(canonical);
     }
 }

@@ -5,11 +5,13 @@ import java.util.Arrays;
 import java.util.List;
 import org.logophon.core.script.Sentences;
 
-/** Cuts a text that is longer than its voice takes in one request: at the ends of sentences, else at a clause, else at a word. */
+/**
+ * Cuts a text that is longer than its voice takes in one request: at the ends of sentences, else at a clause, else at a
+ * word.
+ */
 final class RequestCuts {
 
-    private RequestCuts() {
-    }
+    private RequestCuts() {}
 
     /**
      * A piece of a spoken text.
@@ -17,8 +19,7 @@ final class RequestCuts {
      * @param from  its first code point in the whole
      * @param joint what stands between the piece before and this one
      */
-    record RequestPart(SpokenText text, int from, BoundaryType joint) {
-    }
+    record RequestPart(SpokenText text, int from, BoundaryType joint) {}
 
     /**
      * @param most     characters of one request, as its service counts them: code points
@@ -43,8 +44,7 @@ final class RequestCuts {
         return pieces;
     }
 
-    private record Cut(int at, BoundaryType joint) {
-    }
+    private record Cut(int at, BoundaryType joint) {}
 
     private static Cut next(int[] points, int from, int most, String language) {
         String rest = new String(points, from, points.length - from);
@@ -84,6 +84,9 @@ final class RequestCuts {
     }
 
     private static RequestPart piece(SpokenText whole, int[] points, int from, int to, BoundaryType joint) {
-        return new RequestPart(new SpokenText(new String(points, from, to - from), Arrays.copyOfRange(whole.written(), from, to)), from, joint);
+        return new RequestPart(
+                new SpokenText(new String(points, from, to - from), Arrays.copyOfRange(whole.written(), from, to)),
+                from,
+                joint);
     }
 }

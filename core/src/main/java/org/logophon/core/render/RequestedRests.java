@@ -3,8 +3,8 @@ package org.logophon.core.render;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.script.Sentences;
 
@@ -22,8 +22,12 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
         List<RequestedRest> rests = new ArrayList<>();
         for (int i = 0; i < words.size(); i++) {
             WordTime word = words.get(i);
-            RequestedRest rest = i + 1 < words.size() ? byHabit(word.end(), words.get(i + 1).start(), sentences, rate) : RequestedRest.OWN;
-            double chance = score.livelyPercent() == 0 ? 1 : 1 + WordEffect.CHANCE_REST * score.livelyPercent() / 100 * chances.get(i);
+            RequestedRest rest = i + 1 < words.size()
+                    ? byHabit(word.end(), words.get(i + 1).start(), sentences, rate)
+                    : RequestedRest.OWN;
+            double chance = score.livelyPercent() == 0
+                    ? 1
+                    : 1 + WordEffect.CHANCE_REST * score.livelyPercent() / 100 * chances.get(i);
             rest = new RequestedRest(rest.samples(), rest.exact(), chance, null);
             for (Mark mark : score.marks()) {
                 if (mark.end() == word.end() && mark.instruction() instanceof Instruction.Pause pause) {
@@ -41,13 +45,17 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
         PauseDefaults pauseDefaults = score.pauseDefaults();
         boolean stop = sentences.stream().anyMatch(place -> place > end && place <= next);
         if (stop && pauseDefaults.stopMillis() != null) {
-            int millis = pauseDefaults.leastMillis() == null ? pauseDefaults.stopMillis() : Math.max(pauseDefaults.leastMillis(), pauseDefaults.stopMillis());
+            int millis = pauseDefaults.leastMillis() == null
+                    ? pauseDefaults.stopMillis()
+                    : Math.max(pauseDefaults.leastMillis(), pauseDefaults.stopMillis());
             return new RequestedRest(millis * rate / 1000, true, 1, null);
         }
         if (stop && pauseDefaults.leastMillis() != null) {
             return new RequestedRest(pauseDefaults.leastMillis() * rate / 1000, false, 1, null);
         }
         boolean comma = !stop && text.substring(end, next).chars().anyMatch(c -> ",;:—–،、，".indexOf(c) >= 0);
-        return comma && pauseDefaults.commaMillis() != null ? new RequestedRest(pauseDefaults.commaMillis() * rate / 1000, true, 1, null) : RequestedRest.OWN;
+        return comma && pauseDefaults.commaMillis() != null
+                ? new RequestedRest(pauseDefaults.commaMillis() * rate / 1000, true, 1, null)
+                : RequestedRest.OWN;
     }
 }

@@ -8,8 +8,10 @@ import org.logophon.core.sound.Decibels;
 import org.logophon.core.sound.Sound;
 
 /**
- * Makes the rests between words as long as they are asked to be. Where the voice is silent already, silence is put in or
- * taken out; where it isn't, the sound is parted at its quietest point, so that what comes before doesn't fall as at the
+ * Makes the rests between words as long as they are asked to be. Where the voice is silent already, silence is put in
+ * or
+ * taken out; where it isn't, the sound is parted at its quietest point, so that what comes before doesn't fall as at
+ * the
  * end of a sentence.
  */
 final class RestRenderer {
@@ -18,6 +20,7 @@ final class RestRenderer {
     static final double SILENT_DB = -45;
     /** How far around a border of words their rest is looked for. */
     private static final double REACH_SECONDS = 0.040;
+
     private static final double BEFORE_END_SECONDS = 0.010;
     private static final double LEAST_SILENCE_SECONDS = 0.008;
     private static final double FADE_OUT_SECONDS = 0.010;
@@ -41,8 +44,7 @@ final class RestRenderer {
     }
 
     /** @param measured samples of each rest after a word as it is now; −1 where none was asked for */
-    record Rested(Sound sound, List<WordTime> words, int[] measured) {
-    }
+    record Rested(Sound sound, List<WordTime> words, int[] measured) {}
 
     /** @param rests one for each word: what comes after it */
     static Rested of(Sound sound, List<WordTime> words, List<RequestedRest> rests) {
@@ -57,7 +59,9 @@ final class RestRenderer {
         boolean off = false;
         for (int i = 0; i < rests.size(); i++) {
             RequestedRest rest = rests.get(i);
-            int miss = first.measured()[i] < 0 || rest.samples() < 0 || !rest.exact() ? 0 : rest.samples() - first.measured()[i];
+            int miss = first.measured()[i] < 0 || rest.samples() < 0 || !rest.exact()
+                    ? 0
+                    : rest.samples() - first.measured()[i];
             off |= Math.abs(miss) > sound.rate() / 250;
             again.add(miss == 0 ? rest : new RequestedRest(Math.max(0, rest.samples() + miss), true, 1, rest.breath()));
         }
@@ -105,10 +109,17 @@ final class RestRenderer {
                     measured[i] = wanted;
                     shift += wanted - own.length();
                     if (rest.samples() >= 0) {
-                        // a rest that is asked for says where the words beside it end and start, better than the engine does
+                        // a rest that is asked for says where the words beside it end and start, better than the engine
+                        // does
                         end = Math.max(word.startSample(), Math.min(end, own.from()));
                         int next = Math.max(words.get(i + 1).startSample(), own.to());
-                        words.set(i + 1, new WordTime(words.get(i + 1).start(), words.get(i + 1).end(), next, Math.max(next, words.get(i + 1).endSample())));
+                        words.set(
+                                i + 1,
+                                new WordTime(
+                                        words.get(i + 1).start(),
+                                        words.get(i + 1).end(),
+                                        next,
+                                        Math.max(next, words.get(i + 1).endSample())));
                     }
                 }
             }
@@ -140,7 +151,9 @@ final class RestRenderer {
         WordTime next = words.get(i + 1);
         int reach = (int) (REACH_SECONDS * rate);
         // before a word's end lies the closure of its last stop: a rest there would come before the burst
-        int from = Math.max(Math.max(taken, (word.startSample() + word.endSample()) / 2), word.endSample() - (int) (BEFORE_END_SECONDS * rate));
+        int from = Math.max(
+                Math.max(taken, (word.startSample() + word.endSample()) / 2),
+                word.endSample() - (int) (BEFORE_END_SECONDS * rate));
         int to = Math.min((next.startSample() + next.endSample() + 1) / 2, next.startSample() + reach);
         float[] x = sound.samples();
         to = Math.min(Math.max(to, from + 1), x.length);
@@ -245,7 +258,8 @@ final class RestRenderer {
         if (breathing == null) {
             breathing = new BreathSound(sound);
         }
-        Sound breath = breathing.breath(Math.min(seconds(depth), room / (double) rate), underDb(depth), 31L * word + depth.ordinal());
+        Sound breath = breathing.breath(
+                Math.min(seconds(depth), room / (double) rate), underDb(depth), 31L * word + depth.ordinal());
         int at = Math.max(around, rest.length - around - breath.samples().length);
         for (int k = 0; k < breath.samples().length && at + k < rest.length; k++) {
             rest[at + k] += breath.samples()[k];

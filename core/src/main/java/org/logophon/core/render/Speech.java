@@ -20,8 +20,16 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement)
     Speech stretched(Sound longer, Measurement other) {
         double factor = longer.samples().length / (double) Math.max(1, sound.samples().length);
         int length = longer.samples().length;
-        return new Speech(longer, words.stream().map(w -> new WordTime(w.start(), w.end(), within((int) Math.round(w.startSample() * factor), length),
-                within((int) Math.round(w.endSample() * factor), length))).toList(), other);
+        return new Speech(
+                longer,
+                words.stream()
+                        .map(w -> new WordTime(
+                                w.start(),
+                                w.end(),
+                                within((int) Math.round(w.startSample() * factor), length),
+                                within((int) Math.round(w.endSample() * factor), length)))
+                        .toList(),
+                other);
     }
 
     /** Without the quiet before and after it, but for 20 ms. Trimming twice changes nothing. */
@@ -31,8 +39,13 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement)
             return this;
         }
         int length = span.to() - span.from();
-        List<WordTime> moved = words.stream().map(w -> new WordTime(w.start(), w.end(),
-                within(w.startSample() - span.from(), length), within(w.endSample() - span.from(), length))).toList();
+        List<WordTime> moved = words.stream()
+                .map(w -> new WordTime(
+                        w.start(),
+                        w.end(),
+                        within(w.startSample() - span.from(), length),
+                        within(w.endSample() - span.from(), length)))
+                .toList();
         return new Speech(sound.cut(span.from(), span.to()), moved, measurement);
     }
 

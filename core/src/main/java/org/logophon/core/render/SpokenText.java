@@ -10,7 +10,8 @@ import java.util.stream.IntStream;
 import org.logophon.core.reading.Pronunciation;
 
 /**
- * What an engine is asked to say, with the way back to the written text. Every code point of {@code text} comes from one
+ * What an engine is asked to say, with the way back to the written text. Every code point of {@code text} comes from
+ * one
  * place of the written text, so that a position in one is a position in the other. Left out or turned into a space:
  * control and format characters (bidi marks among them), emoji, and characters of markup that an engine would name.
  *
@@ -20,11 +21,14 @@ import org.logophon.core.reading.Pronunciation;
 public record SpokenText(String text, int[] written) {
 
     /** A letter A among letters: alone an engine reads it as the article. */
-    private static final Pattern LETTER_A = Pattern.compile("\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
+    private static final Pattern LETTER_A =
+            Pattern.compile("\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
+
     private static final String MARKUP = "*_~`|^<>[]{}\\#•·…";
 
     /** Stand around IPA: characters of private use never come from a script, they are left out of it. */
     public static final char IPA_START = '\uE000';
+
     public static final char IPA_END = '\uE001';
 
     /** The text as written. */
@@ -42,7 +46,11 @@ public record SpokenText(String text, int[] written) {
         int from = 0;
         for (Pronunciation place : said) {
             append(written(cue, from, place.start()), text, places);
-            String words = place.ipa() ? IPA_START + place.words() + IPA_END : LETTER_A.matcher(written(place.words(), 0, place.words().length()).text()).replaceAll("ay");
+            String words = place.ipa()
+                    ? IPA_START + place.words() + IPA_END
+                    : LETTER_A.matcher(written(place.words(), 0, place.words().length())
+                                    .text())
+                            .replaceAll("ay");
             String apart = joins(text, words) ? " " : "";
             text.append(apart).append(words);
             // every character of the replacement stands for the start of what it replaces
@@ -58,7 +66,9 @@ public record SpokenText(String text, int[] written) {
     }
 
     private static boolean joins(StringBuilder text, String words) {
-        return !text.isEmpty() && Character.isLetterOrDigit(text.codePointBefore(text.length())) && Character.isLetterOrDigit(words.codePointAt(0));
+        return !text.isEmpty()
+                && Character.isLetterOrDigit(text.codePointBefore(text.length()))
+                && Character.isLetterOrDigit(words.codePointAt(0));
     }
 
     private static void append(SpokenText piece, StringBuilder text, IntStream.Builder places) {
@@ -92,12 +102,17 @@ public record SpokenText(String text, int[] written) {
         if (codePoint == '…') {
             return '.';
         }
-        if (type == UCharacterCategory.CONTROL || UCharacter.isWhitespace(codePoint) || MARKUP.indexOf(codePoint) >= 0
+        if (type == UCharacterCategory.CONTROL
+                || UCharacter.isWhitespace(codePoint)
+                || MARKUP.indexOf(codePoint) >= 0
                 || isEmoji(codePoint, cue, at)) {
             return ' ';
         }
-        boolean nothing = type == UCharacterCategory.FORMAT || type == UCharacterCategory.SURROGATE || type == UCharacterCategory.PRIVATE_USE
-                || type == UCharacterCategory.UNASSIGNED || UCharacter.hasBinaryProperty(codePoint, UProperty.VARIATION_SELECTOR);
+        boolean nothing = type == UCharacterCategory.FORMAT
+                || type == UCharacterCategory.SURROGATE
+                || type == UCharacterCategory.PRIVATE_USE
+                || type == UCharacterCategory.UNASSIGNED
+                || UCharacter.hasBinaryProperty(codePoint, UProperty.VARIATION_SELECTOR);
         return nothing ? -1 : codePoint;
     }
 

@@ -23,7 +23,8 @@ public record Treatment(double rangeFactor, double timbreSemitones, Effect effec
             words.add("range %d %%".formatted(Math.round(rangeFactor * 100)));
         }
         if (timbreSemitones != 0) {
-            words.add("timbre %.1f st %s".formatted(Math.abs(timbreSemitones), timbreSemitones < 0 ? "deeper" : "lighter"));
+            words.add("timbre %.1f st %s"
+                    .formatted(Math.abs(timbreSemitones), timbreSemitones < 0 ? "deeper" : "lighter"));
         }
         if (effect != null) {
             words.add("%s at %d %%".formatted(effect.id(), effectPercent));
@@ -33,7 +34,13 @@ public record Treatment(double rangeFactor, double timbreSemitones, Effect effec
 
     /** For a recipe; empty when nothing is done. */
     String canonical() {
-        return equals(NONE) ? "" : "range %d timbre %d effect %s %d".formatted(Math.round(rangeFactor * 1_000), Math.round(timbreSemitones * 1_000),
-                effect == null ? "none" : effect.name(), effectPercent);
+        return equals(NONE)
+                ? ""
+                : "range %d timbre %d effect %s %d"
+                        .formatted(
+                                Math.round(rangeFactor * 1_000),
+                                Math.round(timbreSemitones * 1_000),
+                                effect == null ? "none" : effect.name(),
+                                effectPercent);
     }
 }

@@ -12,10 +12,8 @@ import org.logophon.core.sound.Sound;
 public record Utterance(Sound sound, List<WordStart> words, List<PhonemeStart> phonemes) {
 
     /** @param codePoint zero-based place in the spoken text */
-    public record WordStart(int codePoint, int sample) {
-    }
+    public record WordStart(int codePoint, int sample) {}
 
     /** @param silent true for a pause, which ends the word before it */
-    public record PhonemeStart(int sample, boolean silent) {
-    }
+    public record PhonemeStart(int sample, boolean silent) {}
 }

@@ -27,8 +27,12 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
      * @param others who else may
      * @param said   readings of the whole text for a voice, in order
      */
-    public static VoiceParts of(String text, List<Mark> marks, Speaker own, Speakers others, Function<Voice, List<Pronunciation>> said) {
-        List<Mark> casting = marks.stream().filter(mark -> mark.instruction() instanceof Instruction.SpokenBy || mark.instruction() instanceof Instruction.Language).toList();
+    public static VoiceParts of(
+            String text, List<Mark> marks, Speaker own, Speakers others, Function<Voice, List<Pronunciation>> said) {
+        List<Mark> casting = marks.stream()
+                .filter(mark -> mark.instruction() instanceof Instruction.SpokenBy
+                        || mark.instruction() instanceof Instruction.Language)
+                .toList();
         if (casting.isEmpty()) {
             return new VoiceParts(List.of(), List.of());
         }
@@ -43,7 +47,9 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
         for (int i = 0; i < words.size(); i++) {
             boolean last = i + 1 == words.size();
             if (last || !speakers.get(i).equals(speakers.get(i + 1))) {
-                int to = last ? text.length() : split(text, words.get(i).end(), words.get(i + 1).start());
+                int to = last
+                        ? text.length()
+                        : split(text, words.get(i).end(), words.get(i + 1).start());
                 pieces.add(piece(text, from, to, last, speakers.get(i), own, said));
                 from = to;
             }
@@ -58,7 +64,8 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
         if (role != null) {
             Optional<Speaker> found = others.ofRole(role.name());
             if (found.isEmpty()) {
-                missing.add(role.name() + ", who says words of this cue, has no voice yet. Cast one, or take the mark off.");
+                missing.add(role.name()
+                        + ", who says words of this cue, has no voice yet. Cast one, or take the mark off.");
             }
             speaker = found.orElse(own);
         }
@@ -68,14 +75,19 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
         }
         Optional<Speaker> found = others.inLanguage(language.tag(), speaker);
         if (found.isEmpty()) {
-            missing.add("No voice speaks the language “" + language.tag() + "”, which words of this cue are in. Choose another, or take the mark off.");
+            missing.add("No voice speaks the language “" + language.tag()
+                    + "”, which words of this cue are in. Choose another, or take the mark off.");
         }
         return found.orElse(speaker);
     }
 
     private static <A extends Instruction> A innermost(Word word, List<Mark> marks, Class<A> kind) {
-        return marks.stream().filter(mark -> kind.isInstance(mark.instruction()) && mark.start() < word.end() && mark.end() > word.start())
-                .min(java.util.Comparator.comparingInt(mark -> mark.end() - mark.start())).map(mark -> kind.cast(mark.instruction())).orElse(null);
+        return marks.stream()
+                .filter(mark ->
+                        kind.isInstance(mark.instruction()) && mark.start() < word.end() && mark.end() > word.start())
+                .min(java.util.Comparator.comparingInt(mark -> mark.end() - mark.start()))
+                .map(mark -> kind.cast(mark.instruction()))
+                .orElse(null);
     }
 
     /** What closes stays with the words before, what opens goes with those after: they part at the last space. */
@@ -87,13 +99,25 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
         return at > end ? at : start;
     }
 
-    private static VoicePart piece(String text, int from, int to, boolean last, Speaker speaker, Speaker own, Function<Voice, List<Pronunciation>> said) {
+    private static VoicePart piece(
+            String text,
+            int from,
+            int to,
+            boolean last,
+            Speaker speaker,
+            Speaker own,
+            Function<Voice, List<Pronunciation>> said) {
         String words = text.substring(from, to).stripTrailing();
         // a voice falls at the end of what it is given: a comma keeps it up where the sentence goes on
         String spoken = last || BoundaryType.after(words) != BoundaryType.WORD ? words : words + ",";
-        List<Pronunciation> inside = said.apply(speaker.voice()).stream().filter(place -> place.start() >= from && place.end() <= from + words.length())
-                .map(place -> new Pronunciation(place.start() - from, place.end() - from, place.words(), place.ipa())).toList();
-        return new VoicePart(from, Recipe.of(spoken, inside, speaker.voice(), speaker.engineVersion(), speaker.direction()),
-                speaker.direction().loudnessDb() - own.direction().loudnessDb(), Objects.equals(speaker, own));
+        List<Pronunciation> inside = said.apply(speaker.voice()).stream()
+                .filter(place -> place.start() >= from && place.end() <= from + words.length())
+                .map(place -> new Pronunciation(place.start() - from, place.end() - from, place.words(), place.ipa()))
+                .toList();
+        return new VoicePart(
+                from,
+                Recipe.of(spoken, inside, speaker.voice(), speaker.engineVersion(), speaker.direction()),
+                speaker.direction().loudnessDb() - own.direction().loudnessDb(),
+                Objects.equals(speaker, own));
     }
 }

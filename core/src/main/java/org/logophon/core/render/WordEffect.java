@@ -7,7 +7,8 @@ import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Score;
 
 /**
- * All that is done to one word, when every mark on it is taken together: rates multiply, semitones and decibels add, and
+ * All that is done to one word, when every mark on it is taken together: rates multiply, semitones and decibels add,
+ * and
  * the innermost stress wins.
  *
  * @param pace      over 1 is faster
@@ -15,15 +16,20 @@ import org.logophon.core.mark.Score;
  * @param stress    semitones that its stress adds
  * @param chance    semitones that liveliness adds
  */
-record WordEffect(double pace, double semitones, double stress, double chance, double range, double decibels, boolean whispered) {
+record WordEffect(
+        double pace, double semitones, double stress, double chance, double range, double decibels, boolean whispered) {
 
-    /** Strong stress: over the promise of +2 semitones, +10 % length and +2 dB, so that it holds on a short word too. */
+    /**
+     * Strong stress: over the promise of +2 semitones, +10 % length and +2 dB, so that it holds on a short word too.
+     */
     private static final double STRONG_SEMITONES = 2.8;
+
     private static final double STRONG_LENGTH = 1.16;
     private static final double STRONG_DB = 2.6;
     private static final double REDUCED_LENGTH = 1 / 1.16;
     /** At full liveliness, at most. Ours. */
     static final double CHANCE_SEMITONES = 0.5;
+
     static final double CHANCE_LENGTH = 0.06;
     static final double CHANCE_REST = 0.2;
 
@@ -54,7 +60,8 @@ record WordEffect(double pace, double semitones, double stress, double chance, d
                 semitones += instruction.style().semitones(instruction.percent());
                 range *= instruction.style().rangeFactor(instruction.percent());
                 decibels += instruction.style().loudnessDb(instruction.percent());
-            } else if (mark.instruction() instanceof Instruction.Stress instruction && mark.end() - mark.start() <= innermost) {
+            } else if (mark.instruction() instanceof Instruction.Stress instruction
+                    && mark.end() - mark.start() <= innermost) {
                 level = instruction.level();
                 innermost = mark.end() - mark.start();
             }
@@ -69,12 +76,20 @@ record WordEffect(double pace, double semitones, double stress, double chance, d
         double lively = score.livelyPercent() / 100.0;
         double longer = lively == 0 ? 1 : 1 + CHANCE_LENGTH * lively * (2 * random.nextDouble() - 1);
         double higher = lively == 0 ? 0 : CHANCE_SEMITONES * lively * (2 * random.nextDouble() - 1);
-        return new WordEffect(within(pace, 0.3, 3.2) / length / longer, within(semitones, -24, 24), STRONG_SEMITONES * strength, higher, within(range, 0, 3),
-                within(decibels + STRONG_DB * strength, -40, 24), whispered);
+        return new WordEffect(
+                within(pace, 0.3, 3.2) / length / longer,
+                within(semitones, -24, 24),
+                STRONG_SEMITONES * strength,
+                higher,
+                within(range, 0, 3),
+                within(decibels + STRONG_DB * strength, -40, 24),
+                whispered);
     }
 
     private static List<Mark> on(int start, int end, List<Mark> marks) {
-        return marks.stream().filter(mark -> !mark.instruction().onGap() && mark.start() < end && mark.end() > start).toList();
+        return marks.stream()
+                .filter(mark -> !mark.instruction().onGap() && mark.start() < end && mark.end() > start)
+                .toList();
     }
 
     private static double within(double value, double least, double most) {
@@ -83,7 +98,10 @@ record WordEffect(double pace, double semitones, double stress, double chance, d
 
     /** What stress and chance do to the median pitch of a run: as much as they do to most of its words. */
     static double stressOf(List<WordEffect> run) {
-        double[] moves = run.stream().mapToDouble(deed -> deed.stress() + deed.chance()).sorted().toArray();
+        double[] moves = run.stream()
+                .mapToDouble(deed -> deed.stress() + deed.chance())
+                .sorted()
+                .toArray();
         return moves[moves.length / 2];
     }
 

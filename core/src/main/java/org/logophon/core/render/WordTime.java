@@ -8,5 +8,4 @@ package org.logophon.core.render;
  * @param startSample in the speech's own rate
  * @param endSample   after its last sample
  */
-public record WordTime(int start, int end, int startSample, int endSample) {
-}
+public record WordTime(int start, int end, int startSample, int endSample) {}

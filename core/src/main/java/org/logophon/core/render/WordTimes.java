@@ -7,13 +7,13 @@ import org.logophon.core.script.Words;
 
 /**
  * Lays an engine's word events over the written words. A word starts at the first event inside it (events of a word can
- * be several: {@code 1,240} has four) and ends where the next word or a pause starts. A word without an event (the engine
+ * be several: {@code 1,240} has four) and ends where the next word or a pause starts. A word without an event (the
+ * engine
  * read it in one breath with its neighbour) shares the time of the run it stands in, by its length in letters.
  */
 final class WordTimes {
 
-    private WordTimes() {
-    }
+    private WordTimes() {}
 
     static List<WordTime> of(String cue, SpokenText spoken, Utterance utterance) {
         List<Word> words = Words.of(cue);
@@ -72,7 +72,10 @@ final class WordTimes {
             int to = last < starts.length ? starts[last] : samples;
             int letters = words.get(last - 1).end() - words.get(first).start();
             for (int k = i; k < last; k++) {
-                starts[k] = from + (int) ((long) (to - from) * (words.get(k).start() - words.get(first).start()) / Math.max(1, letters));
+                starts[k] = from
+                        + (int) ((long) (to - from)
+                                * (words.get(k).start() - words.get(first).start())
+                                / Math.max(1, letters));
             }
         }
     }

@@ -29,8 +29,7 @@ public final class CueMatch {
     /** A new cue comes out of an old one when that holds this share of its words. Ours. */
     private static final double HELD = 0.6;
 
-    private CueMatch() {
-    }
+    private CueMatch() {}
 
     /** For each new cue the index of the old cue that it continues, or −1 for a new one. No old cue is used twice. */
     public static int[] match(List<String> before, List<String> after) {
@@ -61,7 +60,8 @@ public final class CueMatch {
         }
         int old = 0;
         int now = 0;
-        for (AbstractDelta<String> delta : DiffUtils.diff(before, after, new MyersDiffWithLinearSpace<String>()).getDeltas()) {
+        for (AbstractDelta<String> delta : DiffUtils.diff(before, after, new MyersDiffWithLinearSpace<String>())
+                .getDeltas()) {
             while (old < delta.getSource().getPosition()) {
                 take(matched, used, now++, old++);
             }
@@ -73,8 +73,8 @@ public final class CueMatch {
         }
     }
 
-    private static void pairAlike(WordSets before, WordSets after, int[] matched, boolean[] used,
-                                  int from, int to, int oldFrom, int oldTo) {
+    private static void pairAlike(
+            WordSets before, WordSets after, int[] matched, boolean[] used, int from, int to, int oldFrom, int oldTo) {
         int next = oldFrom;
         for (int i = from; i < to && next < oldTo; i++) {
             int best = -1;
@@ -109,7 +109,8 @@ public final class CueMatch {
     }
 
     /**
-     * For each new cue that continues no old one, the old cue that its words were cut out of, or −1: a neighbour of its that
+     * For each new cue that continues no old one, the old cue that its words were cut out of, or −1: a neighbour of its
+     * that
      * held most of them. Elsewhere −1.
      */
     public static int[] origins(List<String> before, List<String> after, int[] matched) {
@@ -123,8 +124,11 @@ public final class CueMatch {
             for (int j = i + 1; matched[i] < 0 && right < 0 && j < Math.min(matched.length, i + 20); j++) {
                 right = matched[j];
             }
-            for (int candidate : new int[]{left, right}) {
-                if (matched[i] < 0 && origins[i] < 0 && candidate >= 0 && held(old.get(candidate), now.get(i)) >= HELD) {
+            for (int candidate : new int[] {left, right}) {
+                if (matched[i] < 0
+                        && origins[i] < 0
+                        && candidate >= 0
+                        && held(old.get(candidate), now.get(i)) >= HELD) {
                     origins[i] = candidate;
                 }
             }
@@ -160,7 +164,11 @@ public final class CueMatch {
         Set<String> get(int cue) {
             if (sets.get(cue) == null) {
                 String text = texts.get(cue);
-                sets.set(cue, Words.of(text).stream().map(w -> w.in(text).toLowerCase(Locale.ROOT)).collect(Collectors.toSet()));
+                sets.set(
+                        cue,
+                        Words.of(text).stream()
+                                .map(w -> w.in(text).toLowerCase(Locale.ROOT))
+                                .collect(Collectors.toSet()));
             }
             return sets.get(cue);
         }

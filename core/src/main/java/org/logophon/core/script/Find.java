@@ -1,14 +1,15 @@
 package org.logophon.core.script;
 
-import org.logophon.core.input.InvalidInput;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import com.google.re2j.PatternSyntaxException;
 import java.util.ArrayList;
 import java.util.List;
+import org.logophon.core.input.InvalidInput;
 
 /**
- * Finds and replaces. Regular expressions run on RE2/J, whose time grows with the length of the text and not with the cleverness
+ * Finds and replaces. Regular expressions run on RE2/J, whose time grows with the length of the text and not with the
+ * cleverness
  * of the pattern; so no pattern can run away.
  */
 public final class Find {
@@ -26,8 +27,7 @@ public final class Find {
     }
 
     /** A place that matches, with what would stand there instead. */
-    public record Hit(int start, int end, String instead) {
-    }
+    public record Hit(int start, int end, String instead) {}
 
     /** @throws InvalidInput with a sentence when there is nothing to look for, or the expression is none */
     public static Find of(String what, boolean wholeWord, boolean matchCase, boolean expression) {
@@ -38,7 +38,8 @@ public final class Find {
             int flags = Pattern.MULTILINE | (matchCase ? 0 : Pattern.CASE_INSENSITIVE);
             return new Find(Pattern.compile(expression ? what : Pattern.quote(what), flags), wholeWord, expression);
         } catch (PatternSyntaxException bad) {
-            throw new InvalidInput("This regular expression can't be read: " + bad.getDescription() + ". Back-references and look-around aren't known.");
+            throw new InvalidInput("This regular expression can't be read: " + bad.getDescription()
+                    + ". Back-references and look-around aren't known.");
         }
     }
 
@@ -47,7 +48,8 @@ public final class Find {
         List<Hit> hits = new ArrayList<>();
         Matcher matcher = pattern.matcher(text);
         while (matcher.find()) {
-            if (matcher.end() > matcher.start() && (!wholeWord || !inside(text, matcher.start()) && !inside(text, matcher.end()))) {
+            if (matcher.end() > matcher.start()
+                    && (!wholeWord || !inside(text, matcher.start()) && !inside(text, matcher.end()))) {
                 hits.add(new Hit(matcher.start(), matcher.end(), expression ? filled(matcher, with) : with));
             }
         }
@@ -68,7 +70,10 @@ public final class Find {
         StringBuilder filled = new StringBuilder();
         for (int i = 0; i < with.length(); i++) {
             char c = with.charAt(i);
-            boolean group = c == '$' && i + 1 < with.length() && Character.isDigit(with.charAt(i + 1)) && with.charAt(i + 1) - '0' <= matcher.groupCount();
+            boolean group = c == '$'
+                    && i + 1 < with.length()
+                    && Character.isDigit(with.charAt(i + 1))
+                    && with.charAt(i + 1) - '0' <= matcher.groupCount();
             if (group) {
                 String found = matcher.group(with.charAt(++i) - '0');
                 filled.append(found == null ? "" : found);
@@ -80,6 +85,9 @@ public final class Find {
     }
 
     private static boolean inside(String text, int at) {
-        return at > 0 && at < text.length() && Character.isLetterOrDigit(text.codePointBefore(at)) && Character.isLetterOrDigit(text.codePointAt(at));
+        return at > 0
+                && at < text.length()
+                && Character.isLetterOrDigit(text.codePointBefore(at))
+                && Character.isLetterOrDigit(text.codePointAt(at));
     }
 }

@@ -7,7 +7,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Numbers after the first delivery: a cue keeps the number that it was delivered with. A new one between 040 and 050 becomes
+ * Numbers after the first delivery: a cue keeps the number that it was delivered with. A new one between 040 and 050
+ * becomes
  * 045, the next before it 042, and 040A when no whole number is left; a number that was ever used is not used again.
  */
 public final class FrozenNumbers {
@@ -67,7 +68,7 @@ public final class FrozenNumbers {
     /** The free whole number nearest to the wanted one, or null when all are taken. */
     private String between(int low, int high, int wanted) {
         for (int away = 0; away < high - low; away++) {
-            for (int value : new int[]{wanted - away, wanted + away}) {
+            for (int value : new int[] {wanted - away, wanted + away}) {
                 if (value > low && value < high && !used.contains(written(value))) {
                     return written(value);
                 }
@@ -80,7 +81,9 @@ public final class FrozenNumbers {
         Matcher parts = NUMBER.matcher(before);
         String stem = parts.matches() ? parts.group(1) + parts.group(2) : before;
         for (int i = 0; ; i++) {
-            String letters = i < 26 ? String.valueOf((char) ('A' + i)) : String.valueOf((char) ('A' + i / 26 - 1)) + (char) ('A' + i % 26);
+            String letters = i < 26
+                    ? String.valueOf((char) ('A' + i))
+                    : String.valueOf((char) ('A' + i / 26 - 1)) + (char) ('A' + i % 26);
             if (!used.contains(stem + letters)) {
                 return stem + letters;
             }

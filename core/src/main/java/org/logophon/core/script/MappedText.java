@@ -22,7 +22,11 @@ record MappedText(String text, int[] places) {
         return plain != null ? plain : normalized(source, start, end);
     }
 
-    /** A line as most are, with nothing to change: it is copied whole. @return null when it has more than plain words with single spaces */
+    /**
+     * A line as most are, with nothing to change: it is copied whole.
+     *
+     * @return null when it has more than plain words with single spaces
+     */
     private static MappedText plain(String source, int start, int end) {
         boolean space = true;
         for (int i = start; i < end; i++) {
@@ -49,7 +53,10 @@ record MappedText(String text, int[] places) {
         boolean space = false;
         for (int i = start; i < end; ) {
             char plain = source.charAt(i);
-            if (plain > ' ' && plain < 0x7F && (i + 1 == end || source.charAt(i + 1) < FIRST_MARK) && text.length() + 1 < places.length) {
+            if (plain > ' '
+                    && plain < 0x7F
+                    && (i + 1 == end || source.charAt(i + 1) < FIRST_MARK)
+                    && text.length() + 1 < places.length) {
                 // most of a script: a character that is its own NFC, with no mark to join it
                 if (space) {
                     places[text.length()] = i;

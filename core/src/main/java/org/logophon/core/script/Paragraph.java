@@ -10,7 +10,8 @@ import java.util.List;
  * @param lines one passage a line
  * @param blanks blank lines before it; a heading, a name or a divider before it counts as {@link #APART}
  */
-record Paragraph(int start, int end, String scene, String role, List<MappedText> lines, int blanks, boolean afterDivider) {
+record Paragraph(
+        int start, int end, String scene, String role, List<MappedText> lines, int blanks, boolean afterDivider) {
 
     /** More blank lines than any way of splitting asks for. */
     static final int APART = 1000;

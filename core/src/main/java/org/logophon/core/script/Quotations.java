@@ -4,14 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Finds what is quoted inside a text, by the quotation marks of Unicode (CLDR, delimiters, gives each language's pair). */
+/**
+ * Finds what is quoted inside a text, by the quotation marks of Unicode (CLDR, delimiters, gives each language's pair).
+ */
 public final class Quotations {
 
     /** Opening mark to closing marks. A straight mark closes itself; German closes with what English opens with. */
-    private static final Map<Character, String> PAIRS = Map.of('“', "”", '„', "“”", '«', "»", '»', "«", '‹', "›", '"', "\"", '‘', "’", '‚', "‘’", '「', "」", '『', "』");
+    private static final Map<Character, String> PAIRS = Map.of(
+            '“', "”", '„', "“”", '«', "»", '»', "«", '‹', "›", '"', "\"", '‘', "’", '‚', "‘’", '「', "」", '『', "』");
 
-    private Quotations() {
-    }
+    private Quotations() {}
 
     /**
      * What stands between quotation marks, without them: from its first word to its last. What stands inside another
@@ -29,9 +31,12 @@ public final class Quotations {
                 continue;
             }
             int from = at;
-            List<Word> inside = words.stream().filter(word -> word.start() > from && word.end() <= end).toList();
+            List<Word> inside = words.stream()
+                    .filter(word -> word.start() > from && word.end() <= end)
+                    .toList();
             if (!inside.isEmpty()) {
-                found.add(new Word(inside.get(0).start(), inside.get(inside.size() - 1).end()));
+                found.add(new Word(
+                        inside.get(0).start(), inside.get(inside.size() - 1).end()));
             }
             at = end + 1;
         }
@@ -47,7 +52,10 @@ public final class Quotations {
     private static int end(String text, int from, String closing) {
         for (int i = from; i < text.length(); i++) {
             // ’ between letters is an apostrophe
-            boolean apostrophe = text.charAt(i) == '’' && i + 1 < text.length() && Character.isLetterOrDigit(text.charAt(i - 1)) && Character.isLetterOrDigit(text.charAt(i + 1));
+            boolean apostrophe = text.charAt(i) == '’'
+                    && i + 1 < text.length()
+                    && Character.isLetterOrDigit(text.charAt(i - 1))
+                    && Character.isLetterOrDigit(text.charAt(i + 1));
             if (closing.indexOf(text.charAt(i)) >= 0 && !apostrophe) {
                 return i;
             }

@@ -16,8 +16,8 @@ import java.util.regex.Pattern;
  */
 record RoleName(String name, int length, boolean capital) {
 
-    private static final Pattern LABEL =
-            Pattern.compile("^(\\p{Lu}[\\p{L}\\p{M}\\p{N}.'’-]*(?: [\\p{Lu}\\p{N}][\\p{L}\\p{M}\\p{N}.'’-]*){0,3}):(?:\\s+|$)");
+    private static final Pattern LABEL = Pattern.compile(
+            "^(\\p{Lu}[\\p{L}\\p{M}\\p{N}.'’-]*(?: [\\p{Lu}\\p{N}][\\p{L}\\p{M}\\p{N}.'’-]*){0,3}):(?:\\s+|$)");
 
     static Optional<RoleName> at(CharSequence line) {
         Matcher found = LABEL.matcher(line);

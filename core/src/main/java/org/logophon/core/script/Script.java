@@ -16,12 +16,10 @@ public record Script(List<ScriptCue> cues, List<Scene> scenes, List<Note> notes,
     public static final String NARRATOR = "Narrator";
 
     /** A heading, with its place in the source. */
-    public record Scene(int start, int end, String title) {
-    }
+    public record Scene(int start, int end, String title) {}
 
     /** A note line, with its place in the source and its text without the slashes. */
-    public record Note(int start, int end, String text) {
-    }
+    public record Note(int start, int end, String text) {}
 
     public Script {
         cues = List.copyOf(cues);

@@ -21,7 +21,9 @@ public record ScriptCue(int start, int end, String scene, String role, String te
         return Words.of(text);
     }
 
-    /** Where a character of the text stands in the source; for the length of the text, where the cue's last word ends. */
+    /**
+     * Where a character of the text stands in the source; for the length of the text, where the cue's last word ends.
+     */
     public int sourceAt(int index) {
         return index < places.length ? places[index] : places.length == 0 ? start : places[places.length - 1] + 1;
     }

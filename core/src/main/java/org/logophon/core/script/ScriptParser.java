@@ -9,6 +9,7 @@ final class ScriptParser {
 
     /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */
     private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]");
+
     private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
 
     private final String source;
@@ -67,7 +68,9 @@ final class ScriptParser {
         }
     }
 
-    /** A heading's words without its hashes. By hand: a pattern for both ends takes time by the square of a long line. */
+    /**
+     * A heading's words without its hashes. By hand: a pattern for both ends takes time by the square of a long line.
+     */
     private static String title(String line) {
         String words = line.strip();
         int from = 0;
@@ -105,7 +108,8 @@ final class ScriptParser {
 
     private void closeParagraph() {
         if (!lines.isEmpty()) {
-            paragraphs.add(new Paragraph(paragraphStart, paragraphEnd, scene, role, List.copyOf(lines), blanks, afterDivider));
+            paragraphs.add(
+                    new Paragraph(paragraphStart, paragraphEnd, scene, role, List.copyOf(lines), blanks, afterDivider));
             blanks = 0;
             afterDivider = false;
         }

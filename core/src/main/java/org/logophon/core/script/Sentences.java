@@ -12,19 +12,24 @@ import java.util.regex.Pattern;
 public final class Sentences {
 
     /** What CLDR's English suppressions lack and scripts have: "Dr.", "No. 4", "c. 1900" (practice). */
-    private static final String[] MORE = {"Dr.", "Mr.", "Mrs.", "Ms.", "Prof.", "Capt.", "Rev.", "Sgt.", "Lt.", "Col.", "No.", "no.", "Nos.", "Fig.", "fig.", "approx.", "c.", "ca.", "p.", "pp.", "vol.", "Vol.", "St.", "vs."};
+    private static final String[] MORE = {
+        "Dr.", "Mr.", "Mrs.", "Ms.", "Prof.", "Capt.", "Rev.", "Sgt.", "Lt.", "Col.", "No.", "no.", "Nos.", "Fig.",
+        "fig.", "approx.", "c.", "ca.", "p.", "pp.", "vol.", "Vol.", "St.", "vs."
+    };
+
     private static final Pattern CLAUSE = Pattern.compile("[,;:—–](?=\\s)\\s*");
 
-    private Sentences() {
-    }
+    private Sentences() {}
 
     /** Indices after each sentence, its trailing space included; the last is the text's length. */
     public static List<Integer> ends(String text, String language) {
-        FilteredBreakIteratorBuilder builder = FilteredBreakIteratorBuilder.getInstance(new ULocale(ULocale.forLanguageTag(language).getLanguage()));
+        FilteredBreakIteratorBuilder builder = FilteredBreakIteratorBuilder.getInstance(
+                new ULocale(ULocale.forLanguageTag(language).getLanguage()));
         for (String more : MORE) {
             builder.suppressBreakAfter(more);
         }
-        BreakIterator sentences = builder.wrapIteratorWithFilter(BreakIterator.getSentenceInstance(ULocale.forLanguageTag(language)));
+        BreakIterator sentences =
+                builder.wrapIteratorWithFilter(BreakIterator.getSentenceInstance(ULocale.forLanguageTag(language)));
         sentences.setText(text);
         List<Integer> ends = new ArrayList<>();
         for (int end = sentences.next(); end != BreakIterator.DONE; end = sentences.next()) {

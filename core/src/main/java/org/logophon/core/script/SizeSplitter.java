@@ -5,19 +5,20 @@ import java.util.TreeSet;
 import org.logophon.core.estimate.ReferenceTime;
 
 /**
- * Splits a text by size: as many whole sentences as fit; a sentence that doesn't fit alone at the last clause that does, else at
+ * Splits a text by size: as many whole sentences as fit; a sentence that doesn't fit alone at the last clause that
+ * does, else at
  * the last word. No sentence that fits is ever cut.
  */
 final class SizeSplitter {
 
-    private SizeSplitter() {
-    }
+    private SizeSplitter() {}
 
     /**
      * @param ends       gets the index after each piece
      * @param inSentence gets those of them that cut a sentence
      */
-    static void ends(String text, Splitting splitting, String language, TreeSet<Integer> ends, TreeSet<Integer> inSentence) {
+    static void ends(
+            String text, Splitting splitting, String language, TreeSet<Integer> ends, TreeSet<Integer> inSentence) {
         int pieceStart = 0;
         int last = 0;
         for (int end : Sentences.ends(text, language)) {
@@ -48,7 +49,10 @@ final class SizeSplitter {
         if (best > from) {
             return best;
         }
-        List<Integer> words = Words.of(text.substring(from, to)).stream().skip(1).map(Word::start).toList();
+        List<Integer> words = Words.of(text.substring(from, to)).stream()
+                .skip(1)
+                .map(Word::start)
+                .toList();
         best = lastThatFits(words, text, from, splitting, language);
         // one word that is longer than the limit stays whole
         return best > from ? best : words.isEmpty() ? to : from + words.get(0);

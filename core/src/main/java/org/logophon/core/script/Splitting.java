@@ -1,7 +1,7 @@
 package org.logophon.core.script;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.Arrays;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * Where a cue ends.
@@ -26,7 +26,8 @@ public record Splitting(SplitMode mode, int limit) {
             default -> 0;
         };
         if (limit < least || limit > most) {
-            throw new InvalidInput("Cues can be split at %d to %,d %s, not at %,d.".formatted(least, most, mode.id(), limit));
+            throw new InvalidInput(
+                    "Cues can be split at %d to %,d %s, not at %,d.".formatted(least, most, mode.id(), limit));
         }
     }
 
@@ -37,10 +38,14 @@ public record Splitting(SplitMode mode, int limit) {
      */
     public static Splitting parse(String text) {
         String[] parts = text.strip().split(":", 2);
-        SplitMode mode = Arrays.stream(SplitMode.values()).filter(w -> w.id().equalsIgnoreCase(parts[0])).findFirst().orElse(null);
+        SplitMode mode = Arrays.stream(SplitMode.values())
+                .filter(w -> w.id().equalsIgnoreCase(parts[0]))
+                .findFirst()
+                .orElse(null);
         if (mode == null || mode.sized() != (parts.length == 2) || mode.sized() && !parts[1].matches("\\d{1,6}")) {
-            throw new InvalidInput("\"" + text + "\" is no way to split a script. Use blank-line, two-blank-lines, line, sentence, "
-                    + "heading, divider, characters:N, words:N or seconds:N.");
+            throw new InvalidInput(
+                    "\"" + text + "\" is no way to split a script. Use blank-line, two-blank-lines, line, sentence, "
+                            + "heading, divider, characters:N, words:N or seconds:N.");
         }
         return new Splitting(mode, mode.sized() ? Integer.parseInt(parts[1]) : 0);
     }

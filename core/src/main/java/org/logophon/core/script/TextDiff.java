@@ -11,12 +11,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What changed between two texts, word by word (Myers' difference algorithm, by java-diff-utils): to show it, and to find where
+ * What changed between two texts, word by word (Myers' difference algorithm, by java-diff-utils): to show it, and to
+ * find where
  * a place of the old text is in the new one.
  */
 public final class TextDiff {
 
-    private static final Pattern TOKEN = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+|\\n|[^\\S\\n]+|[^\\s\\p{L}\\p{M}\\p{N}]");
+    private static final Pattern TOKEN =
+            Pattern.compile("[\\p{L}\\p{M}\\p{N}]+|\\n|[^\\S\\n]+|[^\\s\\p{L}\\p{M}\\p{N}]");
     /** A line this long that turns up elsewhere has moved. */
     private static final int FEWEST_MOVED = 12;
 
@@ -24,14 +26,18 @@ public final class TextDiff {
     private static final int MOST_WORDS = 8_000;
     /** Beyond this many lines nothing is compared: it is another text. */
     private static final int MOST_LINES = 20_000;
+
     private static final Pattern LINE = Pattern.compile("\\n|[^\\n]+");
 
     /** A stretch of one of the two texts. */
-    public record Segment(Kind kind, String text) {
-    }
+    public record Segment(Kind kind, String text) {}
 
     /** What happened to a stretch. */
-    public enum Kind { SAME, GONE, NEW }
+    public enum Kind {
+        SAME,
+        GONE,
+        NEW
+    }
 
     private record Token(String text, int start) {
 
@@ -41,8 +47,7 @@ public final class TextDiff {
     }
 
     /** Tokens from one index to another that became others. */
-    private record Hunk(int old, int oldEnd, int now, int nowEnd) {
-    }
+    private record Hunk(int old, int oldEnd, int now, int nowEnd) {}
 
     private final String before;
     private final String after;
@@ -50,6 +55,7 @@ public final class TextDiff {
     private final List<Token> now = new ArrayList<>();
     /** For each old token the new one that it is or was replaced by, −1 when it is gone. */
     private final List<Hunk> hunks = new ArrayList<>();
+
     private final int[] becomes;
     private final boolean[] same;
     private final int head;
@@ -84,7 +90,10 @@ public final class TextDiff {
         return new TextDiff(before, after);
     }
 
-    /** Where a place of the old text is now: at the same word, or at the word that replaced it; −1 when the text around it is gone. */
+    /**
+     * Where a place of the old text is now: at the same word, or at the word that replaced it; −1 when the text around
+     * it is gone.
+     */
     public int moved(int place) {
         return place == head ? place : movedWord(place);
     }
@@ -143,14 +152,20 @@ public final class TextDiff {
         List<Token> left = many ? oldLines : oldWords;
         List<Token> right = many ? newLines : newWords;
         for (Hunk hunk : many ? List.of(new Hunk(0, left.size(), 0, right.size())) : hunks(left, right)) {
-            hunks.add(new Hunk(old.size() + hunk.old(), old.size() + hunk.oldEnd(), now.size() + hunk.now(), now.size() + hunk.nowEnd()));
+            hunks.add(new Hunk(
+                    old.size() + hunk.old(),
+                    old.size() + hunk.oldEnd(),
+                    now.size() + hunk.now(),
+                    now.size() + hunk.nowEnd()));
         }
         old.addAll(left);
         now.addAll(right);
     }
 
     private static List<Token> words(String text, List<Token> lines) {
-        return lines.isEmpty() ? List.of() : tokens(text, lines.get(0).start(), lines.get(lines.size() - 1).end(), TOKEN);
+        return lines.isEmpty()
+                ? List.of()
+                : tokens(text, lines.get(0).start(), lines.get(lines.size() - 1).end(), TOKEN);
     }
 
     private static List<Hunk> hunks(List<Token> left, List<Token> right) {
@@ -158,9 +173,14 @@ public final class TextDiff {
             return List.of(new Hunk(0, left.size(), 0, right.size()));
         }
         List<Hunk> hunks = new ArrayList<>();
-        for (AbstractDelta<String> delta : DiffUtils.diff(texts(left), texts(right), new MyersDiffWithLinearSpace<String>()).getDeltas()) {
-            Hunk next = new Hunk(delta.getSource().getPosition(), delta.getSource().getPosition() + delta.getSource().size(),
-                    delta.getTarget().getPosition(), delta.getTarget().getPosition() + delta.getTarget().size());
+        for (AbstractDelta<String> delta : DiffUtils.diff(
+                        texts(left), texts(right), new MyersDiffWithLinearSpace<String>())
+                .getDeltas()) {
+            Hunk next = new Hunk(
+                    delta.getSource().getPosition(),
+                    delta.getSource().getPosition() + delta.getSource().size(),
+                    delta.getTarget().getPosition(),
+                    delta.getTarget().getPosition() + delta.getTarget().size());
             Hunk last = hunks.isEmpty() ? null : hunks.get(hunks.size() - 1);
             if (last != null && last.oldEnd() == next.old() && last.nowEnd() == next.now()) {
                 hunks.set(hunks.size() - 1, new Hunk(last.old(), next.oldEnd(), last.now(), next.nowEnd()));
@@ -182,7 +202,8 @@ public final class TextDiff {
             int size = hunk.nowEnd() - hunk.now();
             for (int i = 0; oldAt < hunk.oldEnd(); i++) {
                 // what was rewritten goes to its replacement; what was taken out, to what follows it
-                becomes[oldAt++] = size > 0 ? hunk.now() + Math.min(i, size - 1) : hunk.now() < now.size() ? hunk.now() : -1;
+                becomes[oldAt++] =
+                        size > 0 ? hunk.now() + Math.min(i, size - 1) : hunk.now() < now.size() ? hunk.now() : -1;
             }
             newAt = hunk.nowEnd();
         }

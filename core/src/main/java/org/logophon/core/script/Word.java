@@ -10,7 +10,8 @@ public record Word(int start, int end) {
 
     public Word {
         if (start < 0 || end <= start) {
-            throw new IllegalArgumentException("A word needs at least one character, got " + start + " to " + end + ".");
+            throw new IllegalArgumentException(
+                    "A word needs at least one character, got " + start + " to " + end + ".");
         }
     }
 

@@ -15,8 +15,7 @@ import java.util.List;
  */
 public final class Words {
 
-    private Words() {
-    }
+    private Words() {}
 
     public static List<Word> of(String text) {
         List<Word> words = new ArrayList<>();
@@ -36,7 +35,8 @@ public final class Words {
     }
 
     private static void append(List<Word> words, String text, int start, int end) {
-        int from = reachBack(text, start, words.isEmpty() ? 0 : words.get(words.size() - 1).end());
+        int from = reachBack(
+                text, start, words.isEmpty() ? 0 : words.get(words.size() - 1).end());
         int to = reachOn(text, end);
         if (!words.isEmpty()) {
             Word before = words.get(words.size() - 1);
@@ -88,8 +88,13 @@ public final class Words {
 
     private static boolean spaced(String text, int at) {
         return switch (UScript.getScript(text.codePointAt(at))) {
-            case UScript.HAN, UScript.HIRAGANA, UScript.KATAKANA, UScript.THAI, UScript.LAO, UScript.KHMER,
-                 UScript.MYANMAR -> false;
+            case UScript.HAN,
+                    UScript.HIRAGANA,
+                    UScript.KATAKANA,
+                    UScript.THAI,
+                    UScript.LAO,
+                    UScript.KHMER,
+                    UScript.MYANMAR -> false;
             default -> true;
         };
     }

@@ -3,8 +3,7 @@ package org.logophon.core.sound;
 /** Between decibels and factors of amplitude. */
 public final class Decibels {
 
-    private Decibels() {
-    }
+    private Decibels() {}
 
     public static double toFactor(double decibels) {
         return Math.pow(10, decibels / 20);

@@ -6,8 +6,7 @@ public final class Peaks {
     /** Stretches a second; at 160 px a second one for each 1.6 px. */
     public static final int PER_SECOND = 100;
 
-    private Peaks() {
-    }
+    private Peaks() {}
 
     public static byte[] of(Sound sound) {
         int count = (int) Math.ceil(sound.samples().length * (double) PER_SECOND / sound.rate());

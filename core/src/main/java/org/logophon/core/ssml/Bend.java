@@ -3,7 +3,10 @@ package org.logophon.core.ssml;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** A pitch contour: semitones at shares of the time, straight lines between, level before and after (SSML 1.1, prosody contour). */
+/**
+ * A pitch contour: semitones at shares of the time, straight lines between, level before and after (SSML 1.1, prosody
+ * contour).
+ */
 record Bend(TreeMap<Double, Double> points) {
 
     double at(double share) {
@@ -13,6 +16,8 @@ record Bend(TreeMap<Double, Double> points) {
             return (before == null ? after : before).getValue();
         }
         double span = after.getKey() - before.getKey();
-        return span == 0 ? before.getValue() : before.getValue() + (after.getValue() - before.getValue()) * (share - before.getKey()) / span;
+        return span == 0
+                ? before.getValue()
+                : before.getValue() + (after.getValue() - before.getValue()) * (share - before.getKey()) / span;
     }
 }

@@ -17,21 +17,39 @@ import org.logophon.core.reading.Reading;
  * @param cast      names of the voices of roles that marks name
  * @param places    that somebody has named (SSML 1.1, mark), in order
  */
-public record SsmlCue(String text, String voice, Direction direction, Marks marks, List<PlacedReading> readings, Map<String, String> cast, List<NamedPlace> places) {
+public record SsmlCue(
+        String text,
+        String voice,
+        Direction direction,
+        Marks marks,
+        List<PlacedReading> readings,
+        Map<String, String> cast,
+        List<NamedPlace> places) {
 
     /** Without named places. */
-    public SsmlCue(String text, String voice, Direction direction, Marks marks, List<PlacedReading> readings, Map<String, String> cast) {
+    public SsmlCue(
+            String text,
+            String voice,
+            Direction direction,
+            Marks marks,
+            List<PlacedReading> readings,
+            Map<String, String> cast) {
         this(text, voice, direction, marks, readings, cast, List.of());
     }
 
     /** Its marks with its readings, which are marks as well. */
     public Marks allMarks() {
-        return marks.plus(new Marks(readings.stream().map(placed -> Mark.own(placed.start(), placed.end(), new Instruction.ReadAs(placed.reading().kind(), placed.reading().said()))).toList()));
+        return marks.plus(new Marks(readings.stream()
+                .map(placed -> Mark.own(
+                        placed.start(),
+                        placed.end(),
+                        new Instruction.ReadAs(
+                                placed.reading().kind(), placed.reading().said())))
+                .toList()));
     }
 
     /** A name for a place between words. @param at UTF-16 index in the cue's text */
-    public record NamedPlace(String name, int at) {
-    }
+    public record NamedPlace(String name, int at) {}
 
     /** A reading at its place. @param start UTF-16 index in the cue's text */
     public record PlacedReading(int start, Reading reading) {

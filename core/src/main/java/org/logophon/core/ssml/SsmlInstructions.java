@@ -1,6 +1,5 @@
 package org.logophon.core.ssml;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -11,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import javax.xml.stream.XMLStreamReader;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
@@ -19,20 +19,30 @@ import org.logophon.core.reading.Reading;
 final class SsmlInstructions {
 
     /** What the words of SSML come to; it leaves that to the processor. Ours. */
-    private static final Map<String, Integer> RATES = Map.of("x-slow", 60, "slow", 80, "medium", 100, "fast", 120, "x-fast", 150, "default", 100);
-    private static final Map<String, Double> PITCHES = Map.of("x-low", -6.0, "low", -3.0, "medium", 0.0, "high", 3.0, "x-high", 6.0, "default", 0.0);
-    private static final Map<String, Integer> RANGES = Map.of("x-low", 25, "low", 60, "medium", 100, "high", 140, "x-high", 180, "default", 100);
-    private static final Map<String, Double> VOLUMES = Map.of("silent", -24.0, "x-soft", -12.0, "soft", -6.0, "medium", 0.0, "loud", 4.0, "x-loud", 8.0, "default", 0.0);
-    private static final Map<String, Integer> BREAKS = Map.of("none", 0, "x-weak", 100, "weak", 200, "medium", 400, "strong", 700, "x-strong", 1_200);
+    private static final Map<String, Integer> RATES =
+            Map.of("x-slow", 60, "slow", 80, "medium", 100, "fast", 120, "x-fast", 150, "default", 100);
+
+    private static final Map<String, Double> PITCHES =
+            Map.of("x-low", -6.0, "low", -3.0, "medium", 0.0, "high", 3.0, "x-high", 6.0, "default", 0.0);
+    private static final Map<String, Integer> RANGES =
+            Map.of("x-low", 25, "low", 60, "medium", 100, "high", 140, "x-high", 180, "default", 100);
+    private static final Map<String, Double> VOLUMES = Map.of(
+            "silent", -24.0, "x-soft", -12.0, "soft", -6.0, "medium", 0.0, "loud", 4.0, "x-loud", 8.0, "default", 0.0);
+    private static final Map<String, Integer> BREAKS =
+            Map.of("none", 0, "x-weak", 100, "weak", 200, "medium", 400, "strong", 700, "x-strong", 1_200);
     /** Of a contour: only what is relative to the voice's own pitch can be followed. */
     private static final Pattern POINT = Pattern.compile("\\(\\s*([0-9.]+)%\\s*,\\s*([+-][0-9.]+)(st|%)\\s*\\)");
+
     private static final Pattern NUMBER = Pattern.compile("([+-]?[0-9]*\\.?[0-9]+)(%|st|dB|ms|s|Hz)?");
 
     private final Map<String, Integer> left = new TreeMap<>();
 
     /** What was left out, as sentences. */
     List<String> remarks() {
-        return left.entrySet().stream().map(entry -> entry.getKey() + (entry.getValue() == 1 ? "" : ", " + entry.getValue() + " times") + ": left out; the words stay.").toList();
+        return left.entrySet().stream()
+                .map(entry -> entry.getKey() + (entry.getValue() == 1 ? "" : ", " + entry.getValue() + " times")
+                        + ": left out; the words stay.")
+                .toList();
     }
 
     void leave(String what) {
@@ -49,7 +59,8 @@ final class SsmlInstructions {
 
     void prosody(XMLStreamReader xml, List<Instruction> asks) {
         // what is ours says all; what stands beside it is for other readers
-        boolean ours = IntStream.range(0, xml.getAttributeCount()).anyMatch(i -> SsmlWriter.OURS.equals(xml.getAttributeNamespace(i)));
+        boolean ours = IntStream.range(0, xml.getAttributeCount())
+                .anyMatch(i -> SsmlWriter.OURS.equals(xml.getAttributeNamespace(i)));
         for (int i = 0; i < xml.getAttributeCount(); i++) {
             String name = xml.getAttributeLocalName(i);
             String value = xml.getAttributeValue(i).strip();
@@ -104,7 +115,7 @@ final class SsmlInstructions {
                         leave("a volume of “" + value + "”");
                     }
                 }
-                case "contour" -> { }
+                case "contour" -> {}
                 default -> leave("<prosody " + name + ">");
             }
         }
@@ -137,9 +148,11 @@ final class SsmlInstructions {
 
     List<Instruction> pause(XMLStreamReader xml) {
         String time = xml.getAttributeValue(null, "time");
-        String strength = Optional.ofNullable(xml.getAttributeValue(null, "strength")).orElse("medium");
+        String strength =
+                Optional.ofNullable(xml.getAttributeValue(null, "strength")).orElse("medium");
         Matcher number = NUMBER.matcher(time == null ? "" : time.strip());
-        double millis = number.matches() && number.group(2) != null ? Double.parseDouble(number.group(1)) * (number.group(2).equals("s") ? 1_000 : 1)
+        double millis = number.matches() && number.group(2) != null
+                ? Double.parseDouble(number.group(1)) * (number.group(2).equals("s") ? 1_000 : 1)
                 : time == null ? BREAKS.getOrDefault(strength.toLowerCase(Locale.ROOT), -1) : -1;
         List<Instruction> asks = new ArrayList<>();
         ask(asks, "pause", Double.toString(millis));
@@ -154,14 +167,24 @@ final class SsmlInstructions {
 
     /** @return null when it is none that can be kept */
     Reading reading(String element, XMLStreamReader xml) {
-        String said = Optional.ofNullable(xml.getAttributeValue(null, element.equals("sub") ? "alias" : "ph")).orElse("");
-        String interpretAs = Optional.ofNullable(xml.getAttributeValue(null, "interpret-as")).orElse("");
-        String alphabet = Optional.ofNullable(xml.getAttributeValue(null, "alphabet")).orElse("ipa");
+        String said = Optional.ofNullable(xml.getAttributeValue(null, element.equals("sub") ? "alias" : "ph"))
+                .orElse("");
+        String interpretAs =
+                Optional.ofNullable(xml.getAttributeValue(null, "interpret-as")).orElse("");
+        String alphabet =
+                Optional.ofNullable(xml.getAttributeValue(null, "alphabet")).orElse("ipa");
         PronunciationKind kind = switch (element) {
             case "sub" -> PronunciationKind.WORDS;
             case "phoneme" -> alphabet.equals("ipa") ? PronunciationKind.IPA : null;
-            default -> interpretAs.equals("characters") || interpretAs.equals("spell-out") ? "digits".equals(xml.getAttributeValue(null, "format")) ? PronunciationKind.DIGITS : PronunciationKind.LETTERS
-                    : List.of("cardinal", "ordinal", "date", "time", "telephone").contains(interpretAs) ? PronunciationKind.of(interpretAs) : null;
+            default ->
+                interpretAs.equals("characters") || interpretAs.equals("spell-out")
+                        ? "digits".equals(xml.getAttributeValue(null, "format"))
+                                ? PronunciationKind.DIGITS
+                                : PronunciationKind.LETTERS
+                        : List.of("cardinal", "ordinal", "date", "time", "telephone")
+                                        .contains(interpretAs)
+                                ? PronunciationKind.of(interpretAs)
+                                : null;
         };
         if (kind == null || said.isBlank() && (kind == PronunciationKind.WORDS || kind == PronunciationKind.IPA)) {
             leave("<" + element + (interpretAs.isEmpty() ? "" : " interpret-as=\"" + interpretAs + "\"") + ">");

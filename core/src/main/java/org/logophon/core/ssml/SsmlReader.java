@@ -1,6 +1,5 @@
 package org.logophon.core.ssml;
 
-import org.logophon.core.input.InvalidInput;
 import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -17,6 +16,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
@@ -39,19 +39,19 @@ public final class SsmlReader {
     private final Deque<String> voices = new ArrayDeque<>(List.of(""));
     private String language = "";
 
-    private record Open(String element, int at, List<Instruction> asks, Reading reading, Bend bend) {
-    }
+    private record Open(String element, int at, List<Instruction> asks, Reading reading, Bend bend) {}
 
     /** @param to −1 for a gap after what stands before {@code from} */
-    private record MarkedSpan(int from, int to, Instruction instruction) {
-    }
+    private record MarkedSpan(int from, int to, Instruction instruction) {}
 
-    /** @param language BCP 47 tag of the whole; empty when it has none @param remarks what was left out, as sentences */
-    public record Document(List<SsmlCue> cues, String language, List<String> remarks) {
-    }
+    /**
+     * @param language BCP 47 tag of the whole; empty when it has none
+     *
+     * @param remarks what was left out, as sentences
+     */
+    public record Document(List<SsmlCue> cues, String language, List<String> remarks) {}
 
-    private SsmlReader() {
-    }
+    private SsmlReader() {}
 
     /** @throws InvalidInput with a sentence when it is no well-formed SSML */
     public static Document read(String ssml) {
@@ -70,12 +70,18 @@ public final class SsmlReader {
                     case XMLStreamConstants.END_ELEMENT -> end(xml.getLocalName());
                     case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> words(xml.getText());
                     case XMLStreamConstants.ENTITY_REFERENCE, XMLStreamConstants.DTD ->
-                            throw new InvalidInput("This SSML declares or uses entities of its own, which are not read. Write the characters themselves.");
-                    default -> { }
+                        throw new InvalidInput(
+                                "This SSML declares or uses entities of its own, which are not read. Write the characters themselves.");
+                    default -> {}
                 }
             }
         } catch (XMLStreamException malformed) {
-            throw new InvalidInput("This is no well-formed SSML: look at line " + (malformed.getLocation() == null ? 1 : malformed.getLocation().getLineNumber()) + ".", malformed);
+            throw new InvalidInput(
+                    "This is no well-formed SSML: look at line "
+                            + (malformed.getLocation() == null
+                                    ? 1
+                                    : malformed.getLocation().getLineNumber()) + ".",
+                    malformed);
         }
         flush();
         return new Document(List.copyOf(cues), language, asked.remarks());
@@ -101,14 +107,20 @@ public final class SsmlReader {
             case "p" -> flush();
             case "voice" -> voice(xml, asks);
             case "break" -> gap(asked.pause(xml));
-            case "mark" -> named(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""));
-            case "emphasis" -> asked.ask(asks, "stress", Optional.ofNullable(xml.getAttributeValue(null, "level")).orElse("moderate"));
+            case "mark" ->
+                named(Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""));
+            case "emphasis" ->
+                asked.ask(
+                        asks,
+                        "stress",
+                        Optional.ofNullable(xml.getAttributeValue(null, "level"))
+                                .orElse("moderate"));
             case "prosody" -> {
                 asked.prosody(xml, asks);
                 bend = asked.contour(xml);
             }
             case "sub", "say-as", "phoneme" -> reading = asked.reading(element, xml);
-            case "lang" -> { }
+            case "lang" -> {}
             default -> asked.leave("<" + element + ">");
         }
         language(xml, element, asks);
@@ -118,7 +130,9 @@ public final class SsmlReader {
     /** Around paragraphs, who says them; inside one, who says a run of its words. */
     private void voice(XMLStreamReader xml, List<Instruction> asks) {
         String role = xml.getAttributeValue(SsmlWriter.OURS, "role");
-        String name = Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("").strip();
+        String name = Optional.ofNullable(xml.getAttributeValue(null, "name"))
+                .orElse("")
+                .strip();
         if (role == null && name.isEmpty()) {
             asked.leave("a <voice> without a name");
         } else if (inParagraph()) {
@@ -164,13 +178,16 @@ public final class SsmlReader {
 
     private void end(String element) {
         Open ended = open.pop();
-        if (ended.reading() != null && text.length() > ended.at() && !text.substring(ended.at()).isBlank()) {
+        if (ended.reading() != null
+                && text.length() > ended.at()
+                && !text.substring(ended.at()).isBlank()) {
             int from = ended.at();
             while (text.charAt(from) == ' ') {
                 from++;
             }
             Reading was = ended.reading();
-            readings.add(new PlacedReading(from, new Reading(text.substring(from).strip(), was.said(), was.kind(), null, true)));
+            readings.add(new PlacedReading(
+                    from, new Reading(text.substring(from).strip(), was.said(), was.kind(), null, true)));
         }
         if (ended.bend() != null) {
             bend(ended);
@@ -185,7 +202,7 @@ public final class SsmlReader {
                 }
             }
             case "s" -> words(" ");
-            default -> { }
+            default -> {}
         }
     }
 
@@ -198,7 +215,8 @@ public final class SsmlReader {
                 List<Instruction> asks = new ArrayList<>();
                 asked.ask(asks, "pitch", String.format(Locale.ROOT, "%.1f", semitones));
                 Word word = words.get(i);
-                asks.forEach(instruction -> spans.add(new MarkedSpan(ended.at() + word.start(), ended.at() + word.end(), instruction)));
+                asks.forEach(instruction ->
+                        spans.add(new MarkedSpan(ended.at() + word.start(), ended.at() + word.end(), instruction)));
             }
         }
     }
@@ -208,8 +226,21 @@ public final class SsmlReader {
         if (!words.isBlank()) {
             Marks marks = marks(words);
             // a voice around all words of a paragraph is who says it
-            Mark whole = voices.peek().isEmpty() ? marks.all().stream().filter(mark -> mark.instruction() instanceof Instruction.SpokenBy && coversAll(mark, words)).findFirst().orElse(null) : null;
-            cues.add(new SsmlCue(words, whole == null ? voices.peek() : whole.instruction().value(), Direction.NONE, whole == null ? marks : marks.without(whole), List.copyOf(readings), Map.of(), List.copyOf(places)));
+            Mark whole = voices.peek().isEmpty()
+                    ? marks.all().stream()
+                            .filter(mark ->
+                                    mark.instruction() instanceof Instruction.SpokenBy && coversAll(mark, words))
+                            .findFirst()
+                            .orElse(null)
+                    : null;
+            cues.add(new SsmlCue(
+                    words,
+                    whole == null ? voices.peek() : whole.instruction().value(),
+                    Direction.NONE,
+                    whole == null ? marks : marks.without(whole),
+                    List.copyOf(readings),
+                    Map.of(),
+                    List.copyOf(places)));
             text.setLength(0);
             spans.clear();
             readings.clear();
@@ -221,7 +252,8 @@ public final class SsmlReader {
 
     private static boolean coversAll(Mark mark, String cue) {
         List<Word> words = Words.of(cue);
-        return mark.start() <= words.get(0).start() && mark.end() >= words.get(words.size() - 1).end();
+        return mark.start() <= words.get(0).start()
+                && mark.end() >= words.get(words.size() - 1).end();
     }
 
     private Marks marks(String cue) {
@@ -231,7 +263,9 @@ public final class SsmlReader {
             Word first = null;
             Word last = null;
             for (Word word : words) {
-                boolean inside = span.to() < 0 ? word.end() <= span.from() : word.end() > span.from() && word.start() < span.to();
+                boolean inside = span.to() < 0
+                        ? word.end() <= span.from()
+                        : word.end() > span.from() && word.start() < span.to();
                 if (inside) {
                     first = first == null ? word : first;
                     last = word;
@@ -250,9 +284,14 @@ public final class SsmlReader {
     private static Marks joined(List<Mark> made, String cue) {
         List<Mark> all = new ArrayList<>();
         Map<Instruction, Integer> last = new HashMap<>();
-        for (Mark mark : made.stream().sorted(Comparator.comparingInt(Mark::start)).toList()) {
+        for (Mark mark :
+                made.stream().sorted(Comparator.comparingInt(Mark::start)).toList()) {
             Integer before = mark.instruction().onGap() ? null : last.get(mark.instruction());
-            if (before != null && all.get(before).end() <= mark.start() && cue.substring(all.get(before).end(), mark.start()).codePoints().noneMatch(Character::isLetterOrDigit)) {
+            if (before != null
+                    && all.get(before).end() <= mark.start()
+                    && cue.substring(all.get(before).end(), mark.start())
+                            .codePoints()
+                            .noneMatch(Character::isLetterOrDigit)) {
                 all.set(before, all.get(before).at(all.get(before).start(), mark.end()));
             } else {
                 last.put(mark.instruction(), all.size());

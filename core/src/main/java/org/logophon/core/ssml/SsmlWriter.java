@@ -17,8 +17,10 @@ import org.logophon.core.ssml.SsmlCue.PlacedReading;
 import org.logophon.core.style.Style;
 
 /**
- * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style, a role's name) stands in attributes and marks
- * of our own, beside what comes nearest to it for other readers: they pass over attributes of another namespace. Runs that cross one another are written in pieces: elements nest.
+ * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style, a role's name) stands in attributes and
+ * marks
+ * of our own, beside what comes nearest to it for other readers: they pass over attributes of another namespace. Runs
+ * that cross one another are written in pieces: elements nest.
  */
 public final class SsmlWriter {
 
@@ -31,13 +33,16 @@ public final class SsmlWriter {
     /** A piece that was closed and opened again where no word stands. */
     private static final Pattern EMPTY = Pattern.compile("<(prosody|emphasis|voice|lang)[^>]*>(\\s*)</\\1>");
 
-    private SsmlWriter() {
-    }
+    private SsmlWriter() {}
 
     /** A whole document, a paragraph for each cue. @param language BCP 47 tag */
     public static String document(List<SsmlCue> cues, String language) {
-        StringBuilder out = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<speak version=\"1.1\" xmlns=\"http://www.w3.org/2001/10/synthesis\" xmlns:score=\"")
-                .append(OURS).append("\" xml:lang=\"").append(escaped(language)).append("\">\n");
+        StringBuilder out = new StringBuilder(
+                        "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<speak version=\"1.1\" xmlns=\"http://www.w3.org/2001/10/synthesis\" xmlns:score=\"")
+                .append(OURS)
+                .append("\" xml:lang=\"")
+                .append(escaped(language))
+                .append("\">\n");
         cues.forEach(cue -> out.append(paragraph(cue)).append('\n'));
         return out.append("</speak>\n").toString();
     }
@@ -45,8 +50,14 @@ public final class SsmlWriter {
     /** One cue: a {@code p} element, in a {@code voice} element when it has one. */
     public static String paragraph(SsmlCue cue) {
         String prosody = prosody(cue.direction());
-        String style = cue.direction().style() == null || cue.direction().style().isEmpty() ? ""
-                : styled(cue.direction().style(), cue.direction().stylePercent() == null ? ResolvedDirection.DEFAULT_STYLE_PERCENT : cue.direction().stylePercent());
+        String style =
+                cue.direction().style() == null || cue.direction().style().isEmpty()
+                        ? ""
+                        : styled(
+                                cue.direction().style(),
+                                cue.direction().stylePercent() == null
+                                        ? ResolvedDirection.DEFAULT_STYLE_PERCENT
+                                        : cue.direction().stylePercent());
         String inner = "<p>" + around(prosody, around(style, body(cue))) + "</p>";
         return cue.voice().isEmpty() ? inner : "<voice name=\"" + escaped(cue.voice()) + "\">" + inner + "</voice>";
     }
@@ -59,11 +70,24 @@ public final class SsmlWriter {
     private static String styled(String name, int percent) {
         StringBuilder out = new StringBuilder();
         Style.named(name).ifPresent(style -> {
-            out.append(" rate=\"").append(Math.round(100 * style.paceFactor(percent))).append("%\" pitch=\"").append(signed(hundredths(style.semitones(percent)))).append("st\" range=\"")
-                    .append(signed(Math.round(100 * style.rangeFactor(percent)) - 100.0)).append("%\"");
+            out.append(" rate=\"")
+                    .append(Math.round(100 * style.paceFactor(percent)))
+                    .append("%\" pitch=\"")
+                    .append(signed(hundredths(style.semitones(percent))))
+                    .append("st\" range=\"")
+                    .append(signed(Math.round(100 * style.rangeFactor(percent)) - 100.0))
+                    .append("%\"");
         });
-        double decibels = Style.named(name).map(style -> style.loudnessDb(percent)).orElse(0.0);
-        return out.append(" volume=\"").append(signed(hundredths(decibels))).append("dB\" score:style=\"").append(escaped(name)).append(' ').append(percent).append('"').toString();
+        double decibels =
+                Style.named(name).map(style -> style.loudnessDb(percent)).orElse(0.0);
+        return out.append(" volume=\"")
+                .append(signed(hundredths(decibels)))
+                .append("dB\" score:style=\"")
+                .append(escaped(name))
+                .append(' ')
+                .append(percent)
+                .append('"')
+                .toString();
     }
 
     private static double hundredths(double value) {
@@ -79,7 +103,9 @@ public final class SsmlWriter {
             out.append(" pitch=\"").append(signed(direction.pitchSemitones())).append("st\"");
         }
         if (direction.rangePercent() != null) {
-            out.append(" range=\"").append(signed(direction.rangePercent() - 100.0)).append("%\"");
+            out.append(" range=\"")
+                    .append(signed(direction.rangePercent() - 100.0))
+                    .append("%\"");
         }
         if (direction.loudnessDb() != null) {
             out.append(" volume=\"").append(signed(direction.loudnessDb())).append("dB\"");
@@ -88,8 +114,7 @@ public final class SsmlWriter {
     }
 
     /** An element around words. */
-    private record Around(int from, int to, String open, String close) {
-    }
+    private record Around(int from, int to, String open, String close) {}
 
     private static String body(SsmlCue cue) {
         String text = cue.text();
@@ -110,7 +135,8 @@ public final class SsmlWriter {
             gaps(cue, at, text, out);
             while (next < all.size() && all.get(next).from() == at) {
                 Around around = all.get(next++);
-                // one that reaches further than what it would stand in goes around it: what is open is closed and opened again inside
+                // one that reaches further than what it would stand in goes around it: what is open is closed and
+                // opened again inside
                 Deque<Around> again = new ArrayDeque<>();
                 while (!open.isEmpty() && open.peek().to() < around.to()) {
                     out.append(open.peek().close());
@@ -128,7 +154,9 @@ public final class SsmlWriter {
             }
         }
         String written = out.toString();
-        for (String less = EMPTY.matcher(written).replaceAll("$2"); !less.equals(written); less = EMPTY.matcher(written).replaceAll("$2")) {
+        for (String less = EMPTY.matcher(written).replaceAll("$2");
+                !less.equals(written);
+                less = EMPTY.matcher(written).replaceAll("$2")) {
             written = less;
         }
         return written;
@@ -151,13 +179,19 @@ public final class SsmlWriter {
 
     /** Breaks and breaths stand where the space between two words is. */
     private static void gaps(SsmlCue cue, int at, String text, StringBuilder out) {
-        boolean space = at < text.length() && Character.isWhitespace(text.charAt(at)) && at > 0 && !Character.isWhitespace(text.charAt(at - 1));
+        boolean space = at < text.length()
+                && Character.isWhitespace(text.charAt(at))
+                && at > 0
+                && !Character.isWhitespace(text.charAt(at - 1));
         if (!space) {
             return;
         }
         for (Mark mark : cue.marks().heard()) {
             if (mark.instruction().onGap() && gapOf(mark, text) == at) {
-                out.append(mark.instruction() instanceof Instruction.Pause pause ? "<break time=\"" + pause.millis() + "ms\"/>" : "<mark name=\"" + BREATH + mark.instruction().value() + "\"/>");
+                out.append(
+                        mark.instruction() instanceof Instruction.Pause pause
+                                ? "<break time=\"" + pause.millis() + "ms\"/>"
+                                : "<mark name=\"" + BREATH + mark.instruction().value() + "\"/>");
             }
         }
     }
@@ -173,7 +207,9 @@ public final class SsmlWriter {
     private static String open(Instruction instruction, Map<String, String> cast) {
         if (instruction instanceof Instruction.SpokenBy role) {
             // a name of a voice has no spaces in SSML
-            return "voice name=\"" + escaped(cast.getOrDefault(role.name(), role.name()).replaceAll("\\s+", "_")) + "\" score:role=\"" + escaped(role.name()) + "\"";
+            return "voice name=\""
+                    + escaped(cast.getOrDefault(role.name(), role.name()).replaceAll("\\s+", "_")) + "\" score:role=\""
+                    + escaped(role.name()) + "\"";
         }
         if (instruction instanceof Instruction.Language language) {
             return "lang xml:lang=\"" + escaped(language.tag()) + "\"";
@@ -212,7 +248,8 @@ public final class SsmlWriter {
     }
 
     private static String signed(double value) {
-        String number = value == Math.rint(value) ? Long.toString(Math.round(value)) : String.format(Locale.ROOT, "%s", value);
+        String number =
+                value == Math.rint(value) ? Long.toString(Math.round(value)) : String.format(Locale.ROOT, "%s", value);
         return value < 0 ? number : "+" + number;
     }
 

@@ -10,7 +10,8 @@ import java.util.stream.Collectors;
  * (JASA 93, 1993, table 1), pace, pitch, range and loudness go in the directions that it gives; how far is ours.
  *
  * <p>The table as recalled from memory: happiness is higher, wider and louder; fear faster, higher and wider at normal
- * loudness; anger slightly faster, higher, wider and louder; sadness slightly slower, slightly lower, slightly narrower and quieter.
+ * loudness; anger slightly faster, higher, wider and louder; sadness slightly slower, slightly lower, slightly narrower
+ * and quieter.
  */
 public enum Style {
     /** Ours, without a counterpart. */

@@ -12,7 +12,8 @@ import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
 
 /**
- * Proposes how a text is read: rules of thumb of the trade, each with its reason. What is proposed never stands where the
+ * Proposes how a text is read: rules of thumb of the trade, each with its reason. What is proposed never stands where
+ * the
  * user, or an earlier suggestion that was taken, has a mark of the same kind.
  */
 public final class Suggestions {
@@ -21,6 +22,7 @@ public final class Suggestions {
     private static final int LONG_PHRASE = 13;
     /** A clause of so many words is set off by a pause. Ours. */
     private static final int LONG_CLAUSE = 6;
+
     private static final int CLAUSE_MILLIS = 250;
     private static final int BREATH_MILLIS = 450;
     private static final int FIGURES_PERCENT = 90;
@@ -28,7 +30,8 @@ public final class Suggestions {
     private static final int SENTENCE_CHANGE_PERCENT = 3;
     private static final int SENTENCES_FOR_CHANGE = 3;
     private static final String CLAUSE_ENDS = ",;:—–";
-    private static final Set<String> SMALL = Set.of("a", "an", "the", "of", "to", "in", "on", "at", "by", "for", "and", "or", "but", "not");
+    private static final Set<String> SMALL =
+            Set.of("a", "an", "the", "of", "to", "in", "on", "at", "by", "for", "and", "or", "but", "not");
 
     private final String text;
     private final List<Word> words;
@@ -41,14 +44,22 @@ public final class Suggestions {
         this.ends = Sentences.ends(text, language);
     }
 
-    /** @param own marks of the text so far; those that were suggested and not taken are replaced. @param language BCP 47 tag */
+    /**
+     * @param own marks of the text so far; those that were suggested and not taken are replaced.
+     *
+     * @param language BCP 47 tag
+     */
     public static Marks of(String text, String language, Marks own) {
         Marks kept = new Marks(own.all().stream().filter(Mark::heard).toList());
         Suggestions suggestions = new Suggestions(text, language);
         suggestions.find();
         List<Mark> all = new ArrayList<>(kept.all());
         for (Mark mark : suggestions.found) {
-            boolean taken = all.stream().anyMatch(other -> other.instruction().id().equals(mark.instruction().id()) && other.start() < mark.end() && other.end() > mark.start());
+            boolean taken = all.stream()
+                    .anyMatch(other ->
+                            other.instruction().id().equals(mark.instruction().id())
+                                    && other.start() < mark.end()
+                                    && other.end() > mark.start());
             if (!taken) {
                 all.add(mark);
             }
@@ -69,7 +80,9 @@ public final class Suggestions {
 
     /** What stands between a word and the next one. */
     private String between(int word) {
-        return text.substring(words.get(word).end(), word + 1 < words.size() ? words.get(word + 1).start() : text.length());
+        return text.substring(
+                words.get(word).end(),
+                word + 1 < words.size() ? words.get(word + 1).start() : text.length());
     }
 
     private boolean stopAfter(int word) {
@@ -95,7 +108,11 @@ public final class Suggestions {
             int before = i + 1 - from;
             int after = Math.min(next, words.size() - 1) - i;
             if (after >= LONG_PHRASE) {
-                add(i, i, new Instruction.Pause(BREATH_MILLIS), after + " words follow without a stop: room for a breath");
+                add(
+                        i,
+                        i,
+                        new Instruction.Pause(BREATH_MILLIS),
+                        after + " words follow without a stop: room for a breath");
                 add(i, i, new Instruction.Breath(Instruction.Depth.NORMAL), after + " words follow without a stop");
             } else if (!stopAfter(i) && before >= LONG_CLAUSE && after >= LONG_CLAUSE) {
                 add(i, i, new Instruction.Pause(CLAUSE_MILLIS), "a clause of " + before + " words ends here");
@@ -126,7 +143,10 @@ public final class Suggestions {
     private boolean name(int word) {
         String letters = words.get(word).in(text);
         boolean first = word == 0 || stopAfter(word - 1);
-        return !first && letters.length() > 1 && Character.isUpperCase(letters.codePointAt(0)) && !letters.equals(letters.toUpperCase(Locale.ROOT));
+        return !first
+                && letters.length() > 1
+                && Character.isUpperCase(letters.codePointAt(0))
+                && !letters.equals(letters.toUpperCase(Locale.ROOT));
     }
 
     /** "Not this but that", and "this, not that". */
@@ -140,18 +160,26 @@ public final class Suggestions {
                 but++;
             }
             if (but < words.size() - 1 && lower(but).equals("but")) {
-                stress(weighty(but - 1, i + 1, -1), "stands against “" + words.get(weighty(but + 1, lastOfClause(but + 1), 1)).in(text) + "”");
+                stress(
+                        weighty(but - 1, i + 1, -1),
+                        "stands against “"
+                                + words.get(weighty(but + 1, lastOfClause(but + 1), 1))
+                                        .in(text) + "”");
                 stress(weighty(but + 1, lastOfClause(but + 1), 1), "stands against what it is not");
             } else if (between(i - 1).contains(",")) {
                 int what = weighty(i + 1, lastOfClause(i + 1), 1);
-                stress(weighty(i - 1, 0, -1), "stands against “" + words.get(what).in(text) + "”");
+                stress(
+                        weighty(i - 1, 0, -1),
+                        "stands against “" + words.get(what).in(text) + "”");
                 stress(what, "is what it is not");
             }
         }
     }
 
     private void stress(int word, String reason) {
-        boolean there = found.stream().anyMatch(mark -> mark.instruction() instanceof Instruction.Stress && mark.start() == words.get(word).start());
+        boolean there = found.stream()
+                .anyMatch(mark -> mark.instruction() instanceof Instruction.Stress
+                        && mark.start() == words.get(word).start());
         if (!there) {
             add(word, word, new Instruction.Stress(Instruction.Level.MODERATE), reason);
         }
@@ -196,10 +224,19 @@ public final class Suggestions {
             int[] span = spans.get(s);
             int length = span[1] - span[0] + 1;
             int before = spans.get(s - 1)[1] - spans.get(s - 1)[0] + 1;
-            boolean free = found.stream().noneMatch(mark -> mark.instruction() instanceof Instruction.Pace && mark.start() < words.get(span[1]).end() && mark.end() > words.get(span[0]).start());
+            boolean free = found.stream()
+                    .noneMatch(mark -> mark.instruction() instanceof Instruction.Pace
+                            && mark.start() < words.get(span[1]).end()
+                            && mark.end() > words.get(span[0]).start());
             if (free && length != before) {
                 int percent = 100 + (length < before ? -SENTENCE_CHANGE_PERCENT : SENTENCE_CHANGE_PERCENT);
-                add(span[0], span[1], new Instruction.Pace(percent), length < before ? "a short sentence after a longer one: a little slower" : "a longer sentence after a short one: a little faster");
+                add(
+                        span[0],
+                        span[1],
+                        new Instruction.Pace(percent),
+                        length < before
+                                ? "a short sentence after a longer one: a little slower"
+                                : "a longer sentence after a short one: a little faster");
             }
         }
     }

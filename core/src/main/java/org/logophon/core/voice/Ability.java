@@ -1,11 +1,19 @@
 package org.logophon.core.voice;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.Locale;
+import org.logophon.core.input.InvalidInput;
 
 /** What can be asked of a voice. */
 public enum Ability {
-    PACE, PITCH, RANGE, STRESS, PAUSE, WHISPER, STYLES, IPA, WORD_TIMES;
+    PACE,
+    PITCH,
+    RANGE,
+    STRESS,
+    PAUSE,
+    WHISPER,
+    STYLES,
+    IPA,
+    WORD_TIMES;
 
     public String id() {
         return this == IPA ? "IPA" : name().toLowerCase(Locale.ROOT).replace('_', ' ');

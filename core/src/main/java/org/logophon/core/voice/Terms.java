@@ -1,7 +1,7 @@
 package org.logophon.core.voice;
 
-import org.logophon.core.input.InvalidInput;
 import java.math.BigDecimal;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * On what terms a voice may be used.

@@ -1,9 +1,9 @@
 package org.logophon.core.voice;
 
-import org.logophon.core.input.InvalidInput;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.effect.Effect;
+import org.logophon.core.input.InvalidInput;
 
 /**
  * What makes a house voice of a base voice.
@@ -15,12 +15,14 @@ import org.logophon.core.effect.Effect;
  * @param effect          null for none
  * @param effectPercent   0–100
  */
-public record Tuning(int pacePercent, double semitones, int rangePercent, double timbreSemitones, Effect effect, int effectPercent) {
+public record Tuning(
+        int pacePercent, double semitones, int rangePercent, double timbreSemitones, Effect effect, int effectPercent) {
 
     public static final Tuning NONE = new Tuning(100, 0, 100, 0, null, 0);
 
     /** Beyond these a voice sounds made. Ours. */
     private static final double NATURAL_SEMITONES = 4;
+
     private static final int NATURAL_PACE_PERCENT = 30;
 
     public Tuning {
@@ -33,7 +35,8 @@ public record Tuning(int pacePercent, double semitones, int rangePercent, double
 
     private static void check(String what, double value, int least, int most, String unit) {
         if (!(value >= least && value <= most)) {
-            throw new InvalidInput("%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
+            throw new InvalidInput(
+                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
         }
     }
 

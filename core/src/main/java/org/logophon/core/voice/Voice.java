@@ -20,8 +20,23 @@ import java.util.Set;
  * @param baseId   the voice that it is made of: its own id, but for a house voice
  * @param tuning   what makes a house voice of its base; {@link Tuning#NONE} for any other
  */
-public record Voice(String id, String name, String language, String languageName, String accent, Gender gender, Age age, List<String> character,
-                    String engine, String engineVoice, Set<Ability> canDo, Set<Ability> byItself, List<String> styles, Terms terms, String baseId, Tuning tuning) {
+public record Voice(
+        String id,
+        String name,
+        String language,
+        String languageName,
+        String accent,
+        Gender gender,
+        Age age,
+        List<String> character,
+        String engine,
+        String engineVoice,
+        Set<Ability> canDo,
+        Set<Ability> byItself,
+        List<String> styles,
+        Terms terms,
+        String baseId,
+        Tuning tuning) {
 
     public Voice {
         character = List.copyOf(character);
@@ -31,20 +46,87 @@ public record Voice(String id, String name, String language, String languageName
     }
 
     /** An engine's own voice. */
-    public Voice(String id, String name, String language, String languageName, String accent, Gender gender, Age age, List<String> character,
-                 String engine, String engineVoice, Set<Ability> canDo, Set<Ability> byItself, List<String> styles, Terms terms) {
-        this(id, name, language, languageName, accent, gender, age, character, engine, engineVoice, canDo, byItself, styles, terms, id, Tuning.NONE);
+    public Voice(
+            String id,
+            String name,
+            String language,
+            String languageName,
+            String accent,
+            Gender gender,
+            Age age,
+            List<String> character,
+            String engine,
+            String engineVoice,
+            Set<Ability> canDo,
+            Set<Ability> byItself,
+            List<String> styles,
+            Terms terms) {
+        this(
+                id,
+                name,
+                language,
+                languageName,
+                accent,
+                gender,
+                age,
+                character,
+                engine,
+                engineVoice,
+                canDo,
+                byItself,
+                styles,
+                terms,
+                id,
+                Tuning.NONE);
     }
 
     /** A grown-up's voice without styles, that costs nothing and whose engine does all that it can do. */
-    public Voice(String id, String name, String language, String languageName, String accent, Gender gender, String engine, String engineVoice, Set<Ability> canDo) {
-        this(id, name, language, languageName, accent, gender, Age.GROWN, List.of(), engine, engineVoice, canDo, canDo, List.of(), Terms.FREE);
+    public Voice(
+            String id,
+            String name,
+            String language,
+            String languageName,
+            String accent,
+            Gender gender,
+            String engine,
+            String engineVoice,
+            Set<Ability> canDo) {
+        this(
+                id,
+                name,
+                language,
+                languageName,
+                accent,
+                gender,
+                Age.GROWN,
+                List.of(),
+                engine,
+                engineVoice,
+                canDo,
+                canDo,
+                List.of(),
+                Terms.FREE);
     }
 
     /** A house voice made of this one. @param description in words, or empty */
     public Voice tuned(String houseId, String houseName, String description, Tuning otherTuning) {
-        return new Voice(houseId, houseName, language, languageName, accent, gender, age, description.isEmpty() ? character : List.of(description),
-                engine, engineVoice, canDo, byItself, styles, terms, baseId, otherTuning);
+        return new Voice(
+                houseId,
+                houseName,
+                language,
+                languageName,
+                accent,
+                gender,
+                age,
+                description.isEmpty() ? character : List.of(description),
+                engine,
+                engineVoice,
+                canDo,
+                byItself,
+                styles,
+                terms,
+                baseId,
+                otherTuning);
     }
 
     /** True for one of the user's own. */

@@ -17,11 +17,17 @@ import java.time.format.DateTimeFormatter;
  * @param loudnessLufs   integrated loudness, or NaN when not stated
  * @param truePeakDbtp   or NaN
  */
-public record BroadcastExtension(String description, String reference, LocalDateTime origination, long timeReference,
-                                 double loudnessLufs, double truePeakDbtp) {
+public record BroadcastExtension(
+        String description,
+        String reference,
+        LocalDateTime origination,
+        long timeReference,
+        double loudnessLufs,
+        double truePeakDbtp) {
 
     /** Bytes of the chunk without a coding history. */
     static final int SIZE = 602;
+
     private static final short NOT_STATED = 0x7fff;
 
     byte[] bytes() {
@@ -53,7 +59,8 @@ public record BroadcastExtension(String description, String reference, LocalDate
         if (text.chars().allMatch(c -> c >= 32 && c < 127)) {
             return text;
         }
-        return Transliterator.getInstance("Any-Latin; Latin-ASCII; [^\\u0020-\\u007E] Remove").transliterate(text);
+        return Transliterator.getInstance("Any-Latin; Latin-ASCII; [^\\u0020-\\u007E] Remove")
+                .transliterate(text);
     }
 
     private static short hundredths(double value) {

@@ -2,7 +2,8 @@ package org.logophon.core.wav;
 
 /** How a sample is stored in a WAV file: integer PCM, little-endian. */
 public enum SampleFormat {
-    PCM_16(2), PCM_24(3);
+    PCM_16(2),
+    PCM_24(3);
 
     private final int bytes;
 

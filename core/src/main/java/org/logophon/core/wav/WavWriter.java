@@ -19,21 +19,28 @@ public final class WavWriter {
     private static final int FORMAT_SIZE = 16;
     private static final VarHandle WORDS = MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
-    private WavWriter() {
-    }
+    private WavWriter() {}
 
-    public static void write(Sound sound, SampleFormat format, BroadcastExtension bext, OutputStream out) throws IOException {
+    public static void write(Sound sound, SampleFormat format, BroadcastExtension bext, OutputStream out)
+            throws IOException {
         byte[] data = samples(sound, format);
         int pad = data.length & 1;
         int bextSize = bext == null ? 0 : 8 + BroadcastExtension.SIZE;
-        ByteBuffer head = ByteBuffer.allocate(12 + bextSize + 8 + FORMAT_SIZE + 8).order(ByteOrder.LITTLE_ENDIAN);
+        ByteBuffer head =
+                ByteBuffer.allocate(12 + bextSize + 8 + FORMAT_SIZE + 8).order(ByteOrder.LITTLE_ENDIAN);
         tag(head, "RIFF").putInt(head.capacity() - 8 + data.length + pad);
         tag(head, "WAVE");
         if (bext != null) {
             tag(head, "bext").putInt(BroadcastExtension.SIZE).put(bext.bytes());
         }
-        tag(head, "fmt ").putInt(FORMAT_SIZE).putShort((short) 1).putShort((short) 1).putInt(sound.rate())
-                .putInt(sound.rate() * format.bytes()).putShort((short) format.bytes()).putShort((short) (8 * format.bytes()));
+        tag(head, "fmt ")
+                .putInt(FORMAT_SIZE)
+                .putShort((short) 1)
+                .putShort((short) 1)
+                .putInt(sound.rate())
+                .putInt(sound.rate() * format.bytes())
+                .putShort((short) format.bytes())
+                .putShort((short) (8 * format.bytes()));
         tag(head, "data").putInt(data.length);
         out.write(head.array());
         out.write(data);

@@ -19,43 +19,67 @@ class CaptionsPropertiesTest {
     private static List<TimedWord> spoken(String text, double secondsAWord) {
         List<TimedWord> words = new ArrayList<>();
         for (var word : Words.of(text)) {
-            words.add(new TimedWord(word.start(), word.end(), words.size() * secondsAWord, (words.size() + 0.9) * secondsAWord));
+            words.add(new TimedWord(
+                    word.start(), word.end(), words.size() * secondsAWord, (words.size() + 0.9) * secondsAWord));
         }
         return words;
     }
 
     @Property(tries = 300)
-    void noTextIsLostAndNoCaptionOverlapsTheNext(@ForAll("texts") String text, @ForAll @DoubleRange(min = 0.05, max = 2) double pace) {
+    void noTextIsLostAndNoCaptionOverlapsTheNext(
+            @ForAll("texts") String text, @ForAll @DoubleRange(min = 0.05, max = 2) double pace) {
         List<Caption> captions = Captions.of(text, spoken(text, pace), 5, 5 + 1000);
-        String shown = String.join("", captions.stream().flatMap(c -> c.lines().stream()).toList()).replace(" ", "");
+        String shown = String.join(
+                        "", captions.stream().flatMap(c -> c.lines().stream()).toList())
+                .replace(" ", "");
         assertThat(shown).isEqualTo(text.replace(" ", ""));
         for (int i = 0; i < captions.size(); i++) {
-            assertThat(captions.get(i).lines()).hasSizeBetween(1, 2).allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(42));
-            assertThat(captions.get(i).endMillis()).isGreaterThan(captions.get(i).startMillis());
+            assertThat(captions.get(i).lines())
+                    .hasSizeBetween(1, 2)
+                    .allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(42));
+            assertThat(captions.get(i).endMillis())
+                    .isGreaterThan(captions.get(i).startMillis());
             if (i > 0) {
-                assertThat(captions.get(i).startMillis()).isGreaterThanOrEqualTo(captions.get(i - 1).endMillis());
+                assertThat(captions.get(i).startMillis())
+                        .isGreaterThanOrEqualTo(captions.get(i - 1).endMillis());
             }
         }
     }
 
     @Provide
     Arbitrary<String> texts() {
-        return Arbitraries.of("lamp", "lens,", "weather.", "4:52;", "north-west", "“read”", "£38,500.", "I", "restoration", "été")
-                .list().ofMinSize(1).ofMaxSize(60).map(words -> String.join(" ", words));
+        return Arbitraries.of(
+                        "lamp",
+                        "lens,",
+                        "weather.",
+                        "4:52;",
+                        "north-west",
+                        "“read”",
+                        "£38,500.",
+                        "I",
+                        "restoration",
+                        "été")
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(60)
+                .map(words -> String.join(" ", words));
     }
 
     @Test
     void aCaptionEndsAtASentenceWhereItCan() {
         String text = "Nobody speaks at all. The whole lantern turns a few degrees.";
-        assertThat(Captions.of(text, spoken(text, 0.4), 0, 60)).extracting(c -> String.join(" ", c.lines()))
+        assertThat(Captions.of(text, spoken(text, 0.4), 0, 60))
+                .extracting(c -> String.join(" ", c.lines()))
                 .containsExactly("Nobody speaks at all.", "The whole lantern turns a few degrees.");
     }
 
     @Test
     void aShortCueStaysLongEnoughToBeReadButNotOverTheNext() {
         String text = "Yes.";
-        assertThat(Captions.of(text, spoken(text, 0.3), 0, 60).get(0).endMillis()).isEqualTo(1_000);
-        assertThat(Captions.of(text, spoken(text, 0.3), 0, 0.6).get(0).endMillis()).isEqualTo(600);
+        assertThat(Captions.of(text, spoken(text, 0.3), 0, 60).get(0).endMillis())
+                .isEqualTo(1_000);
+        assertThat(Captions.of(text, spoken(text, 0.3), 0, 0.6).get(0).endMillis())
+                .isEqualTo(600);
     }
 
     @Test

@@ -26,7 +26,8 @@ class DeliveryFilesTest {
     @Test
     void theDefaultPatternSortsByNumber() {
         String text = "At the top of Skerrow Head stands a lamp that has not been lit since 1987.";
-        assertThat(new FileNames(null).next(Map.of("number", "010", "slug", Slug.of("At the top of Skerrow Head")), "wav"))
+        assertThat(new FileNames(null)
+                        .next(Map.of("number", "010", "slug", Slug.of("At the top of Skerrow Head")), "wav"))
                 .isEqualTo("010_at-the-top-of-skerrow-head.wav");
         assertThat(Slug.of(text)).hasSizeLessThanOrEqualTo(40).startsWith("at-the-top");
         assertThat(Slug.of("Ŵyl y môr 灯")).isEqualTo("wyl-y-mor-deng");
@@ -36,7 +37,10 @@ class DeliveryFilesTest {
     @Test
     @Timeout(20)
     void aFieldAsLongAsAScriptIsCut() {
-        for (String scene : List.of("x".repeat(1_000_000), ".".repeat(200_000) + "x" + ".".repeat(200_000) + "x", "\ud83d\ude00".repeat(100_000))) {
+        for (String scene : List.of(
+                "x".repeat(1_000_000),
+                ".".repeat(200_000) + "x" + ".".repeat(200_000) + "x",
+                "\ud83d\ude00".repeat(100_000))) {
             String name = new FileNames("{number}_{scene}").next(Map.of("number", "010", "scene", scene), "wav");
             assertThat(name).startsWith("010_").endsWith(".wav");
             assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
@@ -54,10 +58,14 @@ class DeliveryFilesTest {
         FileNames names = new FileNames("{role}{slug}");
         Set<String> seen = new HashSet<>();
         List<String> hostile = new ArrayList<>(roles);
-        hostile.addAll(List.of("CON", "aux.txt", "../../etc/passwd", "a", "A", "  ", ".", "lpt1", "x".repeat(400), "é".repeat(90)));
+        hostile.addAll(List.of(
+                "CON", "aux.txt", "../../etc/passwd", "a", "A", "  ", ".", "lpt1", "x".repeat(400), "é".repeat(90)));
         for (String role : hostile) {
             String name = names.next(Map.of("role", role, "slug", ""), "wav");
-            assertThat(name).doesNotContainPattern("[<>:\"/\\\\|?*\\p{Cntrl}]").endsWith(".wav").doesNotStartWith(".");
+            assertThat(name)
+                    .doesNotContainPattern("[<>:\"/\\\\|?*\\p{Cntrl}]")
+                    .endsWith(".wav")
+                    .doesNotStartWith(".");
             assertThat(name.toLowerCase(Locale.ROOT)).doesNotMatch("^(con|prn|aux|nul|com\\d|lpt\\d)\\..*");
             assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
             assertThat(seen.add(name.toLowerCase(Locale.ROOT))).as(name).isTrue();
@@ -67,10 +75,27 @@ class DeliveryFilesTest {
     @Test
     void cueSheetReadsBackAndRunsNothing() throws Exception {
         StringWriter out = new StringWriter();
-        CueSheet.write(List.of(new CueSheet.Row("010", "a.wav", "=cmd|'/c calc'!A1", "Narrator", "Isla", "He said: \"no\",\nthen went.",
-                1.5, 2.25, -19, Double.NEGATIVE_INFINITY)), out);
-        CSVRecord row = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get()
-                .parse(new StringReader(out.toString())).getRecords().get(0);
+        CueSheet.write(
+                List.of(new CueSheet.Row(
+                        "010",
+                        "a.wav",
+                        "=cmd|'/c calc'!A1",
+                        "Narrator",
+                        "Isla",
+                        "He said: \"no\",\nthen went.",
+                        1.5,
+                        2.25,
+                        -19,
+                        Double.NEGATIVE_INFINITY)),
+                out);
+        CSVRecord row = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(out.toString()))
+                .getRecords()
+                .get(0);
         assertThat(row.get("scene")).isEqualTo("'=cmd|'/c calc'!A1");
         assertThat(row.get("text")).isEqualTo("He said: \"no\",\nthen went.");
         assertThat(row.get("duration_s")).isEqualTo("2.250");
@@ -79,20 +104,26 @@ class DeliveryFilesTest {
 
     @Test
     void captionsKeepTheirLimitsAndLoseNoText() {
-        String text = "Each prism is cleaned with distilled water, wrapped in acid-free paper, numbered, and laid in a crate "
-                + "that Ffion Aldous built from the old chart table. It took a week.";
+        String text =
+                "Each prism is cleaned with distilled water, wrapped in acid-free paper, numbered, and laid in a crate "
+                        + "that Ffion Aldous built from the old chart table. It took a week.";
         List<TimedWord> words = new ArrayList<>();
         for (var word : Words.of(text)) {
             words.add(new TimedWord(word.start(), word.end(), words.size() * 0.35, words.size() * 0.35 + 0.33));
         }
         List<Caption> captions = Captions.of(text, words, 10, 60);
         assertThat(captions).hasSizeGreaterThan(2).allSatisfy(caption -> {
-            assertThat(caption.lines()).hasSizeBetween(1, 2).allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(42));
+            assertThat(caption.lines())
+                    .hasSizeBetween(1, 2)
+                    .allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(42));
             assertThat(caption.endMillis() - caption.startMillis()).isBetween(1_000L, 7_000L);
         });
-        assertThat(String.join(" ", captions.stream().flatMap(c -> c.lines().stream()).toList())).isEqualTo(text);
+        assertThat(String.join(
+                        " ", captions.stream().flatMap(c -> c.lines().stream()).toList()))
+                .isEqualTo(text);
         for (int i = 1; i < captions.size(); i++) {
-            assertThat(captions.get(i).startMillis()).isGreaterThanOrEqualTo(captions.get(i - 1).endMillis());
+            assertThat(captions.get(i).startMillis())
+                    .isGreaterThanOrEqualTo(captions.get(i - 1).endMillis());
         }
         assertThat(Captions.srt(captions)).startsWith("1\r\n00:00:10,000 --> ");
     }

@@ -18,10 +18,19 @@ class DescriptionTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"a deep voice,-1,0,0,0", "very high,2,0,0,0", "LOW and Slow,-1,-1,0,0", "extremely fast,0,2,0,0", "lively; bright!,0,0,1,1", "warm monotone,0,0,-1,-1", "brisk crisp sing-song,0,1,1,1"})
+    @CsvSource({
+        "a deep voice,-1,0,0,0",
+        "very high,2,0,0,0",
+        "LOW and Slow,-1,-1,0,0",
+        "extremely fast,0,2,0,0",
+        "lively; bright!,0,0,1,1",
+        "warm monotone,0,0,-1,-1",
+        "brisk crisp sing-song,0,1,1,1"
+    })
     void wordsAreScales(String words, int pitch, int pace, int range, int colour) {
         Description description = of(words);
-        assertThat(new int[] {description.pitch(), description.pace(), description.range(), description.colour()}).containsExactly(pitch, pace, range, colour);
+        assertThat(new int[] {description.pitch(), description.pace(), description.range(), description.colour()})
+                .containsExactly(pitch, pace, range, colour);
         assertThat(description.unknown()).isEmpty();
     }
 
@@ -51,7 +60,8 @@ class DescriptionTest {
 
     @Test
     void anyTextIsADescription() {
-        assertThat(of("?!… 123 <script>alert(1)</script> \u0000 🎙").unknown()).containsExactly("script", "alert", "script");
+        assertThat(of("?!… 123 <script>alert(1)</script> \u0000 🎙").unknown())
+                .containsExactly("script", "alert", "script");
         assertThat(of("word ".repeat(10_000)).unknown()).hasSize(10_000);
     }
 }

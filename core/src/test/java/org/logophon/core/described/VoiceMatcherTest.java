@@ -16,13 +16,35 @@ import org.logophon.core.voice.Voice;
 class VoiceMatcherTest {
 
     private static Voice voice(String id, Gender gender, String accent, boolean whispers) {
-        return new Voice(id, id, "en-GB", "English", accent, gender, "test", id, whispers ? EnumSet.of(Ability.PACE, Ability.WHISPER) : EnumSet.of(Ability.PACE, Ability.PITCH));
+        return new Voice(
+                id,
+                id,
+                "en-GB",
+                "English",
+                accent,
+                gender,
+                "test",
+                id,
+                whispers ? EnumSet.of(Ability.PACE, Ability.WHISPER) : EnumSet.of(Ability.PACE, Ability.PITCH));
     }
 
-    private static final List<Voice> VOICES = List.of(voice("hamish", Gender.MALE, "Scotland", false), voice("lorne", Gender.MALE, "Scotland", false),
-            voice("aldric", Gender.MALE, "Great Britain", false), voice("isla", Gender.FEMALE, "Great Britain", false), voice("hush", Gender.MALE, "Scotland", true));
-    private static final Map<String, VoiceFigures> FIGURES = Map.of("hamish", new VoiceFigures(85.0, 4.0, 190.0, 220.0, 550), "lorne", new VoiceFigures(115.0, 5.0, 210.0, 240.0, 950),
-            "aldric", new VoiceFigures(80.0, 3.0, 200.0, 230.0, 900), "isla", new VoiceFigures(190.0, 4.5, 205.0, 235.0, 1_000), "hush", new VoiceFigures(null, null, 200.0, 230.0, 1_200));
+    private static final List<Voice> VOICES = List.of(
+            voice("hamish", Gender.MALE, "Scotland", false),
+            voice("lorne", Gender.MALE, "Scotland", false),
+            voice("aldric", Gender.MALE, "Great Britain", false),
+            voice("isla", Gender.FEMALE, "Great Britain", false),
+            voice("hush", Gender.MALE, "Scotland", true));
+    private static final Map<String, VoiceFigures> FIGURES = Map.of(
+            "hamish",
+            new VoiceFigures(85.0, 4.0, 190.0, 220.0, 550),
+            "lorne",
+            new VoiceFigures(115.0, 5.0, 210.0, 240.0, 950),
+            "aldric",
+            new VoiceFigures(80.0, 3.0, 200.0, 230.0, 900),
+            "isla",
+            new VoiceFigures(190.0, 4.5, 205.0, 235.0, 1_000),
+            "hush",
+            new VoiceFigures(null, null, 200.0, 230.0, 1_200));
     private static final VoiceMatcher DESCRIBED = new VoiceMatcher(VOICES, FIGURES);
 
     private static List<Proposal> closest(String words) {
@@ -38,16 +60,22 @@ class VoiceMatcherTest {
         assertThat(first.tuning().semitones()).isBetween(-4.0, -0.4);
         assertThat(first.tuning().timbreSemitones()).isNegative();
         assertThat(first.tuning().unnatural()).isEmpty();
-        assertThat(first.reasons()).contains("man, English, Scotland", "85 Hz measured: deeper than 100 % of the others");
+        assertThat(first.reasons())
+                .contains("man, English, Scotland", "85 Hz measured: deeper than 100 % of the others");
         // the farther voice is tuned further
         assertThat(found.get(1).tuning().semitones()).isLessThan(first.tuning().semitones());
     }
 
     @Test
     void whatIsNotSaidIsLeftOpenAndWhatIsNotUnderstoodIsListed() {
-        assertThat(closest("a woman")).extracting(proposal -> proposal.voice().id()).containsExactly("isla");
+        assertThat(closest("a woman"))
+                .extracting(proposal -> proposal.voice().id())
+                .containsExactly("isla");
         assertThat(closest("whispering man").get(0).voice().id()).isEqualTo("hush");
-        assertThat(closest("a man from nowhere")).extracting(proposal -> proposal.voice().id()).contains("hamish", "aldric").doesNotContain("hush");
+        assertThat(closest("a man from nowhere"))
+                .extracting(proposal -> proposal.voice().id())
+                .contains("hamish", "aldric")
+                .doesNotContain("hush");
         Description description = Description.of("a velvety baritone; very deep", Set.of());
         assertThat(description.unknown()).containsExactly("velvety", "baritone");
         assertThat(description.pitch()).isEqualTo(-2);

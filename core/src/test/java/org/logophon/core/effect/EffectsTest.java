@@ -25,7 +25,10 @@ class EffectsTest {
         return 10 * Math.log10(sum / (to - from) + 1e-20);
     }
 
-    /** Two tones together: how much louder than before the first is against the second, told by how the second is filtered alone. */
+    /**
+     * Two tones together: how much louder than before the first is against the second, told by how the second is
+     * filtered alone.
+     */
     private static double through(double hertz) {
         Sound mixed = Tones.joined(Tones.sine(1_000, -20, 1, RATE), Tones.sine(hertz, -20, 1, RATE));
         float[] out = Effects.apply(mixed, Effect.TELEPHONE, 100).samples();
@@ -49,7 +52,8 @@ class EffectsTest {
         Sound burst = Tones.joined(Tones.of(i -> 0.2 * random.nextGaussian(), 0.3, RATE), Tones.of(i -> 0, 0.2, RATE));
         float[] out = Effects.apply(burst, Effect.HALL, 100).samples();
         assertThat(out.length / (double) RATE).isCloseTo(0.5 + 1.2, within(0.01));
-        double fall = level(out, (int) (0.45 * RATE), (int) (0.55 * RATE)) - level(out, (int) (1.25 * RATE), (int) (1.35 * RATE));
+        double fall = level(out, (int) (0.45 * RATE), (int) (0.55 * RATE))
+                - level(out, (int) (1.25 * RATE), (int) (1.35 * RATE));
         // 60 dB in 1.6 s are 30 dB in 0.8 s; the heights go first
         assertThat(fall).isBetween(26.0, 42.0);
     }
@@ -57,7 +61,10 @@ class EffectsTest {
     @ParameterizedTest
     @EnumSource
     void aMixChangesTheColourAndNotTheLoudness(Effect effect) {
-        Sound tone = Tones.of(i -> 0.1 * Math.sin(i * 2 * Math.PI * 140 / RATE) + 0.1 * Math.sin(i * 2 * Math.PI * 1_400 / RATE), 1, RATE);
+        Sound tone = Tones.of(
+                i -> 0.1 * Math.sin(i * 2 * Math.PI * 140 / RATE) + 0.1 * Math.sin(i * 2 * Math.PI * 1_400 / RATE),
+                1,
+                RATE);
         assertThat(Effects.apply(tone, effect, 0)).isSameAs(tone);
         float[] all = Effects.apply(tone, effect, 100).samples();
         assertThat(level(all, 0, RATE)).isCloseTo(level(tone.samples(), 0, RATE), within(0.5));
@@ -73,7 +80,10 @@ class EffectsTest {
         assertThat(both.effect()).isEqualTo(Effect.TELEPHONE);
         assertThat(both.effectPercent()).isEqualTo(30);
         assertThat(both.rangeFactor()).isEqualTo(0.5);
-        assertThat(ResolvedDirection.of(hall, new Direction(null, null, null, null, null, null, 0)).effect()).isNull();
-        assertThatThrownBy(() -> Effect.named("cathedral")).hasMessageContaining("Choose telephone, small speaker, hall or machine.");
+        assertThat(ResolvedDirection.of(hall, new Direction(null, null, null, null, null, null, 0))
+                        .effect())
+                .isNull();
+        assertThatThrownBy(() -> Effect.named("cathedral"))
+                .hasMessageContaining("Choose telephone, small speaker, hall or machine.");
     }
 }

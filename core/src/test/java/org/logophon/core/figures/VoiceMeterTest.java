@@ -19,14 +19,17 @@ class VoiceMeterTest {
     /** Six harmonics over a tone that steps from one pitch to the next, half a second each. */
     private static Sound steps(double... hertz) {
         double[] phase = {0};
-        return Tones.of(i -> {
-            phase[0] += 2 * Math.PI * hertz[Math.min(hertz.length - 1, i / (RATE / 2))] / RATE;
-            double sum = 0;
-            for (int h = 1; h <= 6; h++) {
-                sum += Math.sin(h * phase[0]) / h;
-            }
-            return 0.2 * sum;
-        }, hertz.length / 2.0, RATE);
+        return Tones.of(
+                i -> {
+                    phase[0] += 2 * Math.PI * hertz[Math.min(hertz.length - 1, i / (RATE / 2))] / RATE;
+                    double sum = 0;
+                    for (int h = 1; h <= 6; h++) {
+                        sum += Math.sin(h * phase[0]) / h;
+                    }
+                    return 0.2 * sum;
+                },
+                hertz.length / 2.0,
+                RATE);
     }
 
     @Test
@@ -45,7 +48,9 @@ class VoiceMeterTest {
         MeasuringPassage passage = new MeasuringPassage("one two", "en-GB", true);
         Sound quiet = Tones.of(i -> 0, 1, RATE);
         double alone = VoiceMeter.of(steps(120, 120), passage, false).wordsPerMinute();
-        assertThat(VoiceMeter.of(Tones.joined(quiet, steps(120, 120), quiet), passage, false).wordsPerMinute()).isCloseTo(alone, within(0.5));
+        assertThat(VoiceMeter.of(Tones.joined(quiet, steps(120, 120), quiet), passage, false)
+                        .wordsPerMinute())
+                .isCloseTo(alone, within(0.5));
     }
 
     @Test
@@ -77,16 +82,21 @@ class VoiceMeterTest {
     @Test
     void passagesAreLongEnoughToMeasure() {
         assertThat(Words.count(MeasuringPassage.in("en-US").text())).isEqualTo(80);
-        assertThat(MeasuringPassage.in("fr-BE")).isEqualTo(new MeasuringPassage(MeasuringPassage.in("fr").text(), "fr-BE", true));
+        assertThat(MeasuringPassage.in("fr-BE"))
+                .isEqualTo(new MeasuringPassage(MeasuringPassage.in("fr").text(), "fr-BE", true));
         // CLDR spells Finnish numbers as one word each
         assertThat(Words.count(MeasuringPassage.in("fi").text())).isEqualTo(30);
     }
 
     @Test
     void wordsSayWhatTheFiguresAre() {
-        assertThat(VoiceCharacter.of(new VoiceFigures(80.0, 2.0, 200.0, 230.0, 500), Gender.MALE)).containsExactly("deep", "even", "dark");
-        assertThat(VoiceCharacter.of(new VoiceFigures(230.0, 6.0, 200.0, 230.0, 1_200), Gender.FEMALE)).containsExactly("high", "lively", "bright");
-        assertThat(VoiceCharacter.of(new VoiceFigures(200.0, 4.0, 200.0, 230.0, 800), Gender.FEMALE)).isEmpty();
-        assertThat(VoiceCharacter.of(new VoiceFigures(null, null, null, null, 1_200), Gender.MALE)).containsExactly("bright");
+        assertThat(VoiceCharacter.of(new VoiceFigures(80.0, 2.0, 200.0, 230.0, 500), Gender.MALE))
+                .containsExactly("deep", "even", "dark");
+        assertThat(VoiceCharacter.of(new VoiceFigures(230.0, 6.0, 200.0, 230.0, 1_200), Gender.FEMALE))
+                .containsExactly("high", "lively", "bright");
+        assertThat(VoiceCharacter.of(new VoiceFigures(200.0, 4.0, 200.0, 230.0, 800), Gender.FEMALE))
+                .isEmpty();
+        assertThat(VoiceCharacter.of(new VoiceFigures(null, null, null, null, 1_200), Gender.MALE))
+                .containsExactly("bright");
     }
 }

@@ -24,16 +24,21 @@ class ClipFinisherPropertiesTest {
     /** Speech-like: bursts with sharp onsets, so that the limiter has work at high targets. */
     private static Speech bursts(long seed) {
         Random random = new Random(seed);
-        Sound sound = Tones.of(i -> {
-            double burst = Math.exp(-(i % 9_600) / 2_000.0);
-            return 0.5 * burst * (Math.sin(i * 0.03) + 0.4 * random.nextGaussian());
-        }, 3, 48_000);
+        Sound sound = Tones.of(
+                i -> {
+                    double burst = Math.exp(-(i % 9_600) / 2_000.0);
+                    return 0.5 * burst * (Math.sin(i * 0.03) + 0.4 * random.nextGaussian());
+                },
+                3,
+                48_000);
         return new Speech(sound, List.of(new WordTime(0, 1, 0, 144_000)), Measurement.NEUTRAL);
     }
 
     @Property(tries = 60)
-    void noClipPassesTheCeilingAndEachIsAsLoudAsAskedOrSaysHowLoud(@ForAll long seed, @ForAll @DoubleRange(min = -40, max = -6) double target,
-                                                                   @ForAll @DoubleRange(min = -12, max = 6) double offset) {
+    void noClipPassesTheCeilingAndEachIsAsLoudAsAskedOrSaysHowLoud(
+            @ForAll long seed,
+            @ForAll @DoubleRange(min = -40, max = -6) double target,
+            @ForAll @DoubleRange(min = -12, max = 6) double offset) {
         Clip clip = finishing.finish(bursts(seed), FinishSettings.to(target), offset);
         assertThat(TruePeak.of(clip.sound().samples())).isLessThanOrEqualTo(Decibels.toFactor(-1) + 1e-6);
         double measured = LoudnessMeter.of(clip.sound()).lufs();
@@ -50,7 +55,16 @@ class ClipFinisherPropertiesTest {
 
     @Property(tries = 30)
     void finishingIsRepeatable(@ForAll long seed) {
-        float[] once = finishing.finish(bursts(seed), FinishSettings.to(-16.0), 0).sound().samples();
-        assertThat(java.util.Arrays.equals(once, finishing.finish(bursts(seed), FinishSettings.to(-16.0), 0).sound().samples())).isTrue();
+        float[] once = finishing
+                .finish(bursts(seed), FinishSettings.to(-16.0), 0)
+                .sound()
+                .samples();
+        assertThat(java.util.Arrays.equals(
+                        once,
+                        finishing
+                                .finish(bursts(seed), FinishSettings.to(-16.0), 0)
+                                .sound()
+                                .samples()))
+                .isTrue();
     }
 }

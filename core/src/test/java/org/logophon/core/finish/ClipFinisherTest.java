@@ -15,8 +15,10 @@ import org.logophon.core.sound.Tones;
 class ClipFinisherTest {
 
     private static final Sound QUIET = new Sound(new float[4_800], 48_000);
-    private static final Speech SPEECH = new Speech(Tones.joined(QUIET, Tones.sine(220, -30, 2, 48_000), QUIET),
-            List.of(new WordTime(0, 4, 4_800, 100_800)), Measurement.NEUTRAL);
+    private static final Speech SPEECH = new Speech(
+            Tones.joined(QUIET, Tones.sine(220, -30, 2, 48_000), QUIET),
+            List.of(new WordTime(0, 4, 4_800, 100_800)),
+            Measurement.NEUTRAL);
 
     private final ClipFinisher finishing = new ClipFinisher((sound, rate) -> {
         throw new AssertionError("nothing to convert");
@@ -43,7 +45,8 @@ class ClipFinisherTest {
     @Test
     void offLeavesTheLevelAsRendered() {
         Clip clip = finishing.finish(SPEECH, FinishSettings.to(null), 0);
-        assertThat(clip.loudness().lufs()).isCloseTo(LoudnessMeter.of(SPEECH.sound()).lufs(), within(0.2));
+        assertThat(clip.loudness().lufs())
+                .isCloseTo(LoudnessMeter.of(SPEECH.sound()).lufs(), within(0.2));
     }
 
     @Test

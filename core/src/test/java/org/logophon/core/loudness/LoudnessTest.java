@@ -25,19 +25,31 @@ class LoudnessTest {
     @Test
     void filtersAreThePrintedOnesAt48Kilohertz() {
         KWeighting filter = new KWeighting(48_000);
-        assertThat(filter.shelf()).containsExactly(new double[] {1.53512485958697, -2.69169618940638, 1.19839281085285,
-            -1.69065929318241, 0.73248077421585}, within(1e-7));
+        assertThat(filter.shelf())
+                .containsExactly(
+                        new double[] {
+                            1.53512485958697, -2.69169618940638, 1.19839281085285, -1.69065929318241, 0.73248077421585
+                        },
+                        within(1e-7));
         assertThat(filter.highPass()).containsExactly(new double[] {-1.99004745483398, 0.99007225036621}, within(1e-7));
     }
 
-    /** EBU Tech 3341 (2023), table 1, signals 1 to 5: stereo 1 kHz sines (levels and lengths written from memory), ±0.1 LU. */
+    /**
+     * EBU Tech 3341 (2023), table 1, signals 1 to 5: stereo 1 kHz sines (levels and lengths written from memory), ±0.1
+     * LU.
+     */
     @Test
     void ebuTech3341Signals() {
         assertStereo(-23, sine(1000, -23, 20, 48_000));
         assertStereo(-33, sine(1000, -33, 20, 48_000));
         assertStereo(-23, sine(1000, -36, 10, 48_000), sine(1000, -23, 60, 48_000), sine(1000, -36, 10, 48_000));
-        assertStereo(-23, sine(1000, -72, 10, 48_000), sine(1000, -36, 10, 48_000), sine(1000, -23, 60, 48_000),
-                sine(1000, -36, 10, 48_000), sine(1000, -72, 10, 48_000));
+        assertStereo(
+                -23,
+                sine(1000, -72, 10, 48_000),
+                sine(1000, -36, 10, 48_000),
+                sine(1000, -23, 60, 48_000),
+                sine(1000, -36, 10, 48_000),
+                sine(1000, -72, 10, 48_000));
         assertStereo(-23, sine(1000, -26, 20, 48_000), sine(1000, -20, 20.1, 48_000), sine(1000, -26, 20, 48_000));
     }
 
@@ -61,10 +73,14 @@ class LoudnessTest {
         Loudness brief = LoudnessMeter.of(sine(997, -20, 0.3, 48_000));
         assertThat(brief.gated()).isFalse();
         assertThat(brief.lufs()).isCloseTo(-23, within(0.3));
-        assertThat(LoudnessMeter.of(new Sound(new float[48_000], 48_000)).silent()).isTrue();
+        assertThat(LoudnessMeter.of(new Sound(new float[48_000], 48_000)).silent())
+                .isTrue();
     }
 
-    /** EBU Tech 3341, signal 15: a quarter-rate sine at 0.5, sampled 45° off its crests, has its true peak at −6 dBTP, +0.2/−0.4 dB. */
+    /**
+     * EBU Tech 3341, signal 15: a quarter-rate sine at 0.5, sampled 45° off its crests, has its true peak at −6 dBTP,
+     * +0.2/−0.4 dB.
+     */
     @Test
     void truePeakLiesBetweenSamples() {
         Sound offCrest = Tones.of(i -> 0.5 * Math.sin(Math.PI / 2 * i + Math.PI / 4), 1, 48_000);

@@ -28,8 +28,20 @@ class MarksTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"pause | 804 | 800", "breath | deep | deep", "stress | strong | strong", "pace | 92 | 92", "pitch | -2.50 | -2.5", "range | 0 | 0",
-        "loudness | 3 | 3", "whisper | '' | ''", "style | weary 60 | weary 60", "style | calm | calm 100"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "pause | 804 | 800",
+                "breath | deep | deep",
+                "stress | strong | strong",
+                "pace | 92 | 92",
+                "pitch | -2.50 | -2.5",
+                "range | 0 | 0",
+                "loudness | 3 | 3",
+                "whisper | '' | ''",
+                "style | weary 60 | weary 60",
+                "style | calm | calm 100"
+            })
     void aMarkIsReadAndWritten(String word, String value, String written) {
         Instruction instruction = Instruction.of(word, value);
         assertThat(instruction.value()).isEqualTo(written);
@@ -38,40 +50,72 @@ class MarksTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"pause | 10010 | A pause goes from 0 to 10000 ms, and 10010 is outside.", "pace | 49 | Pace goes from 50 to 200 %, and 49 is outside.",
-        "pitch | NaN | “NaN” is no value for a mark of pitch", "pitch | 13 | Pitch goes from -12 to 12 semitones", "pitch | high | “high” is no value for a mark of pitch: type a number.", "stress | loud | “loud” is no value for a mark of stress.",
-        "style | gruff | There is no style “gruff”.", "tremolo | 3 | There is no mark “tremolo”."})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "pause | 10010 | A pause goes from 0 to 10000 ms, and 10010 is outside.",
+                "pace | 49 | Pace goes from 50 to 200 %, and 49 is outside.",
+                "pitch | NaN | “NaN” is no value for a mark of pitch",
+                "pitch | 13 | Pitch goes from -12 to 12 semitones",
+                "pitch | high | “high” is no value for a mark of pitch: type a number.",
+                "stress | loud | “loud” is no value for a mark of stress.",
+                "style | gruff | There is no style “gruff”.",
+                "tremolo | 3 | There is no mark “tremolo”."
+            })
     void whatCannotBeAMarkIsASentence(String word, String value, String sentence) {
-        assertThatThrownBy(() -> Instruction.of(word, value)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(sentence);
+        assertThatThrownBy(() -> Instruction.of(word, value))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(sentence);
     }
 
     @Test
     void aNewMarkTakesThePlaceOfItsKind() {
         Marks slow = Marks.NONE.with(on(LINE, "one tide to lift", new Instruction.Pace(80)), LINE);
-        assertThat(slow.with(on(LINE, "one tide to lift", new Instruction.Pace(90)), LINE).all()).extracting(mark -> mark.instruction().value()).containsExactly("90");
+        assertThat(slow.with(on(LINE, "one tide to lift", new Instruction.Pace(90)), LINE)
+                        .all())
+                .extracting(mark -> mark.instruction().value())
+                .containsExactly("90");
         // a word inside a run adds up with it
-        assertThat(slow.with(on(LINE, "tide", new Instruction.Pace(90)), LINE).all()).hasSize(2);
+        assertThat(slow.with(on(LINE, "tide", new Instruction.Pace(90)), LINE).all())
+                .hasSize(2);
         // a run that reaches into another one cuts it short
         Marks cut = slow.with(on(LINE, "to lift it", new Instruction.Pace(120)), LINE);
         assertThat(cut.all()).extracting(mark -> words(LINE, mark)).containsExactly("one tide", "to lift it");
         // another kind is another matter
-        assertThat(slow.with(on(LINE, "one tide to lift", new Instruction.Pitch(2)), LINE).all()).hasSize(2);
+        assertThat(slow.with(on(LINE, "one tide to lift", new Instruction.Pitch(2)), LINE)
+                        .all())
+                .hasSize(2);
     }
 
     @Test
     void marksGoWithTheirWords() {
-        Marks marks = new Marks(List.of(on(LINE, "one tide to lift", new Instruction.Pace(80)), on(LINE, "out", new Instruction.Stress(Instruction.Level.STRONG)), on(LINE, "crew", new Instruction.Pause(300))));
+        Marks marks = new Marks(List.of(
+                on(LINE, "one tide to lift", new Instruction.Pace(80)),
+                on(LINE, "out", new Instruction.Stress(Instruction.Level.STRONG)),
+                on(LINE, "crew", new Instruction.Pause(300))));
         String edited = "At dawn the whole crew, we hear, have one tide, one only, to raise it.";
         Marks.Moved moved = marks.moved(LINE, edited);
-        assertThat(moved.marks().all()).extracting(mark -> mark.instruction().id() + " " + words(edited, mark)).contains("pause crew");
-        assertThat(moved.marks().all()).filteredOn(mark -> mark.instruction() instanceof Instruction.Pace).singleElement().satisfies(mark -> assertThat(words(edited, mark)).startsWith("one tide").contains("one only"));
-        assertThat(moved.lost()).as("what can't be matched is told").extracting(mark -> words(LINE, mark)).containsExactly("out");
+        assertThat(moved.marks().all())
+                .extracting(mark -> mark.instruction().id() + " " + words(edited, mark))
+                .contains("pause crew");
+        assertThat(moved.marks().all())
+                .filteredOn(mark -> mark.instruction() instanceof Instruction.Pace)
+                .singleElement()
+                .satisfies(mark ->
+                        assertThat(words(edited, mark)).startsWith("one tide").contains("one only"));
+        assertThat(moved.lost())
+                .as("what can't be matched is told")
+                .extracting(mark -> words(LINE, mark))
+                .containsExactly("out");
         assertThat(marks.moved(LINE, LINE).marks()).isEqualTo(marks);
     }
 
     @Property(tries = 200)
-    void marksStandOnWordsAfterAnyEdit(@ForAll @Size(min = 1, max = 14) List<@IntRange(min = 0, max = 9) Integer> before, @ForAll @Size(max = 14) List<@IntRange(min = 0, max = 9) Integer> after,
-                                       @ForAll @IntRange(min = 0, max = 13) int from, @ForAll @IntRange(min = 1, max = 5) int count) {
+    void marksStandOnWordsAfterAnyEdit(
+            @ForAll @Size(min = 1, max = 14) List<@IntRange(min = 0, max = 9) Integer> before,
+            @ForAll @Size(max = 14) List<@IntRange(min = 0, max = 9) Integer> after,
+            @ForAll @IntRange(min = 0, max = 13) int from,
+            @ForAll @IntRange(min = 1, max = 5) int count) {
         String old = text(before);
         String now = text(after);
         List<Word> words = Words.of(old);
@@ -79,33 +123,51 @@ class MarksTest {
         int last = Math.min(words.size() - 1, first + count - 1);
         Mark mark = Mark.own(words.get(first).start(), words.get(last).end(), new Instruction.Pitch(1));
         Marks.Moved moved = new Marks(List.of(mark)).moved(old, now);
-        assertThat(moved.marks().all().size() + moved.lost().size()).as("never both, never neither").isEqualTo(1);
+        assertThat(moved.marks().all().size() + moved.lost().size())
+                .as("never both, never neither")
+                .isEqualTo(1);
         assertThat(moved.marks().on(now)).isEqualTo(moved.marks());
         // where words repeat, which of them went is anybody's guess
         if (now.contains(old) && after.stream().distinct().count() == after.size()) {
             assertThat(moved.lost()).isEmpty();
-            assertThat(words(now, moved.marks().all().get(0))).contains(words(old, mark).split(" ")[0]);
+            assertThat(words(now, moved.marks().all().get(0)))
+                    .contains(words(old, mark).split(" ")[0]);
         }
     }
 
     private static String text(List<Integer> words) {
-        return String.join(" ", words.stream().map(i -> "word" + (char) ('a' + i)).toList());
+        return String.join(
+                " ", words.stream().map(i -> "word" + (char) ('a' + i)).toList());
     }
 
     @Test
     void whatIsMarkedMovesAlongByWords() {
         String text = "The crew have one tide to lift it.";
         Mark pace = Mark.own(text.indexOf("one"), text.indexOf(" to"), new Instruction.Pace(80));
-        Mark stress = Mark.own(text.indexOf("tide"), text.indexOf(" to"), new Instruction.Stress(Instruction.Level.STRONG));
+        Mark stress =
+                Mark.own(text.indexOf("tide"), text.indexOf(" to"), new Instruction.Stress(Instruction.Level.STRONG));
         Mark pause = Mark.own(text.indexOf("tide"), text.indexOf(" to"), new Instruction.Pause(300));
-        Mark reading = Mark.own(text.indexOf("one"), text.indexOf(" tide"), new Instruction.ReadAs(org.logophon.core.reading.PronunciationKind.WORDS, "a single"));
+        Mark reading = Mark.own(
+                text.indexOf("one"),
+                text.indexOf(" tide"),
+                new Instruction.ReadAs(org.logophon.core.reading.PronunciationKind.WORDS, "a single"));
         Marks marks = new Marks(List.of(pace, stress, pause, reading));
         Marks later = marks.shifted(pace.start(), pace.end(), false, 2, text);
-        assertThat(later.all()).extracting(mark -> mark.instruction().id() + ": " + text.substring(mark.start(), mark.end())).containsExactly("reading: one", "pause: tide", "pace: to lift", "stress: lift");
-        assertThat(later.shifted(text.indexOf("to"), text.indexOf(" it"), false, -2, text)).isEqualTo(marks);
-        assertThat(marks.shifted(pause.start(), pause.end(), true, 1, text).all()).extracting(mark -> mark.instruction().id() + ": " + text.substring(mark.start(), mark.end())).contains("pause: to").hasSize(4);
-        assertThatThrownBy(() -> marks.shifted(pace.start(), pace.end(), false, 4, text)).hasMessage("There are no more words that way.");
-        assertThatThrownBy(() -> marks.shifted(pause.start(), pause.end(), true, 3, text)).as("after the last word there is no gap").hasMessage("There are no more words that way.");
-        assertThatThrownBy(() -> marks.shifted(0, 3, false, 1, text)).hasMessage("Nothing is marked there that could be moved.");
+        assertThat(later.all())
+                .extracting(mark -> mark.instruction().id() + ": " + text.substring(mark.start(), mark.end()))
+                .containsExactly("reading: one", "pause: tide", "pace: to lift", "stress: lift");
+        assertThat(later.shifted(text.indexOf("to"), text.indexOf(" it"), false, -2, text))
+                .isEqualTo(marks);
+        assertThat(marks.shifted(pause.start(), pause.end(), true, 1, text).all())
+                .extracting(mark -> mark.instruction().id() + ": " + text.substring(mark.start(), mark.end()))
+                .contains("pause: to")
+                .hasSize(4);
+        assertThatThrownBy(() -> marks.shifted(pace.start(), pace.end(), false, 4, text))
+                .hasMessage("There are no more words that way.");
+        assertThatThrownBy(() -> marks.shifted(pause.start(), pause.end(), true, 3, text))
+                .as("after the last word there is no gap")
+                .hasMessage("There are no more words that way.");
+        assertThatThrownBy(() -> marks.shifted(0, 3, false, 1, text))
+                .hasMessage("Nothing is marked there that could be moved.");
     }
 }

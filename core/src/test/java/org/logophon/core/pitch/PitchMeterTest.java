@@ -29,8 +29,11 @@ class PitchMeterTest {
     @Test
     void noiseAndSilenceHaveNoPitch() {
         Random random = new Random(7);
-        assertThat(PitchMeter.track(Tones.of(i -> random.nextGaussian() * 0.1, 1, 22_050)).voicedShare()).isLessThan(0.1);
-        assertThat(PitchMeter.track(new Sound(new float[22_050], 22_050)).medianHz()).isZero();
+        assertThat(PitchMeter.track(Tones.of(i -> random.nextGaussian() * 0.1, 1, 22_050))
+                        .voicedShare())
+                .isLessThan(0.1);
+        assertThat(PitchMeter.track(new Sound(new float[22_050], 22_050)).medianHz())
+                .isZero();
         assertThat(PitchMeter.track(new Sound(new float[10], 22_050)).hertz()).hasSize(1);
     }
 
@@ -40,12 +43,15 @@ class PitchMeterTest {
     }
 
     private static Sound buzz(double hertz, int rate) {
-        return Tones.of(i -> {
-            double value = 0;
-            for (int h = 1; h * hertz < 4_000; h++) {
-                value += Math.sin(2 * Math.PI * h * hertz * i / rate + h) / h;
-            }
-            return 0.2 * value;
-        }, 1, rate);
+        return Tones.of(
+                i -> {
+                    double value = 0;
+                    for (int h = 1; h * hertz < 4_000; h++) {
+                        value += Math.sin(2 * Math.PI * h * hertz * i / rate + h) / h;
+                    }
+                    return 0.2 * value;
+                },
+                1,
+                rate);
     }
 }

@@ -14,7 +14,8 @@ import org.logophon.core.script.ScriptCue;
 
 class ProofTest {
 
-    private static final Proof PROOF = new Proof(List.of(new WatchWord("utilise", List.of("use"), "plain words")), new DetectedLanguage(), List.of());
+    private static final Proof PROOF = new Proof(
+            List.of(new WatchWord("utilise", List.of("use"), "plain words")), new DetectedLanguage(), List.of());
 
     private static List<Finding> find(String text) {
         return find(text, ReadingList.NONE);
@@ -25,23 +26,29 @@ class ProofTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "Its lens weighs 2.3 t today. | 2.3 t | unit | two point three T | two point three tonnes",
-        "Lit the lamp at 4:52. | 4:52 | time | four fifty-two | four fifty-two",
-        "It was 1911 then. | 1911 | date | nineteen hundred and eleven | nineteen eleven",
-        "Under UV light it glows. | UV | acronym | U V | U V",
-        "Then the LED goes in. | LED | acronym | led | L E D",
-        "It cost £38,500 in all. | £38,500 | money | pound thirty-eight thousand five hundred | thirty-eight thousand five hundred pounds",
-        "The lamp has 12 W now. | 12 W | unit | twelve W | twelve watts",
-        "There No. 4 is chipped. | No. 4 | ordinal | no four | number four",
-        "I have wound the clock. | wound | homograph | woond | wownd",
-        "She read until two. | read | homograph | reed | red",
-        "He was a warden warden here. | warden warden | doubled word | warden warden | warden",
-        "We utilise it. | utilise | watch word | utilise | use",
-        "It fell.Then it rose. | fell.Then | run together | '' | fell. Then",
-        "The sea is calm | calm | missing stop | '' | calm."})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Its lens weighs 2.3 t today. | 2.3 t | unit | two point three T | two point three tonnes",
+                "Lit the lamp at 4:52. | 4:52 | time | four fifty-two | four fifty-two",
+                "It was 1911 then. | 1911 | date | nineteen hundred and eleven | nineteen eleven",
+                "Under UV light it glows. | UV | acronym | U V | U V",
+                "Then the LED goes in. | LED | acronym | led | L E D",
+                "It cost £38,500 in all. | £38,500 | money | pound thirty-eight thousand five hundred | thirty-eight thousand five hundred pounds",
+                "The lamp has 12 W now. | 12 W | unit | twelve W | twelve watts",
+                "There No. 4 is chipped. | No. 4 | ordinal | no four | number four",
+                "I have wound the clock. | wound | homograph | woond | wownd",
+                "She read until two. | read | homograph | reed | red",
+                "He was a warden warden here. | warden warden | doubled word | warden warden | warden",
+                "We utilise it. | utilise | watch word | utilise | use",
+                "It fell.Then it rose. | fell.Then | run together | '' | fell. Then",
+                "The sea is calm | calm | missing stop | '' | calm."
+            })
     void findsWithReasonAndSuggestion(String text, String written, String kind, String wouldSay, String suggestion) {
-        Finding finding = find(text).stream().filter(f -> f.kind().label().equals(kind)).findFirst().orElseThrow();
+        Finding finding = find(text).stream()
+                .filter(f -> f.kind().label().equals(kind))
+                .findFirst()
+                .orElseThrow();
         assertThat(finding.text()).isEqualTo(written);
         assertThat(text.substring(finding.start(), finding.end())).isEqualTo(written);
         assertThat(finding.wouldSay()).isEqualTo(wouldSay);
@@ -51,15 +58,22 @@ class ProofTest {
 
     @Test
     void inventedNamesAreInNoDictionary() {
-        assertThat(find("Here Ffion came to Skerrow Head.")).extracting(Finding::text).containsExactly("Ffion", "Skerrow");
-        assertThat(find("The colour of the theatre is grey, and its jewellery glows.")).isEmpty();
+        assertThat(find("Here Ffion came to Skerrow Head."))
+                .extracting(Finding::text)
+                .containsExactly("Ffion", "Skerrow");
+        assertThat(find("The colour of the theatre is grey, and its jewellery glows."))
+                .isEmpty();
     }
 
     @Test
     void aLongSentenceIsSplitAtAClause() {
-        String text = "Each prism is cleaned with distilled water and wrapped in acid-free paper, numbered by hand, and laid in a crate that was built "
-                + "from the old table because it was dry.";
-        Finding finding = find(text).stream().filter(f -> f.kind() == FindingKind.LONG_SENTENCE).findFirst().orElseThrow();
+        String text =
+                "Each prism is cleaned with distilled water and wrapped in acid-free paper, numbered by hand, and laid in a crate that was built "
+                        + "from the old table because it was dry.";
+        Finding finding = find(text).stream()
+                .filter(f -> f.kind() == FindingKind.LONG_SENTENCE)
+                .findFirst()
+                .orElseThrow();
         assertThat(finding.reason()).isEqualTo("31 words without a stop: no room to breathe.");
         assertThat(finding.suggestions()).extracting(Suggestion::act).containsExactly(Act.CUT);
         assertThat(finding.suggestions().get(0).sentence()).isEqualTo("Split after “paper”");
@@ -68,7 +82,9 @@ class ProofTest {
     @ParameterizedTest
     @ValueSource(strings = {"(laughs)", "[beat]", "[door opens]", "(softly)", "(to himself)", "(V.O.)"})
     void directionsInBracketsAreFound(String direction) {
-        assertThat(find("Come in. " + direction + " It is late.")).extracting(Finding::kind).containsExactly(FindingKind.STAGE_DIRECTION);
+        assertThat(find("Come in. " + direction + " It is late."))
+                .extracting(Finding::kind)
+                .containsExactly(FindingKind.STAGE_DIRECTION);
     }
 
     @Test
@@ -85,28 +101,45 @@ class ProofTest {
 
     @Test
     void whatAReadingSettlesIsNoFinding() {
-        ReadingList readings = new ReadingList(List.of(List.of(Reading.words("Skerrow", "skerro"), Reading.words("12 W", "twelve watts"))));
+        ReadingList readings = new ReadingList(
+                List.of(List.of(Reading.words("Skerrow", "skerro"), Reading.words("12 W", "twelve watts"))));
         assertThat(find("Skerrow has 12 W.", readings)).isEmpty();
     }
 
     @Test
     void whatIsSaidRightIsMarkedSo() {
-        assertThat(find("There are 360 prisms, the 4th is new.")).allMatch(Finding::right).hasSize(2);
+        assertThat(find("There are 360 prisms, the 4th is new."))
+                .allMatch(Finding::right)
+                .hasSize(2);
         assertThat(find("There are 12 W.")).noneMatch(Finding::right);
     }
 
     @Test
     void plainWordsHaveNoFindings() {
-        assertThat(find("At the top of the hill stands a lamp that has not been lit since then.")).isEmpty();
+        assertThat(find("At the top of the hill stands a lamp that has not been lit since then."))
+                .isEmpty();
         assertThat(find("")).extracting(Finding::kind).containsExactly(FindingKind.OVER_LIMIT);
     }
 
     @Test
     void hostileTextEndsInTime() {
-        String[] hostile = {"(".repeat(9_000), "a@".repeat(4_500), "1,".repeat(4_500), "[" + "x".repeat(9_000), "A.".repeat(4_500), "1-".repeat(4_500), "http://" + "/".repeat(9_000),
-            "1234567890".repeat(900), "aA".repeat(4_500), "a.b".repeat(3_000), "' ".repeat(4_500), "0 000".repeat(1_800)};
+        String[] hostile = {
+            "(".repeat(9_000),
+            "a@".repeat(4_500),
+            "1,".repeat(4_500),
+            "[" + "x".repeat(9_000),
+            "A.".repeat(4_500),
+            "1-".repeat(4_500),
+            "http://" + "/".repeat(9_000),
+            "1234567890".repeat(900),
+            "aA".repeat(4_500),
+            "a.b".repeat(3_000),
+            "' ".repeat(4_500),
+            "0 000".repeat(1_800)
+        };
         for (String text : hostile) {
-            org.junit.jupiter.api.Assertions.assertTimeout(java.time.Duration.ofSeconds(5), () -> find(text), text.substring(0, 12));
+            org.junit.jupiter.api.Assertions.assertTimeout(
+                    java.time.Duration.ofSeconds(5), () -> find(text), text.substring(0, 12));
         }
     }
 }

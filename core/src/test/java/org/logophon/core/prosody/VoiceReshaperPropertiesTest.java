@@ -20,12 +20,22 @@ class VoiceReshaperPropertiesTest {
         double hertz = 60 + random.nextInt(400);
         double noise = random.nextDouble() * 0.3;
         int quietFrom = random.nextInt(Math.max(1, length));
-        return Tones.of(i -> i > quietFrom && i < quietFrom + 2_000 ? 0 : 0.4 * Math.sin(2 * Math.PI * hertz * i / 16_000) + noise * random.nextGaussian(), length / 16_000.0, 16_000);
+        return Tones.of(
+                i -> i > quietFrom && i < quietFrom + 2_000
+                        ? 0
+                        : 0.4 * Math.sin(2 * Math.PI * hertz * i / 16_000) + noise * random.nextGaussian(),
+                length / 16_000.0,
+                16_000);
     }
 
     @Property(tries = 120)
-    void theLengthIsWhatPaceMakesOfItAndEverySampleIsOne(@ForAll int seed, @ForAll @IntRange(max = 16_000) int length, @ForAll @DoubleRange(min = 0.25, max = 4) double pace,
-                                                         @ForAll @DoubleRange(min = -18, max = 18) double semitones, @ForAll @DoubleRange(max = 3) double range, @ForAll @DoubleRange(min = -3, max = 3) double timbre) {
+    void theLengthIsWhatPaceMakesOfItAndEverySampleIsOne(
+            @ForAll int seed,
+            @ForAll @IntRange(max = 16_000) int length,
+            @ForAll @DoubleRange(min = 0.25, max = 4) double pace,
+            @ForAll @DoubleRange(min = -18, max = 18) double semitones,
+            @ForAll @DoubleRange(max = 3) double range,
+            @ForAll @DoubleRange(min = -3, max = 3) double timbre) {
         Sound sound = sound(seed, length);
         Sound made = VoiceReshaper.reshape(sound, new Shape(pace, semitones, range, timbre));
         assertThat(made.samples().length).isEqualTo((int) Math.round(sound.samples().length / pace));
@@ -35,7 +45,11 @@ class VoiceReshaperPropertiesTest {
     }
 
     @Property(tries = 60)
-    void anEffectOfAnySoundIsASound(@ForAll int seed, @ForAll @IntRange(max = 9_000) int length, @ForAll Effect effect, @ForAll @IntRange(max = 100) int mix) {
+    void anEffectOfAnySoundIsASound(
+            @ForAll int seed,
+            @ForAll @IntRange(max = 9_000) int length,
+            @ForAll Effect effect,
+            @ForAll @IntRange(max = 100) int mix) {
         Sound sound = sound(seed, length);
         Sound made = Effects.apply(sound, effect, mix);
         assertThat(made.samples().length).isGreaterThanOrEqualTo(sound.samples().length);

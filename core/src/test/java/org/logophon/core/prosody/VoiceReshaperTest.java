@@ -21,14 +21,17 @@ class VoiceReshaperTest {
     /** A voice-like tone that glides a fifth: 24 harmonics that fall by 6 dB an octave, with noise before and after. */
     private static Sound glide(double fromHz, double toHz) {
         double[] phase = {0};
-        Sound voiced = Tones.of(i -> {
-            phase[0] += 2 * Math.PI * fromHz * Math.pow(toHz / fromHz, i / (2.0 * RATE)) / RATE;
-            double sum = 0;
-            for (int h = 1; h <= 24; h++) {
-                sum += Math.sin(h * phase[0]) / h;
-            }
-            return 0.2 * sum;
-        }, 2, RATE);
+        Sound voiced = Tones.of(
+                i -> {
+                    phase[0] += 2 * Math.PI * fromHz * Math.pow(toHz / fromHz, i / (2.0 * RATE)) / RATE;
+                    double sum = 0;
+                    for (int h = 1; h <= 24; h++) {
+                        sum += Math.sin(h * phase[0]) / h;
+                    }
+                    return 0.2 * sum;
+                },
+                2,
+                RATE);
         java.util.Random random = new java.util.Random(3);
         Sound noise = Tones.of(i -> 0.02 * random.nextGaussian(), 0.3, RATE);
         return Tones.joined(noise, voiced, noise);
@@ -70,7 +73,10 @@ class VoiceReshaperTest {
     void pitchMovesByWhatIsAsked(double semitones) {
         Sound sound = glide(120, 180);
         Sound moved = VoiceReshaper.reshape(sound, new Shape(1, semitones, 1, 0));
-        assertThat(PitchTrack.semitones(PitchMeter.track(sound).medianHz(), PitchMeter.track(moved).medianHz())).isCloseTo(semitones, within(0.15));
+        assertThat(PitchTrack.semitones(
+                        PitchMeter.track(sound).medianHz(),
+                        PitchMeter.track(moved).medianHz()))
+                .isCloseTo(semitones, within(0.15));
         assertThat(moved.samples()).hasSameSizeAs(sound.samples());
         assertThat(spread(moved)).as("the shape of the melody stays").isCloseTo(FIFTH, within(0.4));
     }
@@ -81,7 +87,10 @@ class VoiceReshaperTest {
         Sound sound = glide(120, 180);
         Sound faster = VoiceReshaper.reshape(sound, new Shape(pace, 0, 1, 0));
         assertThat(faster.seconds()).isCloseTo(sound.seconds() / pace, within(0.001));
-        assertThat(PitchTrack.semitones(PitchMeter.track(sound).medianHz(), PitchMeter.track(faster).medianHz())).isCloseTo(0, within(0.2));
+        assertThat(PitchTrack.semitones(
+                        PitchMeter.track(sound).medianHz(),
+                        PitchMeter.track(faster).medianHz()))
+                .isCloseTo(0, within(0.2));
     }
 
     @Test
@@ -96,7 +105,9 @@ class VoiceReshaperTest {
         Sound sound = glide(110, 165);
         double own = step(sound);
         for (Shape shape : new Shape[] {new Shape(0.7, 3, 1, 0), new Shape(1.4, -4, 0.5, 2), new Shape(1, 0, 1, -3)}) {
-            assertThat(step(VoiceReshaper.reshape(sound, shape))).as(shape.toString()).isLessThan(1.7 * own);
+            assertThat(step(VoiceReshaper.reshape(sound, shape)))
+                    .as(shape.toString())
+                    .isLessThan(1.7 * own);
         }
     }
 
@@ -111,9 +122,13 @@ class VoiceReshaperTest {
     @Test
     void oddSoundsComeThrough() {
         Shape shape = new Shape(1.3, 2, 0.5, 1);
-        assertThat(VoiceReshaper.reshape(new Sound(new float[0], RATE), shape).samples()).isEmpty();
-        assertThat(VoiceReshaper.reshape(new Sound(new float[7], RATE), shape).samples()).hasSize(5);
-        assertThat(VoiceReshaper.reshape(Tones.of(i -> i % 2 == 0 ? 1 : -1, 0.5, RATE), shape).samples()).doesNotContain(Float.NaN);
+        assertThat(VoiceReshaper.reshape(new Sound(new float[0], RATE), shape).samples())
+                .isEmpty();
+        assertThat(VoiceReshaper.reshape(new Sound(new float[7], RATE), shape).samples())
+                .hasSize(5);
+        assertThat(VoiceReshaper.reshape(Tones.of(i -> i % 2 == 0 ? 1 : -1, 0.5, RATE), shape)
+                        .samples())
+                .doesNotContain(Float.NaN);
         assertThatThrownBy(() -> new Shape(Double.NaN, 0, 1, 0)).isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -8,33 +8,47 @@ import org.junit.jupiter.api.Test;
 
 class ReadingsFileTest {
 
-    private static final List<Reading> READINGS = List.of(Reading.words("2.3 t", "two point three tonnes"), new Reading("UV", "", PronunciationKind.LETTERS, null, true),
-            new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, "en-GB", false), Reading.words("<&>", "odd, \"signs\""));
+    private static final List<Reading> READINGS = List.of(
+            Reading.words("2.3 t", "two point three tonnes"),
+            new Reading("UV", "", PronunciationKind.LETTERS, null, true),
+            new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, "en-GB", false),
+            Reading.words("<&>", "odd, \"signs\""));
 
     @Test
     void csvComesBackAsItWent() {
         assertThat(ReadingsFile.read(ReadingsCsv.write(READINGS)).readings()).isEqualTo(READINGS);
     }
 
-    /** PLS 1.0 (W3C Recommendation 14 October 2008), section 4: kinds have no form there and come back as the words they stand for. */
+    /**
+     * PLS 1.0 (W3C Recommendation 14 October 2008), section 4: kinds have no form there and come back as the words they
+     * stand for.
+     */
     @Test
     void plsComesBackWithKindsAsWords() {
         String pls = ReadingsPls.write(READINGS, "en-GB");
-        assertThat(pls).contains("xmlns=\"http://www.w3.org/2005/01/pronunciation-lexicon\"").contains("alphabet=\"ipa\"");
-        assertThat(ReadingsFile.read(pls).readings()).extracting(Reading::written, r -> r.spoken("en-GB")).containsExactly(
-                org.assertj.core.groups.Tuple.tuple("2.3 t", "two point three tonnes"), org.assertj.core.groups.Tuple.tuple("UV", "U V"),
-                org.assertj.core.groups.Tuple.tuple("Skerrow", "ˈskɛɹəʊ"), org.assertj.core.groups.Tuple.tuple("<&>", "odd, \"signs\""));
+        assertThat(pls)
+                .contains("xmlns=\"http://www.w3.org/2005/01/pronunciation-lexicon\"")
+                .contains("alphabet=\"ipa\"");
+        assertThat(ReadingsFile.read(pls).readings())
+                .extracting(Reading::written, r -> r.spoken("en-GB"))
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("2.3 t", "two point three tonnes"),
+                                org.assertj.core.groups.Tuple.tuple("UV", "U V"),
+                        org.assertj.core.groups.Tuple.tuple("Skerrow", "ˈskɛɹəʊ"),
+                                org.assertj.core.groups.Tuple.tuple("<&>", "odd, \"signs\""));
     }
 
     /** The example of PLS 1.0, section 4.9.3: several graphemes of one lexeme, the first pronunciation preferred. */
     @Test
     void aLexemeWithSeveralGraphemesIsSeveralReadings() {
-        ReadingsFile read = ReadingsFile.read("<?xml version='1.0'?><lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
-                + "<lexeme><grapheme>theater</grapheme><grapheme>theatre</grapheme><phoneme>ˈθɪətər</phoneme></lexeme>"
-                + "<lexeme><grapheme>huron</grapheme><phoneme>a</phoneme><phoneme>b</phoneme></lexeme><lexeme><grapheme>bare</grapheme></lexeme></lexicon>");
+        ReadingsFile read = ReadingsFile.read(
+                "<?xml version='1.0'?><lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
+                        + "<lexeme><grapheme>theater</grapheme><grapheme>theatre</grapheme><phoneme>ˈθɪətər</phoneme></lexeme>"
+                        + "<lexeme><grapheme>huron</grapheme><phoneme>a</phoneme><phoneme>b</phoneme></lexeme><lexeme><grapheme>bare</grapheme></lexeme></lexicon>");
         assertThat(read.readings()).extracting(Reading::written).containsExactly("theater", "theatre", "huron");
         assertThat(read.readings().get(2).said()).isEqualTo("a");
-        assertThat(read.skipped()).containsExactly("The entry \"bare\" was left out: it has no alias and no phoneme in IPA.");
+        assertThat(read.skipped())
+                .containsExactly("The entry \"bare\" was left out: it has no alias and no phoneme in IPA.");
     }
 
     @Test
@@ -56,7 +70,9 @@ class ReadingsFileTest {
         assertThatThrownBy(() -> ReadingsFile.read("<html/>")).hasMessageContaining("no pronunciation lexicon");
         assertThatThrownBy(() -> ReadingsFile.read("<lexicon")).hasMessageContaining("well-formed");
         assertThatThrownBy(() -> ReadingsFile.read("")).hasMessageContaining("holds no readings");
-        assertThatThrownBy(() -> ReadingsFile.read("<!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><lexicon><lexeme><grapheme>&x;</grapheme></lexeme></lexicon>"))
+        assertThatThrownBy(
+                        () -> ReadingsFile.read(
+                                "<!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><lexicon><lexeme><grapheme>&x;</grapheme></lexeme></lexicon>"))
                 .hasMessageNotContaining("root:");
     }
 }

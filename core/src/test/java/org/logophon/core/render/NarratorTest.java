@@ -7,15 +7,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.PauseDefaults;
-import org.logophon.core.mark.Mark;
-import org.logophon.core.mark.Score;
-import org.logophon.core.sound.Resampler;
-import org.logophon.core.sound.Sound;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.mark.Score;
+import org.logophon.core.sound.Resampler;
+import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.Tones;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Age;
@@ -28,8 +28,8 @@ class NarratorTest {
     private static final Resampler ONE_RATE = (sound, rate) -> {
         throw new AssertionError("One voice has one rate.");
     };
-    private static final Voice VOICE = new Voice("v", "Vera", "en-GB", "English", "", Gender.FEMALE, "test", "x",
-            EnumSet.of(Ability.PACE, Ability.PITCH));
+    private static final Voice VOICE = new Voice(
+            "v", "Vera", "en-GB", "English", "", Gender.FEMALE, "test", "x", EnumSet.of(Ability.PACE, Ability.PITCH));
 
     /** An engine that does half of the pitch it is asked for, at most 5 semitones, and 90 % of the change of pace. */
     private static class LazyEngine implements SpeechEngine {
@@ -46,8 +46,10 @@ class NarratorTest {
             renders.incrementAndGet();
             double semitones = Math.max(-5, Math.min(5, request.semitones() / 2));
             double seconds = 2 / (1 + 0.9 * (request.paceFactor() - 1));
-            return new Utterance(Tones.sine(200 * Math.pow(2, semitones / 12), -12, seconds, 22_050),
-                    List.of(new Utterance.WordStart(0, 0)), List.of());
+            return new Utterance(
+                    Tones.sine(200 * Math.pow(2, semitones / 12), -12, seconds, 22_050),
+                    List.of(new Utterance.WordStart(0, 0)),
+                    List.of());
         }
     }
 
@@ -57,7 +59,8 @@ class NarratorTest {
 
     @Test
     void asksAgainUntilItMeasuresAsAsked() {
-        Measurement reached = new Narrator(new LazyEngine(), ONE_RATE).render(recipe(80, 4.0)).measurement();
+        Measurement reached =
+                new Narrator(new LazyEngine(), ONE_RATE).render(recipe(80, 4.0)).measurement();
         assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
         assertThat(reached.semitones()).isCloseTo(4, within(0.5));
         assertThat(reached.misses(0.8, 4.0, VOICE)).isEmpty();
@@ -66,17 +69,34 @@ class NarratorTest {
     @Test
     void whatTheEngineLeavesOpenIsClosedInTheSignal() {
         LazyEngine engine = new LazyEngine();
-        Measurement reached = new Narrator(engine, ONE_RATE).render(recipe(null, 9.0)).measurement();
+        Measurement reached =
+                new Narrator(engine, ONE_RATE).render(recipe(null, 9.0)).measurement();
         assertThat(reached.semitones()).isCloseTo(9, within(0.5));
         assertThat(reached.misses(1, 9.0, VOICE)).isEmpty();
     }
 
     @Test
     void whatAVoiceCannotDoByItselfIsAskedOfTheSignalAlone() {
-        Voice stiff = new Voice("s", "Stig", "en-GB", "English", "", Gender.MALE, Age.GROWN, List.of(), "test", "x",
-                EnumSet.of(Ability.PACE, Ability.PITCH), EnumSet.noneOf(Ability.class), List.of(), Terms.FREE);
+        Voice stiff = new Voice(
+                "s",
+                "Stig",
+                "en-GB",
+                "English",
+                "",
+                Gender.MALE,
+                Age.GROWN,
+                List.of(),
+                "test",
+                "x",
+                EnumSet.of(Ability.PACE, Ability.PITCH),
+                EnumSet.noneOf(Ability.class),
+                List.of(),
+                Terms.FREE);
         LazyEngine engine = new LazyEngine();
-        Measurement reached = new Narrator(engine, ONE_RATE).render(Recipe.of("A lamp.", stiff, "lazy 1", ResolvedDirection.of(new Direction(80, -4.0, null, null)))).measurement();
+        Measurement reached = new Narrator(engine, ONE_RATE)
+                .render(Recipe.of(
+                        "A lamp.", stiff, "lazy 1", ResolvedDirection.of(new Direction(80, -4.0, null, null))))
+                .measurement();
         assertThat(engine.renders).hasValue(1);
         assertThat(reached.pacePercent()).isCloseTo(80, within(80 * 0.03));
         assertThat(reached.semitones()).isCloseTo(-4, within(0.5));
@@ -84,14 +104,17 @@ class NarratorTest {
 
     @Test
     void whatWasNotReachedIsSaid() {
-        assertThat(new Measurement(92, 5.0).misses(1, 9.0, VOICE)).containsExactly(
-                "Pace 100 % was asked for, and Vera reaches 92 %.", "Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
+        assertThat(new Measurement(92, 5.0).misses(1, 9.0, VOICE))
+                .containsExactly(
+                        "Pace 100 % was asked for, and Vera reaches 92 %.",
+                        "Pitch +9.0 semitones was asked for, and Vera reaches +5.0.");
     }
 
     @Test
     void rendersOnceWhenNothingIsAsked() {
         LazyEngine engine = new LazyEngine();
-        assertThat(new Narrator(engine, ONE_RATE).render(recipe(null, null)).measurement()).isEqualTo(Measurement.NEUTRAL);
+        assertThat(new Narrator(engine, ONE_RATE).render(recipe(null, null)).measurement())
+                .isEqualTo(Measurement.NEUTRAL);
         assertThat(engine.renders).hasValue(1);
     }
 
@@ -103,18 +126,23 @@ class NarratorTest {
                 return new Utterance(Tones.of(i -> 0, 1, 22_050), List.of(), List.of());
             }
         };
-        assertThatThrownBy(() -> new Narrator(mute, ONE_RATE).render(recipe(null, null))).hasMessageContaining("made no sound");
+        assertThatThrownBy(() -> new Narrator(mute, ONE_RATE).render(recipe(null, null)))
+                .hasMessageContaining("made no sound");
     }
 
     @Test
     void aRecipeIsAllThatDeterminesTheSpeech() {
-        assertThat(recipe(90, 1.0).hash()).isEqualTo(recipe(90, 1.0).hash()).hasSize(64)
-                .isNotEqualTo(recipe(91, 1.0).hash()).isNotEqualTo(recipe(90, 1.1).hash());
+        assertThat(recipe(90, 1.0).hash())
+                .isEqualTo(recipe(90, 1.0).hash())
+                .hasSize(64)
+                .isNotEqualTo(recipe(91, 1.0).hash())
+                .isNotEqualTo(recipe(90, 1.1).hash());
         Recipe newerEngine = new Recipe("A lamp.", java.util.List.of(), VOICE, "lazy 2", 1, 0, Treatment.NONE);
         assertThat(newerEngine.hash()).isNotEqualTo(recipe(null, null).hash());
         // loudness and the pause after a cue are applied at play and delivery
         ResolvedDirection louder = ResolvedDirection.of(new Direction(null, null, 6.0, 900));
-        assertThat(Recipe.of("A lamp.", VOICE, "lazy 1", louder).hash()).isEqualTo(recipe(null, null).hash());
+        assertThat(Recipe.of("A lamp.", VOICE, "lazy 1", louder).hash())
+                .isEqualTo(recipe(null, null).hash());
     }
 
     @Test
@@ -128,13 +156,26 @@ class NarratorTest {
     void wordsTakeTheirTimesFromEventsAndPauses() {
         String text = "At 1,240 m, so";
         SpokenText spoken = SpokenText.of(text);
-        Utterance utterance = new Utterance(Tones.sine(200, -12, 1, 10_000),
-                List.of(new Utterance.WordStart(0, 0), new Utterance.WordStart(3, 1_000), new Utterance.WordStart(5, 2_000),
-                        new Utterance.WordStart(9, 3_000), new Utterance.WordStart(12, 6_000)),
-                List.of(new Utterance.PhonemeStart(1_000, false), new Utterance.PhonemeStart(1_900, true),
-                        new Utterance.PhonemeStart(2_000, false), new Utterance.PhonemeStart(3_000, false), new Utterance.PhonemeStart(5_000, true)));
-        assertThat(WordTimes.of(text, spoken, utterance)).containsExactly(new WordTime(0, 2, 0, 1_000),
-                new WordTime(3, 8, 1_000, 3_000), new WordTime(9, 10, 3_000, 5_000), new WordTime(12, 14, 6_000, 10_000));
+        Utterance utterance = new Utterance(
+                Tones.sine(200, -12, 1, 10_000),
+                List.of(
+                        new Utterance.WordStart(0, 0),
+                        new Utterance.WordStart(3, 1_000),
+                        new Utterance.WordStart(5, 2_000),
+                        new Utterance.WordStart(9, 3_000),
+                        new Utterance.WordStart(12, 6_000)),
+                List.of(
+                        new Utterance.PhonemeStart(1_000, false),
+                        new Utterance.PhonemeStart(1_900, true),
+                        new Utterance.PhonemeStart(2_000, false),
+                        new Utterance.PhonemeStart(3_000, false),
+                        new Utterance.PhonemeStart(5_000, true)));
+        assertThat(WordTimes.of(text, spoken, utterance))
+                .containsExactly(
+                        new WordTime(0, 2, 0, 1_000),
+                        new WordTime(3, 8, 1_000, 3_000),
+                        new WordTime(9, 10, 3_000, 5_000),
+                        new WordTime(12, 14, 6_000, 10_000));
     }
 
     @Test
@@ -158,10 +199,13 @@ class NarratorTest {
         Speech plain = narrator.render(recipe);
         int once = asked.get();
         assertThat(once).as("approached in several requests").isGreaterThan(2);
-        Speech louder = narrator.render(recipe.with(new Score(List.of(Mark.own(2, 6, new Instruction.Volume(-6))), PauseDefaults.NONE, 0, 0)));
+        Speech louder = narrator.render(
+                recipe.with(new Score(List.of(Mark.own(2, 6, new Instruction.Volume(-6))), PauseDefaults.NONE, 0, 0)));
         assertThat(asked.get()).isEqualTo(once);
         assertThat(louder.sound().samples()).isNotEqualTo(plain.sound().samples());
-        assertThat(narrator.render(recipe).sound().samples()).as("and what was said before is as it was").isEqualTo(plain.sound().samples());
+        assertThat(narrator.render(recipe).sound().samples())
+                .as("and what was said before is as it was")
+                .isEqualTo(plain.sound().samples());
         narrator.render(recipe(85, 4.0));
         assertThat(asked.get()).isGreaterThan(once);
     }

@@ -27,8 +27,21 @@ class PiecewiseEngineTest {
     private static final int RATE = 22_050;
 
     private static Voice limited(int most) {
-        return new Voice("v", "Vera", "en-GB", "English", "", Gender.FEMALE, Age.GROWN, List.of(), "test", "x", EnumSet.of(Ability.PACE), EnumSet.noneOf(Ability.class),
-                List.of(), new Terms(most, new BigDecimal("0.01"), "EUR"));
+        return new Voice(
+                "v",
+                "Vera",
+                "en-GB",
+                "English",
+                "",
+                Gender.FEMALE,
+                Age.GROWN,
+                List.of(),
+                "test",
+                "x",
+                EnumSet.of(Ability.PACE),
+                EnumSet.noneOf(Ability.class),
+                List.of(),
+                new Terms(most, new BigDecimal("0.01"), "EUR"));
     }
 
     /** Hums 50 ms a character, each answer at another level, with quiet around it. */
@@ -45,37 +58,64 @@ class PiecewiseEngineTest {
         public Utterance speak(SpeechRequest request) {
             asked.add(request.text().text());
             double dbfs = -20 - 2.0 * (asked.size() % 3);
-            Sound sound = Tones.joined(Tones.of(i -> 0, 0.2, RATE), Tones.sine(200, dbfs, 0.05 * request.text().text().length(), RATE), Tones.of(i -> 0, 0.3, RATE));
+            Sound sound = Tones.joined(
+                    Tones.of(i -> 0, 0.2, RATE),
+                    Tones.sine(200, dbfs, 0.05 * request.text().text().length(), RATE),
+                    Tones.of(i -> 0, 0.3, RATE));
             return new Utterance(sound, List.of(new Utterance.WordStart(0, (int) (0.2 * RATE))), List.of());
         }
     }
 
     @Test
     void aLongTextIsCutAtSentencesThenAtClausesThenAtWords() {
-        String text = "One short sentence. Another one here. This sentence is longer than that, and has a comma. Wordswithoutanyspace go on";
+        String text =
+                "One short sentence. Another one here. This sentence is longer than that, and has a comma. Wordswithoutanyspace go on";
         List<RequestCuts.RequestPart> pieces = RequestCuts.cut(SpokenText.of(text), 40, "en-GB");
-        assertThat(pieces).extracting(piece -> piece.text().text().strip())
-                .containsExactly("One short sentence. Another one here.", "This sentence is longer than that,", "and has a comma.", "Wordswithoutanyspace go on");
-        assertThat(pieces).extracting(RequestCuts.RequestPart::joint)
-                .containsExactly(BoundaryType.SENTENCE, BoundaryType.SENTENCE, BoundaryType.CLAUSE, BoundaryType.SENTENCE);
+        assertThat(pieces)
+                .extracting(piece -> piece.text().text().strip())
+                .containsExactly(
+                        "One short sentence. Another one here.",
+                        "This sentence is longer than that,",
+                        "and has a comma.",
+                        "Wordswithoutanyspace go on");
+        assertThat(pieces)
+                .extracting(RequestCuts.RequestPart::joint)
+                .containsExactly(
+                        BoundaryType.SENTENCE, BoundaryType.SENTENCE, BoundaryType.CLAUSE, BoundaryType.SENTENCE);
     }
 
     @Property(tries = 200)
-    void noPieceIsOverTheLimitAndNoLetterIsLost(@ForAll @NotBlank String text, @ForAll @IntRange(min = 1, max = 40) int most) {
+    void noPieceIsOverTheLimitAndNoLetterIsLost(
+            @ForAll @NotBlank String text, @ForAll @IntRange(min = 1, max = 40) int most) {
         SpokenText spoken = SpokenText.of(text);
         List<RequestCuts.RequestPart> pieces = RequestCuts.cut(spoken, most, "en-GB");
-        assertThat(pieces).allSatisfy(piece -> assertThat(piece.text().text().codePointCount(0, piece.text().text().length())).isBetween(1, most));
-        assertThat(pieces.stream().map(piece -> piece.text().text()).collect(Collectors.joining()).replace(" ", "")).isEqualTo(spoken.text().replace(" ", ""));
+        assertThat(pieces)
+                .allSatisfy(piece -> assertThat(piece.text()
+                                .text()
+                                .codePointCount(0, piece.text().text().length()))
+                        .isBetween(1, most));
+        assertThat(pieces.stream()
+                        .map(piece -> piece.text().text())
+                        .collect(Collectors.joining())
+                        .replace(" ", ""))
+                .isEqualTo(spoken.text().replace(" ", ""));
     }
 
     @Test
     void joinsLeaveNoStepInLevelAndWordsStandWhereTheySound() {
         Humming engine = new Humming();
-        String text = "The lens came by sea in forty boxes. Nobody had seen one before. It took a year to build it up again.";
+        String text =
+                "The lens came by sea in forty boxes. Nobody had seen one before. It took a year to build it up again.";
         Utterance whole = new PiecewiseEngine(engine).speak(new SpeechRequest(limited(40), SpokenText.of(text), 1, 0));
         assertThat(engine.asked).hasSize(3);
-        assertThat(whole.words()).extracting(Utterance.WordStart::codePoint).containsExactly(0, text.indexOf("Nobody"), text.indexOf("It took"));
-        double[] levels = whole.words().stream().mapToDouble(word -> LoudnessMeter.of(whole.sound().cut(word.sample() + RATE / 10, word.sample() + RATE)).lufs()).toArray();
+        assertThat(whole.words())
+                .extracting(Utterance.WordStart::codePoint)
+                .containsExactly(0, text.indexOf("Nobody"), text.indexOf("It took"));
+        double[] levels = whole.words().stream()
+                .mapToDouble(word -> LoudnessMeter.of(
+                                whole.sound().cut(word.sample() + RATE / 10, word.sample() + RATE))
+                        .lufs())
+                .toArray();
         for (double level : levels) {
             assertThat(level).as("each answer had another level").isCloseTo(levels[0], within(0.2));
         }

@@ -11,8 +11,10 @@ import org.junit.jupiter.api.Test;
 class CueNumbersTest {
 
     @Property
-    void numbersOfOneWidthSortAsTheirCues(@ForAll @IntRange(min = 0, max = 900) int start, @ForAll @IntRange(min = 1, max = 50) int step,
-                                          @ForAll @IntRange(min = 0, max = 1_000) int position) {
+    void numbersOfOneWidthSortAsTheirCues(
+            @ForAll @IntRange(min = 0, max = 900) int start,
+            @ForAll @IntRange(min = 1, max = 50) int step,
+            @ForAll @IntRange(min = 0, max = 1_000) int position) {
         CueNumbers numbers = new CueNumbers(start, step, 6, "");
         assertThat(numbers.at(position).compareTo(numbers.at(position + 1))).isNegative();
         assertThat(Integer.parseInt(numbers.at(position))).isEqualTo(start + step * position);

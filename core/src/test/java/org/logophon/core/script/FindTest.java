@@ -12,18 +12,29 @@ class FindTest {
     @Test
     void wordsCaseAndExpressions() {
         String text = "The lamp, the lamps, a LAMP.";
-        assertThat(Find.of("lamp", false, false, false).replace(text, "light")).isEqualTo("The light, the lights, a light.");
-        assertThat(Find.of("lamp", true, true, false).replace(text, "light")).isEqualTo("The light, the lamps, a LAMP.");
-        assertThat(Find.of("(\\w+), the", false, false, true).replace(text, "$1 and the $$9")).isEqualTo("The lamp and the $$9 lamps, a LAMP.");
-        assertThat(Find.of("a.", false, false, false).hits(text, "")).as("a dot is a dot").isEmpty();
-        assertThat(Find.of("^", false, false, true).hits(text, "x")).as("nothing is no match").isEmpty();
+        assertThat(Find.of("lamp", false, false, false).replace(text, "light"))
+                .isEqualTo("The light, the lights, a light.");
+        assertThat(Find.of("lamp", true, true, false).replace(text, "light"))
+                .isEqualTo("The light, the lamps, a LAMP.");
+        assertThat(Find.of("(\\w+), the", false, false, true).replace(text, "$1 and the $$9"))
+                .isEqualTo("The lamp and the $$9 lamps, a LAMP.");
+        assertThat(Find.of("a.", false, false, false).hits(text, ""))
+                .as("a dot is a dot")
+                .isEmpty();
+        assertThat(Find.of("^", false, false, true).hits(text, "x"))
+                .as("nothing is no match")
+                .isEmpty();
     }
 
     @Test
     void noPatternRunsAway() {
         String text = "a".repeat(50_000) + "b";
-        assertTimeout(Duration.ofSeconds(5), () -> Find.of("(a+)+$", false, false, true).hits(text, ""));
-        assertTimeout(Duration.ofSeconds(5), () -> Find.of("(a|aa)*c", false, false, true).hits(text, ""));
+        assertTimeout(
+                Duration.ofSeconds(5),
+                () -> Find.of("(a+)+$", false, false, true).hits(text, ""));
+        assertTimeout(
+                Duration.ofSeconds(5),
+                () -> Find.of("(a|aa)*c", false, false, true).hits(text, ""));
     }
 
     @Test

@@ -43,7 +43,8 @@ class FrozenNumbersTest {
 
     @Test
     void severalNewOnesAreSpreadEvenly() {
-        assertThat(complete(Set.of(), "040", null, null, null, "050")).containsExactly("040", "042", "044", "047", "050");
+        assertThat(complete(Set.of(), "040", null, null, null, "050"))
+                .containsExactly("040", "042", "044", "047", "050");
     }
 
     @Property(tries = 200)

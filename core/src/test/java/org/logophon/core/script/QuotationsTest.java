@@ -8,27 +8,36 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Pairs of quotation marks as CLDR 45 has them for English, German, French, Danish books and Japanese (values from memory). */
+/**
+ * Pairs of quotation marks as CLDR 45 has them for English, German, French, Danish books and Japanese (values from
+ * memory).
+ */
 class QuotationsTest {
 
     private static List<String> quoted(String text) {
-        return Quotations.of(text).stream().map(word -> text.substring(word.start(), word.end())).toList();
+        return Quotations.of(text).stream()
+                .map(word -> text.substring(word.start(), word.end()))
+                .toList();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-            "He wrote, “The lamp is out,” and closed the book.|The lamp is out",
-            "“Hm,” he said. “It’s only ’tween tides!”|Hm;It’s only ’tween tides",
-            "He wrote, \"The lamp is out,\" and closed it.|The lamp is out",
-            "‘I don’t know,’ the keeper’s boy said.|I don’t know",
-            "„Das Licht ist aus“, schrieb er.|Das Licht ist aus",
-            "Il écrivit : « La lampe est éteinte. »|La lampe est éteinte",
-            "Han skrev: »Lampen er slukket.«|Lampen er slukket",
-            "「消えた」と書いた。|消えた",
-            "“She said ‘no’ twice,” he wrote.|She said ‘no’ twice",
-            "The keeper’s 6\" lens, and the crew’s rope.|~~",
-            "An open “quote that never ends|~~",
-            "“” and “…” say nothing.|~~"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "He wrote, “The lamp is out,” and closed the book.|The lamp is out",
+                "“Hm,” he said. “It’s only ’tween tides!”|Hm;It’s only ’tween tides",
+                "He wrote, \"The lamp is out,\" and closed it.|The lamp is out",
+                "‘I don’t know,’ the keeper’s boy said.|I don’t know",
+                "„Das Licht ist aus“, schrieb er.|Das Licht ist aus",
+                "Il écrivit : « La lampe est éteinte. »|La lampe est éteinte",
+                "Han skrev: »Lampen er slukket.«|Lampen er slukket",
+                "「消えた」と書いた。|消えた",
+                "“She said ‘no’ twice,” he wrote.|She said ‘no’ twice",
+                "The keeper’s 6\" lens, and the crew’s rope.|~~",
+                "An open “quote that never ends|~~",
+                "“” and “…” say nothing.|~~"
+            })
     void whatStandsBetweenTheMarks(String text, String expected) {
         assertThat(String.join(";", quoted(text))).isEqualTo(expected);
     }

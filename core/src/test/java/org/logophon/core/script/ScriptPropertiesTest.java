@@ -17,7 +17,8 @@ class ScriptPropertiesTest {
     @Property(tries = 300)
     void splittingLosesAndRepeatsNoWord(@ForAll("paragraphs") List<String> paragraphs) {
         String source = String.join("\n\n", paragraphs);
-        String joined = Script.parse(source).cues().stream().map(ScriptCue::text).collect(Collectors.joining(" "));
+        String joined =
+                Script.parse(source).cues().stream().map(ScriptCue::text).collect(Collectors.joining(" "));
         assertThat(wordsOf(joined)).isEqualTo(wordsOf(source));
     }
 
@@ -42,9 +43,27 @@ class ScriptPropertiesTest {
 
     @Provide
     Arbitrary<List<String>> paragraphs() {
-        Arbitrary<String> word = Arbitraries.of("lamp", "lens", "4:52", "2.3", "t,", "north-west", "Skerrow", "£38,500.", "it’s", "été",
-                "灯台", "keeper\nlog", "😀");
-        return word.list().ofMinSize(1).ofMaxSize(12).map(words -> "x " + String.join(" ", words)).list().ofMinSize(1).ofMaxSize(20);
+        Arbitrary<String> word = Arbitraries.of(
+                "lamp",
+                "lens",
+                "4:52",
+                "2.3",
+                "t,",
+                "north-west",
+                "Skerrow",
+                "£38,500.",
+                "it’s",
+                "été",
+                "灯台",
+                "keeper\nlog",
+                "😀");
+        return word.list()
+                .ofMinSize(1)
+                .ofMaxSize(12)
+                .map(words -> "x " + String.join(" ", words))
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(20);
     }
 
     private static List<String> wordsOf(String text) {

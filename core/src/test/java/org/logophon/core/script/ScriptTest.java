@@ -26,11 +26,17 @@ class ScriptTest {
                 ## One tide ##
                 NARRATOR: The crew have one tide.
                 """);
-        assertThat(script.cues()).extracting(ScriptCue::text).containsExactly(
-                "At the top of Skerrow Head stands a lamp.", "It floats on a bath of mercury.",
-                "Wind north-west. Force nine.", "The crew have one tide.");
-        assertThat(script.cues()).extracting(ScriptCue::role).containsExactly("Narrator", "Narrator", "Keeper", "Narrator");
-        assertThat(script.cues()).extracting(ScriptCue::scene).containsExactly("The headland", "The headland", "The headland", "One tide");
+        assertThat(script.cues())
+                .extracting(ScriptCue::text)
+                .containsExactly(
+                        "At the top of Skerrow Head stands a lamp.", "It floats on a bath of mercury.",
+                        "Wind north-west. Force nine.", "The crew have one tide.");
+        assertThat(script.cues())
+                .extracting(ScriptCue::role)
+                .containsExactly("Narrator", "Narrator", "Keeper", "Narrator");
+        assertThat(script.cues())
+                .extracting(ScriptCue::scene)
+                .containsExactly("The headland", "The headland", "The headland", "One tide");
         assertThat(script.notes()).extracting(Script.Note::text).containsExactly("ask the trust for the log book");
         assertThat(script.roles()).containsExactly("Narrator", "Keeper");
     }
@@ -45,14 +51,20 @@ class ScriptTest {
 
     @Test
     void mixedCaseNamesCountOnlyInAScriptThatUsesNames() {
-        assertThat(Script.parse("Welcome back.\n\nRemember: never look down.").roles()).containsExactly("Narrator");
-        assertThat(Script.parse("Narrator: Hello.\n\nVisitor: It glows.").roles()).containsExactly("Narrator", "Visitor");
-        assertThat(Script.parse("Welcome.\n\nKEEPER: Aye.\n\nVisitor: It glows.").roles()).containsExactly("Narrator", "Keeper", "Visitor");
+        assertThat(Script.parse("Welcome back.\n\nRemember: never look down.").roles())
+                .containsExactly("Narrator");
+        assertThat(Script.parse("Narrator: Hello.\n\nVisitor: It glows.").roles())
+                .containsExactly("Narrator", "Visitor");
+        assertThat(Script.parse("Welcome.\n\nKEEPER: Aye.\n\nVisitor: It glows.")
+                        .roles())
+                .containsExactly("Narrator", "Keeper", "Visitor");
     }
 
     @Test
     void aTimeOrALinkIsNoName() {
-        assertThat(Script.parse("NARRATOR: Hi.\n\n4:52 was the hour.\n\nhttps://example.org is the place.").roles()).containsExactly("Narrator");
+        assertThat(Script.parse("NARRATOR: Hi.\n\n4:52 was the hour.\n\nhttps://example.org is the place.")
+                        .roles())
+                .containsExactly("Narrator");
     }
 
     @Test
@@ -62,20 +74,27 @@ class ScriptTest {
         assertThat(Script.parse("\u202e<script>alert(1)</script>\u0000").cues()).hasSize(1);
     }
 
-    /** CommonMark 0.31, section 4.2, examples 62 to 76 in spirit; and a line that would hold a backtracking pattern for hours. */
+    /**
+     * CommonMark 0.31, section 4.2, examples 62 to 76 in spirit; and a line that would hold a backtracking pattern for
+     * hours.
+     */
     @Test
     @Timeout(20)
     void headingsOfEveryShape() {
-        assertThat(Script.parse("# a #\n## C#\n### \n#\tx ##\n####### seven\n#nospace").scenes()).extracting(Script.Scene::title)
+        assertThat(Script.parse("# a #\n## C#\n### \n#\tx ##\n####### seven\n#nospace")
+                        .scenes())
+                .extracting(Script.Scene::title)
                 .containsExactly("a", "C#", "", "x");
         assertThat(Script.parse("# a" + " ".repeat(200_000) + "x").scenes()).hasSize(1);
     }
 
     @Test
     void whatCannotBeSpokenSaysSo() {
-        assertThat(List.of("…", "***", "🙂")).allSatisfy(text ->
-                assertThat(ScriptCue.problem(text)).contains("no letter and no digit"));
-        assertThat(ScriptCue.problem("word ".repeat(50_000))).contains("250,000 characters").contains("blank line");
+        assertThat(List.of("…", "***", "🙂"))
+                .allSatisfy(text -> assertThat(ScriptCue.problem(text)).contains("no letter and no digit"));
+        assertThat(ScriptCue.problem("word ".repeat(50_000)))
+                .contains("250,000 characters")
+                .contains("blank line");
         assertThat(ScriptCue.problem("Yes.")).isNull();
     }
 }

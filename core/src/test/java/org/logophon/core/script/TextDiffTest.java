@@ -17,9 +17,15 @@ class TextDiffTest {
 
     @Test
     void showsWhatWasTakenOutAndPutIn() {
-        assertThat(TextDiff.of("The lamp was lit at dusk.", "The old lamp was lit at dawn.").pieces()).containsExactly(
-                new Segment(Kind.SAME, "The"), new Segment(Kind.NEW, " old"), new Segment(Kind.SAME, " lamp was lit at "),
-                new Segment(Kind.GONE, "dusk"), new Segment(Kind.NEW, "dawn"), new Segment(Kind.SAME, "."));
+        assertThat(TextDiff.of("The lamp was lit at dusk.", "The old lamp was lit at dawn.")
+                        .pieces())
+                .containsExactly(
+                        new Segment(Kind.SAME, "The"),
+                        new Segment(Kind.NEW, " old"),
+                        new Segment(Kind.SAME, " lamp was lit at "),
+                        new Segment(Kind.GONE, "dusk"),
+                        new Segment(Kind.NEW, "dawn"),
+                        new Segment(Kind.SAME, "."));
     }
 
     @Test
@@ -42,7 +48,8 @@ class TextDiffTest {
     void aLineThatMovedTakesItsPlacesAlong() {
         String before = "First line of the script.\nSecond line of the script.\nThird line that stays there.\n";
         String after = "Second line of the script.\nThird line that stays there.\nFirst line of the script.\n";
-        assertThat(TextDiff.of(before, after).moved(before.indexOf("line of"))).isEqualTo(after.indexOf("First") + "First ".length());
+        assertThat(TextDiff.of(before, after).moved(before.indexOf("line of")))
+                .isEqualTo(after.indexOf("First") + "First ".length());
     }
 
     @Test
@@ -69,11 +76,17 @@ class TextDiffTest {
     }
 
     private static String without(List<Segment> pieces, Kind kind) {
-        return pieces.stream().filter(piece -> piece.kind() != kind).map(Segment::text).collect(Collectors.joining());
+        return pieces.stream()
+                .filter(piece -> piece.kind() != kind)
+                .map(Segment::text)
+                .collect(Collectors.joining());
     }
 
     @Provide
     Arbitrary<String> texts() {
-        return Arbitraries.of("sea", "lamp", "lamp,", "4.5", " ", "\n", "no", "é", "🙂", "No").list().ofMaxSize(30).map(words -> String.join(" ", words));
+        return Arbitraries.of("sea", "lamp", "lamp,", "4.5", " ", "\n", "no", "é", "🙂", "No")
+                .list()
+                .ofMaxSize(30)
+                .map(words -> String.join(" ", words));
     }
 }

@@ -14,8 +14,22 @@ class WordsTest {
     @Test
     void oneWordWhereAReaderSeesOne() {
         assertThat(words("Lit the lamp at 4:52 — wind north-west, £38,500 (or 12 %?) for Dr. O’Neill’s “No. 4”."))
-                .containsExactly("Lit", "the", "lamp", "at", "4:52", "wind", "north-west", "£38,500", "or", "12", "for", "Dr",
-                        "O’Neill’s", "No", "4");
+                .containsExactly(
+                        "Lit",
+                        "the",
+                        "lamp",
+                        "at",
+                        "4:52",
+                        "wind",
+                        "north-west",
+                        "£38,500",
+                        "or",
+                        "12",
+                        "for",
+                        "Dr",
+                        "O’Neill’s",
+                        "No",
+                        "4");
     }
 
     @Test
@@ -38,10 +52,19 @@ class WordsTest {
 
     @Test
     void aRewrittenAndAMovedCueStayTheSame() {
-        List<String> before = List.of("The lamp was lit.", "Fog until noon, wind light.", "The lens weighs two tonnes.", "Home.");
-        assertThat(CueMatch.match(before, List.of("The lamp was lit.", "Fog until two, wind light.", "Brand new words here.", "Home.")))
+        List<String> before =
+                List.of("The lamp was lit.", "Fog until noon, wind light.", "The lens weighs two tonnes.", "Home.");
+        assertThat(CueMatch.match(
+                        before,
+                        List.of("The lamp was lit.", "Fog until two, wind light.", "Brand new words here.", "Home.")))
                 .containsExactly(0, 1, -1, 3);
-        assertThat(CueMatch.match(before, List.of("Home.", "The lamp was lit.", "Fog until noon, wind light.", "The lens weighs two tonnes.")))
+        assertThat(CueMatch.match(
+                        before,
+                        List.of(
+                                "Home.",
+                                "The lamp was lit.",
+                                "Fog until noon, wind light.",
+                                "The lens weighs two tonnes.")))
                 .containsExactly(3, 0, 1, 2);
     }
 }

@@ -5,8 +5,7 @@ import java.util.function.IntToDoubleFunction;
 /** Test signals. */
 public final class Tones {
 
-    private Tones() {
-    }
+    private Tones() {}
 
     public static Sound sine(double hertz, double dbfs, double seconds, int rate) {
         double factor = Decibels.toFactor(dbfs);

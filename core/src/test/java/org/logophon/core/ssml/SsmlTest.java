@@ -40,22 +40,36 @@ class SsmlTest {
 
     @Test
     void everyMarkHasItsElement() {
-        String ssml = SsmlWriter.paragraph(cue(List.of(on("crew", new Instruction.Pause(700)), on("said", new Instruction.Breath(Instruction.Depth.DEEP)), on("one tide", new Instruction.Pace(80)), on("tide", new Instruction.Stress(Instruction.Level.STRONG)),
-                on("lift", new Instruction.Pitch(-2.5)), on("more", new Instruction.Whisper()), on("out", new Instruction.InStyle(Style.WEARY, 60)), on("have", new Instruction.Range(0)), on("is", new Instruction.Volume(3)))));
-        assertThat(ssml).isEqualTo("<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
-                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
-                + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" score:style=\"weary 60\">out</prosody>.</p>");
+        String ssml = SsmlWriter.paragraph(cue(List.of(
+                on("crew", new Instruction.Pause(700)),
+                on("said", new Instruction.Breath(Instruction.Depth.DEEP)),
+                on("one tide", new Instruction.Pace(80)),
+                on("tide", new Instruction.Stress(Instruction.Level.STRONG)),
+                on("lift", new Instruction.Pitch(-2.5)),
+                on("more", new Instruction.Whisper()),
+                on("out", new Instruction.InStyle(Style.WEARY, 60)),
+                on("have", new Instruction.Range(0)),
+                on("is", new Instruction.Volume(3)))));
+        assertThat(ssml)
+                .isEqualTo(
+                        "<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
+                                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
+                                + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" score:style=\"weary 60\">out</prosody>.</p>");
     }
 
     @Test
     void runsThatCrossAreWrittenInPiecesAndReadAsWhole() {
-        List<Mark> marks = List.of(on("one tide to", new Instruction.Pace(80)), on("tide to lift", new Instruction.Pitch(2)));
+        List<Mark> marks =
+                List.of(on("one tide to", new Instruction.Pace(80)), on("tide to lift", new Instruction.Pitch(2)));
         String ssml = SsmlWriter.document(List.of(cue(marks)), "en-GB");
-        assertThat(SsmlReader.read(ssml).cues()).singleElement().satisfies(read -> assertThat(read.marks()).isEqualTo(new Marks(marks)));
+        assertThat(SsmlReader.read(ssml).cues())
+                .singleElement()
+                .satisfies(read -> assertThat(read.marks()).isEqualTo(new Marks(marks)));
     }
 
     @Property(tries = 1500)
-    void outAndInGivesTheSameMarks(@ForAll Random random, @ForAll @IntRange(min = 0, max = 9) int count) throws Exception {
+    void outAndInGivesTheSameMarks(@ForAll Random random, @ForAll @IntRange(min = 0, max = 9) int count)
+            throws Exception {
         List<Word> words = Words.of(LINE);
         Marks marks = Marks.NONE;
         for (int i = 0; i < count; i++) {
@@ -80,7 +94,9 @@ class SsmlTest {
         if (alikeBesideOneAnother(marks)) {
             return;
         }
-        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of(), Map.of("Keeper", "otis"))), "en-GB");
+        String ssml = SsmlWriter.document(
+                List.of(new SsmlCue(LINE, "isla", Direction.NONE, marks, List.of(), Map.of("Keeper", "otis"))),
+                "en-GB");
         assertThat(broken(ssml)).as(ssml).isEmpty();
         SsmlReader.Document read = SsmlReader.read(ssml);
         assertThat(read.remarks()).isEmpty();
@@ -92,30 +108,59 @@ class SsmlTest {
 
     private static boolean alikeBesideOneAnother(Marks marks) {
         List<Mark> all = new ArrayList<>(marks.all());
-        return all.stream().anyMatch(a -> all.stream().anyMatch(b -> a != b && a.instruction().equals(b.instruction()) && !a.instruction().onGap()));
+        return all.stream()
+                .anyMatch(a -> all.stream()
+                        .anyMatch(b -> a != b
+                                && a.instruction().equals(b.instruction())
+                                && !a.instruction().onGap()));
     }
 
     @Test
     void aWholeCueWithStyleAndReadingsKeepsTheRules() throws Exception {
         Direction direction = new Direction(92, -1.5, 110, 2.0, null, null, null, "grave", 40);
-        List<SsmlCue.PlacedReading> readings = List.of(new SsmlCue.PlacedReading(LINE.indexOf("2.3 t"), new Reading("2.3 t", "", PronunciationKind.LETTERS, null, true)),
-                new SsmlCue.PlacedReading(LINE.indexOf("tide"), new Reading("tide", "taɪd", PronunciationKind.IPA, null, true)));
-        String ssml = SsmlWriter.document(List.of(new SsmlCue(LINE, "isla", direction, Marks.NONE, readings, Map.of()), new SsmlCue(LINE, "", new Direction(null, null, null, null, null, null, null, "newsreader", null), Marks.NONE, List.of(), Map.of())), "en-GB");
+        List<SsmlCue.PlacedReading> readings = List.of(
+                new SsmlCue.PlacedReading(
+                        LINE.indexOf("2.3 t"), new Reading("2.3 t", "", PronunciationKind.LETTERS, null, true)),
+                new SsmlCue.PlacedReading(
+                        LINE.indexOf("tide"), new Reading("tide", "taɪd", PronunciationKind.IPA, null, true)));
+        String ssml = SsmlWriter.document(
+                List.of(
+                        new SsmlCue(LINE, "isla", direction, Marks.NONE, readings, Map.of()),
+                        new SsmlCue(
+                                LINE,
+                                "",
+                                new Direction(null, null, null, null, null, null, null, "newsreader", null),
+                                Marks.NONE,
+                                List.of(),
+                                Map.of())),
+                "en-GB");
         assertThat(broken(ssml)).as(ssml).isEmpty();
-        assertThat(broken("<speak version='1.1' xml:lang='en' xmlns='http://www.w3.org/2001/10/synthesis'><p><sub>x</sub><prosody>y</prosody><prosody pitch='2st'>z</prosody><p>w</p><emphasis><break>v</break></emphasis></p></speak>"))
-                .as("the rules see what breaks them").hasSize(5);
+        assertThat(
+                        broken(
+                                "<speak version='1.1' xml:lang='en' xmlns='http://www.w3.org/2001/10/synthesis'><p><sub>x</sub><prosody>y</prosody><prosody pitch='2st'>z</prosody><p>w</p><emphasis><break>v</break></emphasis></p></speak>"))
+                .as("the rules see what breaks them")
+                .hasSize(5);
     }
 
     private static List<String> broken(String ssml) throws Exception {
         DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
         factory.setNamespaceAware(true);
-        return SsmlRules.broken(factory.newDocumentBuilder().parse(new InputSource(new StringReader(ssml))).getDocumentElement());
+        return SsmlRules.broken(factory.newDocumentBuilder()
+                .parse(new InputSource(new StringReader(ssml)))
+                .getDocumentElement());
     }
 
     @Test
     void readingsGoOutAndIn() {
         int at = LINE.indexOf("2.3 t");
-        SsmlCue cue = new SsmlCue(LINE, "", Direction.NONE, Marks.NONE, List.of(new SsmlCue.PlacedReading(at, new Reading("2.3 t", "two point three tonnes", PronunciationKind.WORDS, null, true))), Map.of());
+        SsmlCue cue = new SsmlCue(
+                LINE,
+                "",
+                Direction.NONE,
+                Marks.NONE,
+                List.of(new SsmlCue.PlacedReading(
+                        at, new Reading("2.3 t", "two point three tonnes", PronunciationKind.WORDS, null, true))),
+                Map.of());
         String ssml = SsmlWriter.document(List.of(cue), "en-GB");
         assertThat(ssml).contains("“<sub alias=\"two point three tonnes\">2.3 t</sub>”");
         assertThat(SsmlReader.read(ssml).cues().get(0)).isEqualTo(cue);
@@ -129,14 +174,28 @@ class SsmlTest {
                   <s>Wait<break strength="strong"/> for <say-as interpret-as="ordinal">4th</say-as> and <phoneme alphabet="ipa" ph="ˈskɛroʊ">Skerrow</phoneme>.</s></p>
                   <voice name="hamish"><p>Fog <prosody pitch="120Hz">till</prosody> noon <audio src="fog.wav"/>.</p></voice>
                 </speak>""");
-        assertThat(read.cues()).extracting(SsmlCue::text).containsExactly("The lamp is lit. Wait for 4th and Skerrow.", "Fog till noon .");
+        assertThat(read.cues())
+                .extracting(SsmlCue::text)
+                .containsExactly("The lamp is lit. Wait for 4th and Skerrow.", "Fog till noon .");
         assertThat(read.cues()).extracting(SsmlCue::voice).containsExactly("", "hamish");
-        assertThat(read.cues().get(0).marks().all()).extracting(mark -> mark.instruction().id() + " " + mark.instruction().value()).containsExactlyInAnyOrder("stress moderate", "pace 80", "pitch 3", "pause 700");
-        assertThat(read.cues().get(0).readings()).extracting(placed -> placed.reading().written() + " " + placed.reading().kind()).containsExactly("4th ORDINAL", "Skerrow IPA");
-        assertThat(read.remarks()).anySatisfy(remark -> assertThat(remark).contains("contour")).anySatisfy(remark -> assertThat(remark).contains("120Hz")).anySatisfy(remark -> assertThat(remark).contains("<audio>"));
+        assertThat(read.cues().get(0).marks().all())
+                .extracting(mark ->
+                        mark.instruction().id() + " " + mark.instruction().value())
+                .containsExactlyInAnyOrder("stress moderate", "pace 80", "pitch 3", "pause 700");
+        assertThat(read.cues().get(0).readings())
+                .extracting(placed ->
+                        placed.reading().written() + " " + placed.reading().kind())
+                .containsExactly("4th ORDINAL", "Skerrow IPA");
+        assertThat(read.remarks())
+                .anySatisfy(remark -> assertThat(remark).contains("contour"))
+                .anySatisfy(remark -> assertThat(remark).contains("120Hz"))
+                .anySatisfy(remark -> assertThat(remark).contains("<audio>"));
     }
 
-    /** Sections 3.1.8.1 (voice), 3.1.12 (lang) and 3.2.4 (contour: points are a share of the time and a change, straight lines between). */
+    /**
+     * Sections 3.1.8.1 (voice), 3.1.12 (lang) and 3.2.4 (contour: points are a share of the time and a change, straight
+     * lines between).
+     */
     @Test
     void voicesLanguagesAndContoursInsideAParagraph() {
         SsmlReader.Document read = SsmlReader.read("""
@@ -148,32 +207,60 @@ class SsmlTest {
                 </speak>""");
         assertThat(read.remarks()).isEmpty();
         assertThat(read.language()).isEqualTo("en-GB");
-        assertThat(read.cues()).extracting(SsmlCue::text).containsExactly("He wrote: “The lamp is out,” and nos da.", "All of it.", "Alles gut.", "One two three four five");
+        assertThat(read.cues())
+                .extracting(SsmlCue::text)
+                .containsExactly(
+                        "He wrote: “The lamp is out,” and nos da.",
+                        "All of it.",
+                        "Alles gut.",
+                        "One two three four five");
         assertThat(read.cues()).extracting(SsmlCue::voice).containsExactly("isla", "marnie", "", "");
         assertThat(marked(read.cues().get(0))).containsExactly("role otis: The lamp is out", "language cy: nos da");
-        assertThat(read.cues().get(0).places()).containsExactly(new SsmlCue.NamedPlace("night", "He wrote: “The lamp is out,” and ".length()));
+        assertThat(read.cues().get(0).places())
+                .containsExactly(new SsmlCue.NamedPlace("night", "He wrote: “The lamp is out,” and ".length()));
         assertThat(marked(read.cues().get(2))).containsExactly("language de: Alles gut");
-        assertThat(marked(read.cues().get(3))).containsExactly("pitch 1: two", "pitch 3: three", "pitch 5: four", "pitch 7: five");
+        assertThat(marked(read.cues().get(3)))
+                .containsExactly("pitch 1: two", "pitch 3: three", "pitch 5: four", "pitch 7: five");
     }
 
     private static List<String> marked(SsmlCue cue) {
-        return cue.marks().all().stream().map(mark -> mark.instruction().id() + " " + mark.instruction().value() + ": " + cue.text().substring(mark.start(), mark.end())).toList();
+        return cue.marks().all().stream()
+                .map(mark -> mark.instruction().id() + " " + mark.instruction().value() + ": "
+                        + cue.text().substring(mark.start(), mark.end()))
+                .toList();
     }
 
     @Test
     void aLongDocumentOfPiecesIsReadAtOnce() {
         String words = "<emphasis>lamp</emphasis> ".repeat(1_900);
-        assertThat(SsmlReader.read("<speak><p>" + words + "</p></speak>").cues().get(0).marks().all()).as("side by side and alike: one run").hasSize(1);
+        assertThat(SsmlReader.read("<speak><p>" + words + "</p></speak>")
+                        .cues()
+                        .get(0)
+                        .marks()
+                        .all())
+                .as("side by side and alike: one run")
+                .hasSize(1);
         String apart = "<emphasis>lamp</emphasis> out ".repeat(2_001);
-        assertThatThrownBy(() -> SsmlReader.read("<speak><p>" + apart + "</p></speak>")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("at most 2,000 marks");
+        assertThatThrownBy(() -> SsmlReader.read("<speak><p>" + apart + "</p></speak>"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("at most 2,000 marks");
     }
 
     @Test
     void whatCannotBeReadIsASentence() {
-        assertThatThrownBy(() -> SsmlReader.read("<speak><p>no end")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no well-formed SSML: look at line 1");
-        assertThatThrownBy(() -> SsmlReader.read("<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak><p>&a;</p></speak>")).isInstanceOf(IllegalArgumentException.class);
-        assertThat(SsmlReader.read("<speak xml:lang='no such tongue'><p>One.</p></speak>").remarks()).containsExactly("a language of “no such tongue”: left out; the words stay.");
+        assertThatThrownBy(() -> SsmlReader.read("<speak><p>no end"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("no well-formed SSML: look at line 1");
+        assertThatThrownBy(() -> SsmlReader.read(
+                        "<!DOCTYPE speak [<!ENTITY a SYSTEM \"file:///etc/hostname\">]><speak><p>&a;</p></speak>"))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThat(SsmlReader.read("<speak xml:lang='no such tongue'><p>One.</p></speak>")
+                        .remarks())
+                .containsExactly("a language of “no such tongue”: left out; the words stay.");
         assertThat(SsmlReader.read("<speak/>").cues()).isEmpty();
-        assertThat(SsmlReader.read("<speak><p>Loud <prosody volume=\"+99dB\">words</prosody></p></speak>").remarks()).singleElement().satisfies(remark -> assertThat(remark).contains("loudness of “99.0”"));
+        assertThat(SsmlReader.read("<speak><p>Loud <prosody volume=\"+99dB\">words</prosody></p></speak>")
+                        .remarks())
+                .singleElement()
+                .satisfies(remark -> assertThat(remark).contains("loudness of “99.0”"));
     }
 }

@@ -15,26 +15,35 @@ import org.logophon.core.mark.Marks;
 class SuggestionsTest {
 
     private static List<String> of(String text, Marks own) {
-        return Suggestions.of(text, "en-GB", own).all().stream().filter(mark -> !mark.heard())
-                .map(mark -> mark.instruction().id() + " " + mark.instruction().value() + " " + text.substring(mark.start(), mark.end())).toList();
+        return Suggestions.of(text, "en-GB", own).all().stream()
+                .filter(mark -> !mark.heard())
+                .map(mark -> mark.instruction().id() + " " + mark.instruction().value() + " "
+                        + text.substring(mark.start(), mark.end()))
+                .toList();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "Its lens weighs 2.3 t. | pace 90 2.3",
-        "The trust of Skerrow Head paid for it. | pace 94 Skerrow Head",
-        "It was not the sea but the wind. | stress moderate sea; stress moderate wind",
-        "It was the wind, not the sea. | stress moderate wind; stress moderate sea",
-        "The crew have one tide to lift it, and the sling is rated for most of it. | pause 250 it",
-        "At last, the men who had carried every one of the forty boxes up the stair sat down. | pause 450 last; breath normal last",
-        "A lamp. | ''"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Its lens weighs 2.3 t. | pace 90 2.3",
+                "The trust of Skerrow Head paid for it. | pace 94 Skerrow Head",
+                "It was not the sea but the wind. | stress moderate sea; stress moderate wind",
+                "It was the wind, not the sea. | stress moderate wind; stress moderate sea",
+                "The crew have one tide to lift it, and the sling is rated for most of it. | pause 250 it",
+                "At last, the men who had carried every one of the forty boxes up the stair sat down. | pause 450 last; breath normal last",
+                "A lamp. | ''"
+            })
     void eachRuleFindsItsPlace(String text, String expected) {
-        assertThat(of(text, Marks.NONE)).containsExactlyInAnyOrderElementsOf(expected.isEmpty() ? List.of() : List.of(expected.split("; ")));
+        assertThat(of(text, Marks.NONE))
+                .containsExactlyInAnyOrderElementsOf(expected.isEmpty() ? List.of() : List.of(expected.split("; ")));
     }
 
     @Test
     void sentencesDifferALittle() {
-        assertThat(of("The lamp was lit at dusk by the old keeper. Fog came. Nobody slept that night in the tower.", Marks.NONE))
+        assertThat(of(
+                        "The lamp was lit at dusk by the old keeper. Fog came. Nobody slept that night in the tower.",
+                        Marks.NONE))
                 .containsExactly("pace 97 Fog came", "pace 103 Nobody slept that night in the tower");
     }
 
@@ -52,6 +61,7 @@ class SuggestionsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "!!!", "not", "not but", "a, not", "1", "Äöü. Ölé, 早上好。"})
     void oddTextsAreNoTrouble(String text) {
-        assertThat(Suggestions.of(text, "en-GB", Marks.NONE).on(text)).isEqualTo(Suggestions.of(text, "en-GB", Marks.NONE));
+        assertThat(Suggestions.of(text, "en-GB", Marks.NONE).on(text))
+                .isEqualTo(Suggestions.of(text, "en-GB", Marks.NONE));
     }
 }

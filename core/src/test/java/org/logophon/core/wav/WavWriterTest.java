@@ -15,8 +15,8 @@ import org.logophon.core.sound.Sound;
 
 class WavWriterTest {
 
-    private static final BroadcastExtension BEXT = new BroadcastExtension("Ffion’s café", "010",
-            LocalDateTime.of(2026, 3, 4, 5, 6, 7), 48_000L * 3_600, -19.0, -1.25);
+    private static final BroadcastExtension BEXT = new BroadcastExtension(
+            "Ffion’s café", "010", LocalDateTime.of(2026, 3, 4, 5, 6, 7), 48_000L * 3_600, -19.0, -1.25);
 
     private static byte[] written(SampleFormat format, BroadcastExtension bext, float... samples) throws Exception {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -56,7 +56,8 @@ class WavWriterTest {
     void oddDataIsPaddedToAnEvenChunk() throws Exception {
         byte[] wav = written(SampleFormat.PCM_24, null, 0.1f);
         assertThat(wav).hasSize(44 + 4);
-        assertThat(ByteBuffer.wrap(wav).order(ByteOrder.LITTLE_ENDIAN).getInt(4)).isEqualTo(wav.length - 8);
+        assertThat(ByteBuffer.wrap(wav).order(ByteOrder.LITTLE_ENDIAN).getInt(4))
+                .isEqualTo(wav.length - 8);
     }
 
     /** EBU Tech 3285 version 2: sizes and places of the fields. */
@@ -80,7 +81,8 @@ class WavWriterTest {
     @Test
     void sixteenBitIsDitheredTheSameWayEachTime() throws Exception {
         byte[] once = written(SampleFormat.PCM_16, null, 0.25f, 0.25f, 0.25f, 0.25f);
-        assertThat(written(SampleFormat.PCM_16, null, 0.25f, 0.25f, 0.25f, 0.25f)).isEqualTo(once);
+        assertThat(written(SampleFormat.PCM_16, null, 0.25f, 0.25f, 0.25f, 0.25f))
+                .isEqualTo(once);
         ByteBuffer samples = ByteBuffer.wrap(once, 44, 8).order(ByteOrder.LITTLE_ENDIAN);
         for (int i = 0; i < 4; i++) {
             assertThat(samples.getShort() - 8_191.75).isBetween(-1.6, 1.6);

@@ -10,15 +10,18 @@ import org.logophon.core.voice.Voice;
  */
 public interface Charges {
 
-    /** Before a request that will be charged, unless it was before. @throws org.logophon.core.render.SpeechFailed with a sentence when it may not be paid */
+    /**
+     * Before a request that will be charged, unless it was before.
+     *
+     * @throws org.logophon.core.render.SpeechFailed with a sentence when it may not be paid
+     */
     void asked(String key, Voice voice, int characters);
 
     /** @param characters that the service has charged for this key, once however often it was asked */
     void charged(String key, Voice voice, int characters);
 
     /** The service has refused it: nothing is charged. */
-    default void refused(String key) {
-    }
+    default void refused(String key) {}
 
     /** What was paid for before, where it is kept. */
     default Optional<Utterance> paid(String key) {
@@ -26,6 +29,5 @@ public interface Charges {
     }
 
     /** Keeps what was paid for, so that another pace or pitch of it is known to cost nothing. */
-    default void keep(String key, Voice voice, Utterance answer) {
-    }
+    default void keep(String key, Voice voice, Utterance answer) {}
 }

@@ -15,7 +15,10 @@ import org.logophon.core.sound.Sound;
 import org.logophon.core.voice.Voice;
 import tools.jackson.databind.JsonNode;
 
-/** A hired voice as an engine. It is asked for its plain voice, or one of its styles; pace, pitch and range are made in the signal. */
+/**
+ * A hired voice as an engine. It is asked for its plain voice, or one of its styles; pace, pitch and range are made in
+ * the signal.
+ */
 public final class HiredEngine implements SpeechEngine {
 
     private final HiredService service;
@@ -59,7 +62,9 @@ public final class HiredEngine implements SpeechEngine {
         List<WordStart> words = new ArrayList<>();
         List<PhonemeStart> silences = new ArrayList<>();
         for (JsonNode word : answer.path("words")) {
-            words.add(new WordStart(sent.spoken(word.path("at").asInt(0)), sample(word.path("from").asDouble(0), sound)));
+            words.add(new WordStart(
+                    sent.spoken(word.path("at").asInt(0)),
+                    sample(word.path("from").asDouble(0), sound)));
             silences.add(new PhonemeStart(sample(word.path("from").asDouble(0), sound), false));
             silences.add(new PhonemeStart(sample(word.path("to").asDouble(0), sound), true));
         }
@@ -87,12 +92,16 @@ public final class HiredEngine implements SpeechEngine {
             }
             if (id == 0x20746d66 && length >= 16) {
                 if (wav.getShort(at + 8) != 1 || wav.getShort(at + 10) != 1 || wav.getShort(at + 22) != 16) {
-                    throw new SpeechFailed("The service of the hired voices gave a sound of another kind than 16-bit mono PCM.");
+                    throw new SpeechFailed(
+                            "The service of the hired voices gave a sound of another kind than 16-bit mono PCM.");
                 }
                 rate = wav.getInt(at + 12);
             } else if (id == 0x61746164 && rate > 0) {
                 short[] samples = new short[length / 2];
-                wav.slice(at + 8, length).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(samples);
+                wav.slice(at + 8, length)
+                        .order(ByteOrder.LITTLE_ENDIAN)
+                        .asShortBuffer()
+                        .get(samples);
                 return Sound.ofPcm16(samples, rate);
             }
             at += 8 + length + (length & 1);

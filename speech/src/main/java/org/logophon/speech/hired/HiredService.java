@@ -41,7 +41,8 @@ public final class HiredService {
 
     private final URI address;
     private final String key;
-    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
 
     /** @throws IllegalArgumentException with a sentence when the address is none */
     public HiredService(String address, String key) {
@@ -65,7 +66,11 @@ public final class HiredService {
         return voices(list());
     }
 
-    /** What it offers, as it says it: to be kept, and read by {@link #voices(String)}. @throws SpeechFailed with a sentence when the service can't be asked */
+    /**
+     * What it offers, as it says it: to be kept, and read by {@link #voices(String)}.
+     *
+     * @throws SpeechFailed with a sentence when the service can't be asked
+     */
     public String list() {
         return ask(request("v1/voices").GET().build()).toString();
     }
@@ -81,15 +86,25 @@ public final class HiredService {
 
     /** Asked while somebody waits: it is told within seconds that the service doesn't answer. */
     public Allowance allowance() {
-        JsonNode answer = ask(request("v1/allowance").timeout(ALLOWANCE_PATIENCE).GET().build(), ALLOWANCE_TRIES);
-        return new Allowance(answer.path("characters").asLong(0), answer.path("used").asLong(0), answer.path("until").asString(""));
+        JsonNode answer =
+                ask(request("v1/allowance").timeout(ALLOWANCE_PATIENCE).GET().build(), ALLOWANCE_TRIES);
+        return new Allowance(
+                answer.path("characters").asLong(0),
+                answer.path("used").asLong(0),
+                answer.path("until").asString(""));
     }
 
     /** @throws ServiceRefused when it says no, and nothing is charged */
     JsonNode speech(String once, String voice, SentText sent, String style) {
-        String body = JSON.writeValueAsString(JSON.createObjectNode().put("voice", voice).put(sent.ssml() ? "ssml" : "text", sent.body()).put("style", style));
-        return ask(request("v1/speech").header("Idempotency-Key", once).header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)).build());
+        String body = JSON.writeValueAsString(JSON.createObjectNode()
+                .put("voice", voice)
+                .put(sent.ssml() ? "ssml" : "text", sent.body())
+                .put("style", style));
+        return ask(request("v1/speech")
+                .header("Idempotency-Key", once)
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8))
+                .build());
     }
 
     private HttpRequest.Builder request(String path) {
@@ -116,7 +131,13 @@ public final class HiredService {
                 }
                 last = status == TOO_MANY ? "it has too many requests" : "it answers with status " + status;
                 wait = response.headers().firstValueAsLong("Retry-After").isPresent()
-                        ? Math.min(MOST_WAIT_MILLIS, response.headers().firstValueAsLong("Retry-After").getAsLong() * 1_000) : wait;
+                        ? Math.min(
+                                MOST_WAIT_MILLIS,
+                                response.headers()
+                                                .firstValueAsLong("Retry-After")
+                                                .getAsLong()
+                                        * 1_000)
+                        : wait;
             } catch (IOException gone) {
                 last = "it did not answer";
             } catch (JacksonException broken) {
@@ -129,7 +150,8 @@ public final class HiredService {
                 sleep(wait);
             }
         }
-        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + tries + " times. Try again later; nothing is charged twice.");
+        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + tries
+                + " times. Try again later; nothing is charged twice.");
     }
 
     /** A service that never stops answering is stopped. */
@@ -156,7 +178,9 @@ public final class HiredService {
         String sentence = sentence(body);
         return switch (status) {
             case 401, 403 -> "The service of the hired voices refuses the key. Check LOGOPHON_HIRED_KEY.";
-            case 402 -> "The hired voices can't be paid." + sentence + " Cast a voice that costs nothing, or wait for the next month.";
+            case 402 ->
+                "The hired voices can't be paid." + sentence
+                        + " Cast a voice that costs nothing, or wait for the next month.";
             default -> "The service of the hired voices refuses this text (status " + status + ")." + sentence;
         };
     }
@@ -178,10 +202,24 @@ public final class HiredService {
         Set<Ability> canDo = EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE);
         canDo.addAll(byItself);
         byItself.removeAll(EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE));
-        return new Voice(PREFIX + id, offered.path("name").asString(id), offered.path("language").asString("en"), offered.path("languageName").asString(""), offered.path("accent").asString(""),
-                "female".equals(offered.path("gender").asString("")) ? Gender.FEMALE : Gender.MALE, age(offered.path("age").asString("grown")), texts(offered.path("character")),
-                ENGINE, id + "@" + offered.path("version").asString("1"), canDo, byItself, texts(offered.path("styles")),
-                new Terms(offered.path("mostCharacters").asInt(0), new BigDecimal(offered.path("pricePerCharacter").asString("0")), offered.path("currency").asString("")));
+        return new Voice(
+                PREFIX + id,
+                offered.path("name").asString(id),
+                offered.path("language").asString("en"),
+                offered.path("languageName").asString(""),
+                offered.path("accent").asString(""),
+                "female".equals(offered.path("gender").asString("")) ? Gender.FEMALE : Gender.MALE,
+                age(offered.path("age").asString("grown")),
+                texts(offered.path("character")),
+                ENGINE,
+                id + "@" + offered.path("version").asString("1"),
+                canDo,
+                byItself,
+                texts(offered.path("styles")),
+                new Terms(
+                        offered.path("mostCharacters").asInt(0),
+                        new BigDecimal(offered.path("pricePerCharacter").asString("0")),
+                        offered.path("currency").asString("")));
     }
 
     private static Age age(String word) {

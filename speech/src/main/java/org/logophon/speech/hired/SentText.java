@@ -28,7 +28,10 @@ record SentText(String body, boolean ssml, int characters, int[] places) {
                 places[characters++] = i;
             }
         }
-        String speak = ssml ? "<speak version=\"1.1\" xmlns=\"http://www.w3.org/2001/10/synthesis\" xml:lang=\"" + language + "\">" + body + "</speak>" : body.toString();
+        String speak = ssml
+                ? "<speak version=\"1.1\" xmlns=\"http://www.w3.org/2001/10/synthesis\" xml:lang=\"" + language + "\">"
+                        + body + "</speak>"
+                : body.toString();
         return new SentText(speak, ssml, characters, java.util.Arrays.copyOf(places, characters));
     }
 

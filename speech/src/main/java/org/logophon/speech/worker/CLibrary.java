@@ -14,6 +14,10 @@ interface CLibrary extends Library {
 
     void srand(int seed);
 
-    /** With {@link #SET_PIPE_SIZE} (Linux): asks for a pipe that holds so many bytes. @return −1 when it can't be had */
+    /**
+     * With {@link #SET_PIPE_SIZE} (Linux): asks for a pipe that holds so many bytes.
+     *
+     * @return −1 when it can't be had
+     */
     int fcntl(int file, int command, int value);
 }

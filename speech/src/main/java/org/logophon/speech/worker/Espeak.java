@@ -9,6 +9,7 @@ final class Espeak {
 
     /** Layout of espeak_EVENT on 64-bit machines. */
     private static final int EVENT_SIZE = 40;
+
     private static final int TEXT_POSITION = 8;
     private static final int SAMPLE = 20;
     private static final int PHONEME_NAME = 32;
@@ -37,14 +38,20 @@ final class Espeak {
         this.home = home;
         rate = initialise();
         if (rate <= 0) {
-            throw new IllegalStateException("espeak-ng is installed without its data. Install the package espeak-ng-data.");
+            throw new IllegalStateException(
+                    "espeak-ng is installed without its data. Install the package espeak-ng-data.");
         }
     }
 
     /** @return samples a second, 0 or less when the engine can't start */
     private int initialise() {
-        int samplesPerSecond = home.isEmpty() ? 0 : library.espeak_Initialize(EspeakLibrary.OUTPUT_SYNCHRONOUS, BUFFER_MILLIS, home,
-                EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
+        int samplesPerSecond = home.isEmpty()
+                ? 0
+                : library.espeak_Initialize(
+                        EspeakLibrary.OUTPUT_SYNCHRONOUS,
+                        BUFFER_MILLIS,
+                        home,
+                        EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
         library.espeak_SetSynthCallback(callback);
         return samplesPerSecond;
     }
@@ -62,7 +69,8 @@ final class Espeak {
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
         begin(voiceName);
-        // the word table keeps what longer clauses before have left in it: one of plain words wipes it, and is stopped unheard
+        // the word table keeps what longer clauses before have left in it: one of plain words wipes it, and is stopped
+        // unheard
         int spaces = (int) text.chars().filter(c -> c == ' ').count();
         synthesise(PLAIN_WORD.repeat(Math.min(MOST_CLAUSE_WORDS, spaces + SPARE_WORDS)), 0);
         begin(voiceName);
@@ -70,19 +78,25 @@ final class Espeak {
         library.espeak_SetParameter(EspeakLibrary.PARAMETER_PITCH, pitch, 0);
         int result = synthesise(text, limitSamples);
         if (count > mostSamples) {
-            throw new IllegalArgumentException("This text runs longer than " + limitSamples / rate / 60 + " minutes. Split the cue.");
+            throw new IllegalArgumentException(
+                    "This text runs longer than " + limitSamples / rate / 60 + " minutes. Split the cue.");
         }
         if (result != 0) {
             throw new IllegalArgumentException("The engine refused this text.");
         }
-        return new Spoken(rate, Arrays.copyOf(samples, count), Arrays.copyOf(words, wordFields), Arrays.copyOf(phonemes, phonemeFields));
+        return new Spoken(
+                rate,
+                Arrays.copyOf(samples, count),
+                Arrays.copyOf(words, wordFields),
+                Arrays.copyOf(phonemes, phonemeFields));
     }
 
     /** Starts the engine anew, with the phase of its wave at zero, and chooses a voice. */
     private void begin(String voiceName) {
         initialise();
         if (library.espeak_SetVoiceByName(voiceName) != 0) {
-            throw new IllegalArgumentException("This engine has no such voice. Install the package espeak-ng-data, or cast another.");
+            throw new IllegalArgumentException(
+                    "This engine has no such voice. Install the package espeak-ng-data, or cast another.");
         }
     }
 
@@ -94,12 +108,12 @@ final class Espeak {
         // breath noise comes from the C library's generator: seeded, the same request gives the same samples
         noise.srand(1);
         byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
-        return library.espeak_Synth(bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8 | EspeakLibrary.MNEMONICS, null, null);
+        return library.espeak_Synth(
+                bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8 | EspeakLibrary.MNEMONICS, null, null);
     }
 
     /** What {@link #speak} gives. */
-    record Spoken(int rate, short[] samples, int[] words, int[] phonemes) {
-    }
+    record Spoken(int rate, short[] samples, int[] words, int[] phonemes) {}
 
     private int receive(Pointer wav, int length, Pointer events) {
         if (wav != null && length > 0) {

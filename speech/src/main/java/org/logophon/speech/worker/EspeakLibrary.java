@@ -15,6 +15,7 @@ interface EspeakLibrary extends Library {
     int CHARS_UTF8 = 1;
     /** Phoneme mnemonics may stand in double square brackets. */
     int MNEMONICS = 0x100;
+
     int PARAMETER_RATE = 1;
     int PARAMETER_PITCH = 3;
     int EVENT_END = 0;
@@ -33,8 +34,15 @@ interface EspeakLibrary extends Library {
 
     int espeak_SetParameter(int parameter, int value, int relative);
 
-    int espeak_Synth(byte[] text, long size, int position, int positionType, int endPosition, int flags,
-                     Pointer uniqueIdentifier, Pointer userData);
+    int espeak_Synth(
+            byte[] text,
+            long size,
+            int position,
+            int positionType,
+            int endPosition,
+            int flags,
+            Pointer uniqueIdentifier,
+            Pointer userData);
 
     String espeak_Info(PointerByReference path);
 

@@ -38,7 +38,8 @@ final class Flite {
         noise.srand(1);
         Pointer utterance = library.flite_synth_text(text, voice);
         if (utterance == null) {
-            throw new IllegalArgumentException("The voice can't speak this text. Change its wording, or cast another voice.");
+            throw new IllegalArgumentException(
+                    "The voice can't speak this text. Change its wording, or cast another voice.");
         }
         try {
             Pointer wave = library.utt_wave(utterance);
@@ -47,7 +48,11 @@ final class Flite {
                 throw new IllegalArgumentException("This text makes more sound than one cue can hold. Split the cue.");
             }
             int rate = wave.getInt(FliteLibrary.WAVE_RATE);
-            return new Espeak.Spoken(rate, wave.getPointer(FliteLibrary.WAVE_SAMPLES).getShortArray(0, length), words(utterance, text, rate), pauses(utterance, rate));
+            return new Espeak.Spoken(
+                    rate,
+                    wave.getPointer(FliteLibrary.WAVE_SAMPLES).getShortArray(0, length),
+                    words(utterance, text, rate),
+                    pauses(utterance, rate));
         } finally {
             library.delete_utterance(utterance);
         }
@@ -73,7 +78,8 @@ final class Flite {
                 words = Arrays.copyOf(words, 2 * count);
             }
             words[count++] = place;
-            words[count++] = Math.round(library.ffeature_float(word, "R:SylStructure.daughter1.daughter1.R:Segment.p.end") * rate);
+            words[count++] = Math.round(
+                    library.ffeature_float(word, "R:SylStructure.daughter1.daughter1.R:Segment.p.end") * rate);
         }
         return Arrays.copyOf(words, count);
     }

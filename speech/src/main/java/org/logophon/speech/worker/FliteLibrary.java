@@ -10,6 +10,7 @@ interface FliteLibrary extends Library {
 
     /** Offsets in {@code cst_voice}, {@code cst_relation} and {@code cst_wave} on 64-bit machines. */
     int VOICE_FEATURES = 8;
+
     int RELATION_HEAD = 24;
     int WAVE_RATE = 8;
     int WAVE_LENGTH = 12;
@@ -21,7 +22,9 @@ interface FliteLibrary extends Library {
 
     /** A voice's own library registers it. */
     static Pointer register(String voice) {
-        return (Pointer) NativeLibrary.getInstance("flite_" + voice).getFunction("register_" + voice).invoke(Pointer.class, new Object[] {null});
+        return (Pointer) NativeLibrary.getInstance("flite_" + voice)
+                .getFunction("register_" + voice)
+                .invoke(Pointer.class, new Object[] {null});
     }
 
     int flite_init();

@@ -9,13 +9,15 @@ import java.nio.charset.StandardCharsets;
 
 /**
  * What goes over the pipes between server and worker. A request is an operation byte and its fields; an answer is the
- * mark {@link #ANSWER}, a status byte, and fields or a sentence. Arrays are a length and values in the machine's byte order. Every
+ * mark {@link #ANSWER}, a status byte, and fields or a sentence. Arrays are a length and values in the machine's byte
+ * order. Every
  * reader states the longest array that it takes, so that neither side can make the other run out of memory.
  */
 public final class Frames {
 
     /** Before every answer: stray output of a native library can't be taken for one. */
     public static final int ANSWER = 0x4c6f676f;
+
     public static final int OK = 0;
     public static final int REFUSED = 1;
     public static final int HELLO = 0;
@@ -24,12 +26,14 @@ public final class Frames {
     public static final int SPEAK_FLITE = 3;
     /** Half an hour at 22,050 samples a second: more than any cue can be. */
     public static final int MOST_SAMPLES = 22_050 * 60 * 30;
-    /** Java's file streams take a native buffer as long as what is asked for, at every call: long arrays go in pieces. */
+    /**
+     * Java's file streams take a native buffer as long as what is asked for, at every call: long arrays go in pieces.
+     */
     private static final int CHUNK_BYTES = 1 << 16;
+
     public static final int MOST_FIELDS = 4_000_000;
 
-    private Frames() {
-    }
+    private Frames() {}
 
     public static void writeText(DataOutputStream out, String text) throws IOException {
         byte[] bytes = text.getBytes(StandardCharsets.UTF_8);

@@ -25,10 +25,22 @@ final class Soxr {
         out = roomy(out, (wanted + SPARE) * (long) FLOAT_BYTES);
         in.write(0, samples, 0, samples.length);
         NativeLongByReference done = new NativeLongByReference();
-        String wrong = library.soxr_oneshot(fromRate, toRate, 1, in, new NativeLong(length), null, out,
-                new NativeLong(wanted + SPARE), done, null, null, null);
+        String wrong = library.soxr_oneshot(
+                fromRate,
+                toRate,
+                1,
+                in,
+                new NativeLong(length),
+                null,
+                out,
+                new NativeLong(wanted + SPARE),
+                done,
+                null,
+                null,
+                null);
         if (wrong != null) {
-            throw new IllegalArgumentException("The sample rate can't be changed from " + fromRate + " to " + toRate + ": " + wrong + ".");
+            throw new IllegalArgumentException(
+                    "The sample rate can't be changed from " + fromRate + " to " + toRate + ": " + wrong + ".");
         }
         byte[] converted = new byte[wanted * FLOAT_BYTES];
         out.read(0, converted, 0, Math.min(converted.length, done.getValue().intValue() * FLOAT_BYTES));

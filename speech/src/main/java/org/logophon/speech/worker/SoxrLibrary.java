@@ -14,7 +14,17 @@ interface SoxrLibrary extends Library {
     }
 
     /** Float in and out, high quality by default. @return null, or what is wrong */
-    String soxr_oneshot(double inRate, double outRate, int channels, Pointer in, NativeLong inLength, NativeLongByReference inDone,
-                        Pointer out, NativeLong outLength, NativeLongByReference outDone, Pointer ioSpec, Pointer qualitySpec,
-                        Pointer runtimeSpec);
+    String soxr_oneshot(
+            double inRate,
+            double outRate,
+            int channels,
+            Pointer in,
+            NativeLong inLength,
+            NativeLongByReference inDone,
+            Pointer out,
+            NativeLong outLength,
+            NativeLongByReference outDone,
+            Pointer ioSpec,
+            Pointer qualitySpec,
+            Pointer runtimeSpec);
 }

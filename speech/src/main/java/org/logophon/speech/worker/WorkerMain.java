@@ -34,8 +34,10 @@ public final class WorkerMain {
         CLibrary c = CLibrary.load();
         c.fcntl(0, CLibrary.SET_PIPE_SIZE, PIPE_BYTES);
         c.fcntl(1, CLibrary.SET_PIPE_SIZE, PIPE_BYTES);
-        DataInputStream in = new DataInputStream(new BufferedInputStream(new FileInputStream(FileDescriptor.in), 1 << 13));
-        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 13));
+        DataInputStream in =
+                new DataInputStream(new BufferedInputStream(new FileInputStream(FileDescriptor.in), 1 << 13));
+        DataOutputStream out =
+                new DataOutputStream(new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 13));
         new WorkerMain(in, out, args[0]).serve();
     }
 

@@ -36,7 +36,12 @@ class FindController {
     private final ScriptStateReader states;
     private final TransactionTemplate transaction;
 
-    FindController(Projects projects, ReadingRepository readings, ScriptSaving saving, ScriptStateReader states, TransactionTemplate transaction) {
+    FindController(
+            Projects projects,
+            ReadingRepository readings,
+            ScriptSaving saving,
+            ScriptStateReader states,
+            TransactionTemplate transaction) {
         this.projects = projects;
         this.readings = readings;
         this.saving = saving;
@@ -45,8 +50,7 @@ class FindController {
     }
 
     /** A hit with the words around it. @param start in the script, −1 in a reading */
-    record MatchRow(int start, int end, String before, String found, String instead, String after) {
-    }
+    record MatchRow(int start, int end, String before, String found, String instead, String after) {}
 
     @GetMapping
     String panel(@PathVariable UUID id, Model model) {
@@ -55,9 +59,15 @@ class FindController {
     }
 
     @PostMapping
-    String preview(@PathVariable UUID id, @RequestParam String what, @RequestParam(defaultValue = "") String with, @RequestParam(defaultValue = "false") boolean whole,
-                   @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean expression,
-                   @RequestParam(defaultValue = "false") boolean inReadings, Model model) {
+    String preview(
+            @PathVariable UUID id,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String with,
+            @RequestParam(defaultValue = "false") boolean whole,
+            @RequestParam(defaultValue = "false") boolean matchCase,
+            @RequestParam(defaultValue = "false") boolean expression,
+            @RequestParam(defaultValue = "false") boolean inReadings,
+            Model model) {
         Project project = projects.require(id);
         Find find = Find.of(what, whole, matchCase, expression);
         List<MatchRow> rows = new ArrayList<>();
@@ -83,16 +93,27 @@ class FindController {
     private static MatchRow row(String text, Find.Hit hit, int start) {
         int from = Math.max(0, hit.start() - AROUND);
         int to = Math.min(text.length(), hit.end() + AROUND);
-        return new MatchRow(start, hit.end(), (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '), text.substring(hit.start(), hit.end()), hit.instead(),
+        return new MatchRow(
+                start,
+                hit.end(),
+                (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '),
+                text.substring(hit.start(), hit.end()),
+                hit.instead(),
                 text.substring(hit.end(), to).replace('\n', ' ') + (to < text.length() ? "…" : ""));
     }
 
     /** Replaces every hit, in the script and in the readings, or none of them. */
     @PostMapping("/replace")
     @ResponseBody
-    Object replace(@PathVariable UUID id, @RequestParam String what, @RequestParam(defaultValue = "") String with, @RequestParam(defaultValue = "false") boolean whole,
-                   @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean expression,
-                   @RequestParam(defaultValue = "false") boolean inReadings, @RequestParam int version) {
+    Object replace(
+            @PathVariable UUID id,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String with,
+            @RequestParam(defaultValue = "false") boolean whole,
+            @RequestParam(defaultValue = "false") boolean matchCase,
+            @RequestParam(defaultValue = "false") boolean expression,
+            @RequestParam(defaultValue = "false") boolean inReadings,
+            @RequestParam int version) {
         Find find = Find.of(what, whole, matchCase, expression);
         return transaction.execute(status -> {
             String script = projects.require(id).script();
@@ -101,7 +122,10 @@ class FindController {
             if (now.equals(script) && !changed) {
                 throw new Refused("“" + what + "” isn't there, so nothing was replaced.");
             }
-            return states.withText(id, saving.save(id, now, version, "“" + shortened(what) + "” replaced").report());
+            return states.withText(
+                    id,
+                    saving.save(id, now, version, "“" + shortened(what) + "” replaced")
+                            .report());
         });
     }
 
@@ -109,7 +133,12 @@ class FindController {
         boolean changed = false;
         for (StoredReading kept : own(id)) {
             Reading old = kept.reading();
-            Reading now = new Reading(find.replace(old.written(), with), find.replace(old.said(), with), old.kind(), old.language(), old.matchCase());
+            Reading now = new Reading(
+                    find.replace(old.written(), with),
+                    find.replace(old.said(), with),
+                    old.kind(),
+                    old.language(),
+                    old.matchCase());
             if (!now.equals(old)) {
                 readings.remove(kept.id());
                 readings.put(id, now);

@@ -18,7 +18,6 @@ import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptChangeReport;
 import org.logophon.app.write.ScriptSaving;
-import org.logophon.documents.OpenedDocument;
 import org.logophon.core.script.FrozenNumbers;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
@@ -26,6 +25,7 @@ import org.logophon.core.script.Slot;
 import org.logophon.core.script.Splitting;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.documents.OpenedDocument;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,7 +41,13 @@ class DocumentImport {
     private final VoiceCatalogue voices;
     private final ScriptSaving saving;
 
-    DocumentImport(Projects projects, ProjectRepository table, CueRepository cues, RoleRepository roles, MarkRepository marks, VoiceCatalogue voices,
+    DocumentImport(
+            Projects projects,
+            ProjectRepository table,
+            CueRepository cues,
+            RoleRepository roles,
+            MarkRepository marks,
+            VoiceCatalogue voices,
             ScriptSaving saving) {
         this.projects = projects;
         this.table = table;
@@ -56,15 +62,23 @@ class DocumentImport {
     @Transactional
     public ScriptChangeReport into(UUID id, List<OpenedDocument> opened, String how, int version) {
         Project project = projects.require(id);
-        StringBuilder text = new StringBuilder("replace".equals(how) || "scenes".equals(how) && project.script().isBlank() ? "" : project.script().stripTrailing());
+        StringBuilder text = new StringBuilder(
+                "replace".equals(how)
+                                || "scenes".equals(how) && project.script().isBlank()
+                        ? ""
+                        : project.script().stripTrailing());
         int before = text.isEmpty() ? 0 : cues.of(id).size();
         List<Slot> slots = new ArrayList<>();
         List<String> numbers = new ArrayList<>();
         List<SsmlCue> directed = new ArrayList<>();
         boolean cueByCue = false;
         for (OpenedDocument document : opened) {
-            String heading = opened.size() > 1 || "scenes".equals(how) ? "# " + document.name().replaceAll("\\s+", " ") + "\n\n" : "";
-            text.append(text.isEmpty() ? "" : "\n\n").append(heading).append(document.script().strip());
+            String heading = opened.size() > 1 || "scenes".equals(how)
+                    ? "# " + document.name().replaceAll("\\s+", " ") + "\n\n"
+                    : "";
+            text.append(text.isEmpty() ? "" : "\n\n")
+                    .append(heading)
+                    .append(document.script().strip());
             int count = Script.parse(document.script()).cues().size();
             add(slots, document.slots(), count);
             add(numbers, document.numbers(), count);
@@ -79,7 +93,13 @@ class DocumentImport {
             shape = shape.with(HandCuts.NONE);
         }
         Set<String> cast = roles.of(id).stream().map(Role::name).collect(Collectors.toSet());
-        ScriptChangeReport report = saving.replace(id, text.append('\n').toString(), shape, version, opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened").report();
+        ScriptChangeReport report = saving.replace(
+                        id,
+                        text.append('\n').toString(),
+                        shape,
+                        version,
+                        opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened")
+                .report();
         place(id, before, slots, numbers, directed);
         cast(id, before, directed, cast);
         return report;
@@ -104,18 +124,24 @@ class DocumentImport {
         for (int i = 0; i < came.size(); i++) {
             SsmlCue cue = directed.get(i);
             // where the script can't hold the words as they were, marks would stand on others
-            if (cue != null && cue.text().equals(came.get(i).text()) && !(cue.marks().all().isEmpty() && cue.readings().isEmpty())) {
+            if (cue != null
+                    && cue.text().equals(came.get(i).text())
+                    && !(cue.marks().all().isEmpty() && cue.readings().isEmpty())) {
                 marks.save(came.get(i).id(), cue.text(), cue.allMarks());
             }
         }
         if (numbers.stream().anyMatch(number -> number != null)) {
             Project project = projects.require(id);
-            Set<String> used = new HashSet<>(now.subList(0, before).stream().map(Cue::number).toList());
+            Set<String> used = new HashSet<>(
+                    now.subList(0, before).stream().map(Cue::number).toList());
             numbers.stream().filter(n -> n != null).forEach(used::add);
-            List<String> all = new ArrayList<>(now.subList(0, before).stream().map(Cue::number).toList());
+            List<String> all = new ArrayList<>(
+                    now.subList(0, before).stream().map(Cue::number).toList());
             all.addAll(numbers);
             if (used.size() == all.stream().filter(n -> n != null).count()) {
-                cues.setNumbers(now.stream().map(Cue::id).toList(), new FrozenNumbers(project.shape().numbers(), used).complete(all));
+                cues.setNumbers(
+                        now.stream().map(Cue::id).toList(),
+                        new FrozenNumbers(project.shape().numbers(), used).complete(all));
                 table.freezeNumbers(id);
             }
         }
@@ -141,8 +167,11 @@ class DocumentImport {
         }
         String first = null;
         for (OpenedDocument document : opened) {
-            String name = document.name().strip().isEmpty() ? "Script" : document.name().strip();
-            Project made = table.create(name.substring(0, Math.min(name.length(), Project.LONGEST_NAME)), model.language(), null);
+            String name = document.name().strip().isEmpty()
+                    ? "Script"
+                    : document.name().strip();
+            Project made = table.create(
+                    name.substring(0, Math.min(name.length(), Project.LONGEST_NAME)), model.language(), null);
             into(made.id(), List.of(document), "replace", made.scriptVersion());
             first = first == null ? "/projects/" + made.id() + "/write" : first;
         }

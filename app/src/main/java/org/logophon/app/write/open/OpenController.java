@@ -9,12 +9,12 @@ import java.util.UUID;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptStateReader;
-import org.logophon.documents.DocumentUnusable;
-import org.logophon.documents.Documents;
-import org.logophon.documents.OpenedDocument;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.OpenedDocument;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,7 +22,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Opens documents: first shows what they would become, then takes them. The page sends the files both times; nothing is kept in between. */
+/**
+ * Opens documents: first shows what they would become, then takes them. The page sends the files both times; nothing is
+ * kept in between.
+ */
 @RestController
 @RequestMapping("/projects/{id}/open")
 class OpenController {
@@ -41,20 +44,45 @@ class OpenController {
     }
 
     /** What a file would become. @param problem why it can't be opened; null when it can */
-    record DocumentPreview(String name, String format, String problem, int cues, int words, List<String> roles, boolean slots, boolean numbers, int marks, List<String> skipped,
-                 List<OpenedDocument.Column> columns, String start) {
-    }
+    record DocumentPreview(
+            String name,
+            String format,
+            String problem,
+            int cues,
+            int words,
+            List<String> roles,
+            boolean slots,
+            boolean numbers,
+            int marks,
+            List<String> skipped,
+            List<OpenedDocument.Column> columns,
+            String start) {}
 
     @PostMapping("/preview")
-    List<DocumentPreview> preview(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form) throws IOException {
+    List<DocumentPreview> preview(
+            @PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form)
+            throws IOException {
         projects.require(id);
         check(files);
         List<DocumentPreview> shown = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
-                shown.add(shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
+                shown.add(
+                        shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
             } catch (DocumentUnusable unusable) {
-                shown.add(new DocumentPreview(name(file), "", unusable.getMessage(), 0, 0, List.of(), false, false, 0, List.of(), List.of(), ""));
+                shown.add(new DocumentPreview(
+                        name(file),
+                        "",
+                        unusable.getMessage(),
+                        0,
+                        0,
+                        List.of(),
+                        false,
+                        false,
+                        0,
+                        List.of(),
+                        List.of(),
+                        ""));
             }
         }
         return shown;
@@ -63,14 +91,32 @@ class OpenController {
     private static DocumentPreview shown(String name, OpenedDocument opened) {
         Script script = Script.parse(opened.script(), Splitting.DEFAULT, HandCuts.NONE, "en-GB");
         int words = opened.script().strip().split("\\s+").length;
-        String start = opened.script().length() > SHOWN_CHARACTERS ? opened.script().substring(0, SHOWN_CHARACTERS) + "…" : opened.script();
-        return new DocumentPreview(name, opened.format(), null, script.cues().size(), words, script.roles(), !opened.slots().isEmpty(), !opened.numbers().isEmpty(), opened.directed().stream().mapToInt(cue -> cue.allMarks().all().size()).sum(),
-                skipped(opened), opened.columns(), start);
+        String start = opened.script().length() > SHOWN_CHARACTERS
+                ? opened.script().substring(0, SHOWN_CHARACTERS) + "…"
+                : opened.script();
+        return new DocumentPreview(
+                name,
+                opened.format(),
+                null,
+                script.cues().size(),
+                words,
+                script.roles(),
+                !opened.slots().isEmpty(),
+                !opened.numbers().isEmpty(),
+                opened.directed().stream()
+                        .mapToInt(cue -> cue.allMarks().all().size())
+                        .sum(),
+                skipped(opened),
+                opened.columns(),
+                start);
     }
 
-    /** Named places of SSML tell their times to those who narrate on the command line; a project has no place for them. */
+    /**
+     * Named places of SSML tell their times to those who narrate on the command line; a project has no place for them.
+     */
     private static List<String> skipped(OpenedDocument opened) {
-        int places = opened.directed().stream().mapToInt(cue -> cue.places().size()).sum();
+        int places =
+                opened.directed().stream().mapToInt(cue -> cue.places().size()).sum();
         List<String> skipped = new ArrayList<>(opened.skipped());
         if (places > 0) {
             skipped.add(places + (places == 1 ? " <mark> was" : " <mark>s were") + " left out; the words stay.");
@@ -78,16 +124,25 @@ class OpenController {
         return skipped;
     }
 
-    /** @param how replace, add, scenes (each file a scene of this project) or projects (each file a project of its own) */
+    /**
+     * @param how replace, add, scenes (each file a scene of this project) or projects (each file a project of its own)
+     */
     @PostMapping
-    Object open(@PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam String how, @RequestParam int version, @RequestParam Map<String, String> form) throws IOException {
+    Object open(
+            @PathVariable UUID id,
+            @RequestParam List<MultipartFile> files,
+            @RequestParam String how,
+            @RequestParam int version,
+            @RequestParam Map<String, String> form)
+            throws IOException {
         check(files);
         List<OpenedDocument> opened = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
                 opened.add(Documents.open(name(file), file.getBytes(), columns(form)));
             } catch (DocumentUnusable unusable) {
-                throw new Refused(unusable.getMessage() + (files.size() > 1 ? " Nothing was opened; leave that file out." : ""));
+                throw new Refused(
+                        unusable.getMessage() + (files.size() > 1 ? " Nothing was opened; leave that file out." : ""));
             }
         }
         if ("projects".equals(how)) {
@@ -104,7 +159,9 @@ class OpenController {
 
     /** The file's own name, without any folders that a browser or a forger may have sent. */
     private static String name(MultipartFile file) {
-        String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename().replaceAll("^.*[/\\\\]", "").replaceAll("\\p{Cntrl}", "");
+        String name = file.getOriginalFilename() == null
+                ? ""
+                : file.getOriginalFilename().replaceAll("^.*[/\\\\]", "").replaceAll("\\p{Cntrl}", "");
         return name.isBlank() ? "script.txt" : name.substring(Math.max(0, name.length() - 120));
     }
 

@@ -18,20 +18,31 @@ class DismissedRepository {
     }
 
     /** @param cue null for everywhere in the project */
-    record Dismissed(UUID cue, FindingKind kind, String written) {
-    }
+    record Dismissed(UUID cue, FindingKind kind, String written) {}
 
     Set<Dismissed> of(UUID project) {
-        return new HashSet<>(jdbc.sql("select cue_id, kind, written from dismissed where project_id = :project").param("project", project)
-                .query((row, at) -> new Dismissed(row.getObject("cue_id", UUID.class), FindingKind.valueOf(row.getString("kind")), row.getString("written"))).list());
+        return new HashSet<>(jdbc.sql("select cue_id, kind, written from dismissed where project_id = :project")
+                .param("project", project)
+                .query((row, at) -> new Dismissed(
+                        row.getObject("cue_id", UUID.class),
+                        FindingKind.valueOf(row.getString("kind")),
+                        row.getString("written")))
+                .list());
     }
 
     void add(UUID project, Dismissed dismissed) {
-        jdbc.sql("insert into dismissed (project_id, cue_id, kind, written) values (:project, :cue, :kind, :written) on conflict do nothing")
-                .param("project", project).param("cue", dismissed.cue()).param("kind", dismissed.kind().name()).param("written", dismissed.written()).update();
+        jdbc.sql(
+                        "insert into dismissed (project_id, cue_id, kind, written) values (:project, :cue, :kind, :written) on conflict do nothing")
+                .param("project", project)
+                .param("cue", dismissed.cue())
+                .param("kind", dismissed.kind().name())
+                .param("written", dismissed.written())
+                .update();
     }
 
     int clear(UUID project) {
-        return jdbc.sql("delete from dismissed where project_id = :project").param("project", project).update();
+        return jdbc.sql("delete from dismissed where project_id = :project")
+                .param("project", project)
+                .update();
     }
 }

@@ -33,40 +33,69 @@ class ProofController {
      * @param start in the script
      * @param from  in the cue's text
      */
-    record FindingView(UUID cue, String number, int start, int end, int from, int to, String text, String kind, String title, String reason, String wouldSay,
-                 List<FindingAction> suggestions, boolean right) {
-    }
+    record FindingView(
+            UUID cue,
+            String number,
+            int start,
+            int end,
+            int from,
+            int to,
+            String text,
+            String kind,
+            String title,
+            String reason,
+            String wouldSay,
+            List<FindingAction> suggestions,
+            boolean right) {}
 
     /** A suggestion with what its button says. */
-    record FindingAction(String act, String text, int at, String label) {
-    }
+    record FindingAction(String act, String text, int at, String label) {}
 
     /** @param right how many are said as they should be; they are listed only when all are asked for */
-    record Findings(int version, List<FindingView> findings, int right, int dismissed) {
-    }
+    record Findings(int version, List<FindingView> findings, int right, int dismissed) {}
 
     /** What to do about findings of one version. */
-    record TakenSuggestions(int version, List<SuggestionApplier.Item> items) {
-    }
+    record TakenSuggestions(int version, List<SuggestionApplier.Item> items) {}
 
     /** @param cue null for everywhere */
-    record Dismiss(UUID cue, FindingKind kind, String text) {
-    }
+    record Dismiss(UUID cue, FindingKind kind, String text) {}
 
     /** @param all true for what is said right too */
     @GetMapping
     Findings findings(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
         ProofService.Result result = proofing.of(id);
-        long right = result.found().stream().filter(found -> found.finding().right()).count();
-        return new Findings(result.version(), result.found().stream().filter(found -> all || !found.finding().right()).map(ProofController::shown).toList(), (int) right, result.dismissed());
+        long right =
+                result.found().stream().filter(found -> found.finding().right()).count();
+        return new Findings(
+                result.version(),
+                result.found().stream()
+                        .filter(found -> all || !found.finding().right())
+                        .map(ProofController::shown)
+                        .toList(),
+                (int) right,
+                result.dismissed());
     }
 
     private static FindingView shown(PlacedFinding found) {
         Finding finding = found.finding();
         int start = found.place().sourceAt(finding.start());
         int end = finding.end() == 0 ? start : found.place().sourceAt(finding.end() - 1) + 1;
-        return new FindingView(found.cue().id(), found.cue().number(), start, end, finding.start(), finding.end(), finding.text(), finding.kind().name(), finding.kind().label(),
-                finding.reason(), finding.wouldSay(), finding.suggestions().stream().map(s -> new FindingAction(s.act().name(), s.text(), s.at(), s.sentence())).toList(), finding.right());
+        return new FindingView(
+                found.cue().id(),
+                found.cue().number(),
+                start,
+                end,
+                finding.start(),
+                finding.end(),
+                finding.text(),
+                finding.kind().name(),
+                finding.kind().label(),
+                finding.reason(),
+                finding.wouldSay(),
+                finding.suggestions().stream()
+                        .map(s -> new FindingAction(s.act().name(), s.text(), s.at(), s.sentence()))
+                        .toList(),
+                finding.right());
     }
 
     @PostMapping("/take")

@@ -9,11 +9,11 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.logophon.app.project.CueView;
-import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.write.proof.DismissedRepository.Dismissed;
 import org.logophon.core.proof.CueToProof;
 import org.logophon.core.proof.DetectedLanguage;
@@ -40,14 +40,21 @@ class ProofService {
     private final WatchRepository watch;
     private final DismissedRepository dismissed;
     private final VoiceCatalogue voices;
-    private final Map<Key, List<Finding>> remembered = Collections.synchronizedMap(new LinkedHashMap<>(1024, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, List<Finding>> eldest) {
-            return size() > MOST_REMEMBERED;
-        }
-    });
+    private final Map<Key, List<Finding>> remembered =
+            Collections.synchronizedMap(new LinkedHashMap<>(1024, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Key, List<Finding>> eldest) {
+                    return size() > MOST_REMEMBERED;
+                }
+            });
 
-    ProofService(Projects projects, ReadingRepository readings, WatchRepository watch, DismissedRepository dismissed, VoiceCatalogue voices, ScriptParsing scripts) {
+    ProofService(
+            Projects projects,
+            ReadingRepository readings,
+            WatchRepository watch,
+            DismissedRepository dismissed,
+            VoiceCatalogue voices,
+            ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.readings = readings;
@@ -57,38 +64,42 @@ class ProofService {
     }
 
     /** All that a cue's findings depend on. */
-    private record Key(String text, String language, List<ReadingList.Match> settled, List<WatchWord> watched) {
-    }
+    private record Key(String text, String language, List<ReadingList.Match> settled, List<WatchWord> watched) {}
 
     /** A finding at its place. */
-    record PlacedFinding(CueView cue, ScriptCue place, Finding finding) {
-    }
+    record PlacedFinding(CueView cue, ScriptCue place, Finding finding) {}
 
     /** @param dismissed how many were left out because somebody had looked at them */
-    record Result(int version, List<PlacedFinding> found, int dismissed) {
-    }
+    record Result(int version, List<PlacedFinding> found, int dismissed) {}
 
     Result of(UUID id) {
         ProjectView view = projects.view(id);
         Script script = scripts.of(view.project());
         ProjectReadings said = readings.of(id);
         Set<Dismissed> left = dismissed.of(id);
-        List<WatchWord> watched = watch.all().stream().map(WatchRepository.StoredWatchWord::word).toList();
+        List<WatchWord> watched =
+                watch.all().stream().map(WatchRepository.StoredWatchWord::word).toList();
         Proof proof = new Proof(watched, new DetectedLanguage(), voices.all());
         List<PlacedFinding> found = new ArrayList<>();
         int hidden = 0;
         int count = Math.min(script.cues().size(), view.cues().size());
-        List<List<Finding>> findings = IntStream.range(0, count).parallel().mapToObj(i -> {
-            CueView cue = view.cues().get(i);
-            String text = script.cues().get(i).text();
-            String language = cue.voice() == null ? view.project().language() : cue.voice().language();
-            return findings(proof, new Key(text, language, said.settled(cue.id(), text, language), watched));
-        }).toList();
+        List<List<Finding>> findings = IntStream.range(0, count)
+                .parallel()
+                .mapToObj(i -> {
+                    CueView cue = view.cues().get(i);
+                    String text = script.cues().get(i).text();
+                    String language = cue.voice() == null
+                            ? view.project().language()
+                            : cue.voice().language();
+                    return findings(proof, new Key(text, language, said.settled(cue.id(), text, language), watched));
+                })
+                .toList();
         for (int i = 0; i < count; i++) {
             CueView cue = view.cues().get(i);
             ScriptCue place = script.cues().get(i);
             for (Finding finding : findings.get(i)) {
-                if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text())) || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
+                if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text()))
+                        || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
                     hidden++;
                 } else {
                     found.add(new PlacedFinding(cue, place, finding));
@@ -102,7 +113,8 @@ class ProofService {
     private List<Finding> findings(Proof proof, Key key) {
         List<Finding> known = remembered.get(key);
         if (known == null) {
-            known = proof.of(new CueToProof(key.text(), Words.of(key.text()), key.language(), ScriptCue.MOST_CHARACTERS, key.settled()));
+            known = proof.of(new CueToProof(
+                    key.text(), Words.of(key.text()), key.language(), ScriptCue.MOST_CHARACTERS, key.settled()));
             remembered.put(key, known);
         }
         return known;

@@ -5,13 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.PlaceReading;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.RoleRepository;
+import org.logophon.app.project.ScriptParsing;
 import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptChangeReport;
@@ -30,12 +30,16 @@ import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Takes suggestions: readings into the project's list or to their place, other words and cuts into the script, all at once. */
+/**
+ * Takes suggestions: readings into the project's list or to their place, other words and cuts into the script, all at
+ * once.
+ */
 @Service
 class SuggestionApplier {
 
     /** Capitals make these what they are. */
-    private static final Set<FindingKind> CAPITALS_COUNT = Set.of(FindingKind.ACRONYM, FindingKind.MIXED, FindingKind.UNKNOWN_WORD, FindingKind.ROMAN_NUMERAL);
+    private static final Set<FindingKind> CAPITALS_COUNT =
+            Set.of(FindingKind.ACRONYM, FindingKind.MIXED, FindingKind.UNKNOWN_WORD, FindingKind.ROMAN_NUMERAL);
 
     private final Projects projects;
     private final ScriptParsing scripts;
@@ -45,7 +49,14 @@ class SuggestionApplier {
     private final ScriptStateReader states;
     private final VoiceCatalogue voices;
 
-    SuggestionApplier(Projects projects, ReadingRepository readings, RoleRepository roles, ScriptSaving saving, ScriptStateReader states, VoiceCatalogue voices, ScriptParsing scripts) {
+    SuggestionApplier(
+            Projects projects,
+            ReadingRepository readings,
+            RoleRepository roles,
+            ScriptSaving saving,
+            ScriptStateReader states,
+            VoiceCatalogue voices,
+            ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
         this.readings = readings;
@@ -63,16 +74,13 @@ class SuggestionApplier {
      * @param text    of the suggestion
      * @param at      for a cut, where the new cue starts
      */
-    record Item(UUID cue, int from, int to, String written, FindingKind kind, Act act, String text, int at) {
-    }
+    record Item(UUID cue, int from, int to, String written, FindingKind kind, Act act, String text, int at) {}
 
     /** What was done, with the script as it is now. */
-    record Done(String sentence, Object state) {
-    }
+    record Done(String sentence, Object state) {}
 
     /** Source text from one index to another is written anew. */
-    private record TextEdit(int start, int end, String text) {
-    }
+    private record TextEdit(int start, int end, String text) {}
 
     @Transactional
     public Done take(UUID id, int version, List<Item> items) {
@@ -85,7 +93,11 @@ class SuggestionApplier {
         int stale = 0;
         for (Item item : items) {
             ScriptCue cue = cue(view, script, item);
-            if (cue == null || item.from() < 0 || item.to() > cue.text().length() || item.to() <= item.from() || !cue.text().substring(item.from(), item.to()).equals(item.written())) {
+            if (cue == null
+                    || item.from() < 0
+                    || item.to() > cue.text().length()
+                    || item.to() <= item.from()
+                    || !cue.text().substring(item.from(), item.to()).equals(item.written())) {
                 stale++;
                 continue;
             }
@@ -115,7 +127,12 @@ class SuggestionApplier {
     /** A homograph is read by its place; anything else the same way wherever it stands. */
     private void keep(UUID project, Item item) {
         PronunciationKind kind = item.act() == Act.LETTERS ? PronunciationKind.LETTERS : PronunciationKind.WORDS;
-        Reading reading = new Reading(item.written(), as == PronunciationKind.LETTERS ? "" : item.text(), as, null, CAPITALS_COUNT.contains(item.kind()));
+        Reading reading = new Reading(
+                item.written(),
+                as == PronunciationKind.LETTERS ? "" : item.text(),
+                as,
+                null,
+                CAPITALS_COUNT.contains(item.kind()));
         if (item.kind() == FindingKind.HOMOGRAPH) {
             readings.put(new PlaceReading(item.cue(), item.from(), reading));
         } else {
@@ -136,15 +153,19 @@ class SuggestionApplier {
 
     /** The paragraph gets a role of its own, named for its language, and the voice; what follows goes on as before. */
     private List<TextEdit> cast(UUID project, Script script, ScriptCue cue, Item item) {
-        Voice voice = voices.all().stream().filter(v -> v.name().equals(item.text())).findFirst().orElseThrow(() ->
-                new Refused("There is no voice " + item.text() + "."));
+        Voice voice = voices.all().stream()
+                .filter(v -> v.name().equals(item.text()))
+                .findFirst()
+                .orElseThrow(() -> new Refused("There is no voice " + item.text() + "."));
         String role = voice.languageName().split("[ (]")[0];
         int at = script.cues().indexOf(cue);
-        List<TextEdit> edits = new ArrayList<>(List.of(new TextEdit(cue.start(), cue.sourceAt(0), role.toUpperCase(java.util.Locale.ROOT) + ": ")));
+        List<TextEdit> edits = new ArrayList<>(
+                List.of(new TextEdit(cue.start(), cue.sourceAt(0), role.toUpperCase(java.util.Locale.ROOT) + ": ")));
         if (at + 1 < script.cues().size()) {
             ScriptCue next = script.cues().get(at + 1);
             if (next.role().equals(cue.role()) && next.start() == next.sourceAt(0)) {
-                edits.add(new TextEdit(next.start(), next.start(), next.role().toUpperCase(java.util.Locale.ROOT) + ": "));
+                edits.add(new TextEdit(
+                        next.start(), next.start(), next.role().toUpperCase(java.util.Locale.ROOT) + ": "));
             }
         }
         roles.add(project, role, roles.of(project).size(), voice.id());
@@ -160,7 +181,9 @@ class SuggestionApplier {
         }
         StringBuilder text = new StringBuilder(project.script());
         int last = Integer.MAX_VALUE;
-        for (TextEdit edit : edits.stream().sorted(Comparator.comparingInt(TextEdit::start).reversed()).toList()) {
+        for (TextEdit edit : edits.stream()
+                .sorted(Comparator.comparingInt(TextEdit::start).reversed())
+                .toList()) {
             if (edit.end() <= last) {
                 text.replace(edit.start(), edit.end(), edit.text());
                 last = edit.start();
@@ -170,7 +193,8 @@ class SuggestionApplier {
         if (!hand.isEmpty() && !edits.isEmpty()) {
             hand = hand.moved(TextDiff.of(project.script(), now)::moved);
         }
-        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions taken").report();
+        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions taken")
+                .report();
     }
 
     private static String sentence(int kept, int written, int stale) {

@@ -33,8 +33,14 @@ class WatchController {
     }
 
     @PostMapping
-    String add(@PathVariable UUID id, @RequestParam String avoid, @RequestParam(defaultValue = "") String instead, @RequestParam(defaultValue = "") String note, Model model) {
-        watch.put(new WatchWord(avoid, Arrays.asList(instead.split("[,;|]")), note.substring(0, Math.min(200, note.length()))));
+    String add(
+            @PathVariable UUID id,
+            @RequestParam String avoid,
+            @RequestParam(defaultValue = "") String instead,
+            @RequestParam(defaultValue = "") String note,
+            Model model) {
+        watch.put(new WatchWord(
+                avoid, Arrays.asList(instead.split("[,;|]")), note.substring(0, Math.min(200, note.length()))));
         return list(id, model);
     }
 

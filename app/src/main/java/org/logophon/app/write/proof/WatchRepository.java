@@ -23,19 +23,24 @@ class WatchRepository {
     }
 
     /** A word with its row's id. */
-    record StoredWatchWord(UUID id, WatchWord word) {
-    }
+    record StoredWatchWord(UUID id, WatchWord word) {}
 
     List<StoredWatchWord> all() {
-        return jdbc.sql("select * from watch_word order by lower(avoid)").query(WatchRepository::kept).list();
+        return jdbc.sql("select * from watch_word order by lower(avoid)")
+                .query(WatchRepository::kept)
+                .list();
     }
 
     void put(WatchWord word) {
         jdbc.sql("""
                 insert into watch_word (id, avoid, instead, note, at) values (:id, :avoid, :instead, :note, :now)
                 on conflict (avoid) do update set instead = excluded.instead, note = excluded.note""")
-                .param("id", UUID.randomUUID()).param("avoid", word.avoid()).param("instead", word.instead().toArray(String[]::new))
-                .param("note", word.note()).param("now", clock.instant().atOffset(ZoneOffset.UTC)).update();
+                .param("id", UUID.randomUUID())
+                .param("avoid", word.avoid())
+                .param("instead", word.instead().toArray(String[]::new))
+                .param("note", word.note())
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     void remove(UUID id) {
@@ -44,6 +49,8 @@ class WatchRepository {
 
     private static StoredWatchWord kept(ResultSet row, int at) throws SQLException {
         String[] instead = (String[]) row.getArray("instead").getArray();
-        return new StoredWatchWord(row.getObject("id", UUID.class), new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
+        return new StoredWatchWord(
+                row.getObject("id", UUID.class),
+                new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
     }
 }

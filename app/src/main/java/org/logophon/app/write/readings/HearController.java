@@ -11,14 +11,14 @@ import org.logophon.app.rendering.AuditionAudio;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
-import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
-import org.logophon.speech.NativeVoices;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.speech.NativeVoices;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -45,17 +45,30 @@ class HearController {
         this.lines = lines;
     }
 
-    /** @param cue whose voice speaks; none for the first role's. @param as how {@code said} is meant; empty to say what is written as it is */
+    /**
+     * @param cue whose voice speaks; none for the first role's.
+     *
+     * @param as how {@code said} is meant; empty to say what is written as it is
+     */
     @GetMapping
-    Map<String, String> hear(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said,
-                             @RequestParam(defaultValue = "") String as, @RequestParam(required = false) UUID cue) {
+    Map<String, String> hear(
+            @PathVariable UUID id,
+            @RequestParam String written,
+            @RequestParam(defaultValue = "") String said,
+            @RequestParam(defaultValue = "") String as,
+            @RequestParam(required = false) UUID cue) {
         return heard(id, written, said, as, cue, 0);
     }
 
     /** The same, once its price was agreed to. @param agreed characters */
     @PostMapping
-    Map<String, String> hearPaid(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said,
-                                 @RequestParam(defaultValue = "") String as, @RequestParam(required = false) UUID cue, @RequestParam int agreed) {
+    Map<String, String> hearPaid(
+            @PathVariable UUID id,
+            @RequestParam String written,
+            @RequestParam(defaultValue = "") String said,
+            @RequestParam(defaultValue = "") String as,
+            @RequestParam(required = false) UUID cue,
+            @RequestParam int agreed) {
         return heard(id, written, said, as, cue, agreed);
     }
 
@@ -64,16 +77,32 @@ class HearController {
             throw new Refused("There are 1 to " + LONGEST + " characters to hear at once.");
         }
         ProjectView view = projects.view(id);
-        Role role = cue == null ? view.roles().stream().findFirst().orElse(null) : view.cue(cue).map(CueView::role).orElse(null);
-        Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId()).or(() -> voices.find(NativeVoices.DEFAULT_ID)).orElseThrow();
-        List<Pronunciation> readings = as.isBlank() ? List.of() : List.of(said(new Reading(written, said, PronunciationKind.of(as), null, true), voice));
-        ResolvedDirection direction = ResolvedDirection.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
-        Recipe recipe = Recipe.of(readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "), readings, voice, narrator.engineVersion(voice), direction);
+        Role role = cue == null
+                ? view.roles().stream().findFirst().orElse(null)
+                : view.cue(cue).map(CueView::role).orElse(null);
+        Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId())
+                .or(() -> voices.find(NativeVoices.DEFAULT_ID))
+                .orElseThrow();
+        List<Pronunciation> readings = as.isBlank()
+                ? List.of()
+                : List.of(said(new Reading(written, said, PronunciationKind.of(as), null, true), voice));
+        ResolvedDirection direction =
+                ResolvedDirection.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
+        Recipe recipe = Recipe.of(
+                readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "),
+                readings,
+                voice,
+                narrator.engineVersion(voice),
+                direction);
         lines.say(id, recipe, agreed);
         return Map.of("sound", AuditionAudio.address(id, recipe));
     }
 
     private static Pronunciation said(Reading reading, Voice voice) {
-        return new Pronunciation(0, reading.written().length(), reading.spoken(voice.language()), reading.kind() == PronunciationKind.IPA);
+        return new Pronunciation(
+                0,
+                reading.written().length(),
+                reading.spoken(voice.language()),
+                reading.kind() == PronunciationKind.IPA);
     }
 }

@@ -1,6 +1,5 @@
 package org.logophon.app.write.readings;
 
-import org.logophon.core.input.InvalidInput;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -13,6 +12,7 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.ReadingRepository.StoredReading;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.reading.ReadingList;
@@ -49,23 +49,33 @@ class ReadingsController {
     }
 
     /** A reading with the cues that use it. @param overridden true when the project's own list says otherwise */
-    record ReadingRow(UUID id, Reading reading, String says, String used, boolean overridden) {
-    }
+    record ReadingRow(UUID id, Reading reading, String says, String used, boolean overridden) {}
 
     /** A reading of one place. */
-    record PlaceRow(PlaceReading place, String number) {
-    }
+    record PlaceRow(PlaceReading place, String number) {}
 
     @GetMapping
     String list(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
         List<StoredReading> kept = readings.kept(id);
         model.addAttribute("project", view.project());
-        model.addAttribute("own", kept.stream().filter(k -> !k.house()).map(k -> row(k, view, false)).toList());
-        model.addAttribute("house", kept.stream().filter(StoredReading::house).map(k -> row(k, view, overridden(k, kept))).toList());
+        model.addAttribute(
+                "own",
+                kept.stream()
+                        .filter(k -> !k.house())
+                        .map(k -> row(k, view, false))
+                        .toList());
+        model.addAttribute(
+                "house",
+                kept.stream()
+                        .filter(StoredReading::house)
+                        .map(k -> row(k, view, overridden(k, kept)))
+                        .toList());
         List<PlaceRow> places = new ArrayList<>();
         for (PlaceReading place : readings.places(id)) {
-            view.cue(place.cue()).filter(cue -> place.stands(cue.cue().text())).ifPresent(cue -> places.add(new PlaceRow(place, cue.number())));
+            view.cue(place.cue())
+                    .filter(cue -> place.stands(cue.cue().text()))
+                    .ifPresent(cue -> places.add(new PlaceRow(place, cue.number())));
         }
         model.addAttribute("places", places);
         model.addAttribute("ways", PronunciationKind.values());
@@ -73,29 +83,48 @@ class ReadingsController {
     }
 
     private static boolean overridden(StoredReading house, List<StoredReading> all) {
-        return all.stream().anyMatch(k -> !k.house() && k.reading().written().equalsIgnoreCase(house.reading().written()) && !k.reading().equals(house.reading()));
+        return all.stream()
+                .anyMatch(k -> !k.house()
+                        && k.reading()
+                                .written()
+                                .equalsIgnoreCase(house.reading().written())
+                        && !k.reading().equals(house.reading()));
     }
 
     private static ReadingRow row(StoredReading kept, ProjectView view, boolean overridden) {
         ReadingList one = new ReadingList(List.of(List.of(kept.reading())));
         List<String> numbers = new ArrayList<>();
         for (CueView cue : view.cues()) {
-            String language = cue.voice() == null ? view.project().language() : cue.voice().language();
+            String language = cue.voice() == null
+                    ? view.project().language()
+                    : cue.voice().language();
             if (!one.find(cue.cue().text(), language).isEmpty()) {
                 numbers.add(cue.number());
             }
         }
-        String used = numbers.isEmpty() ? "not used" : "in " + String.join(", ", numbers.subList(0, Math.min(MOST_NUMBERS, numbers.size())))
-                + (numbers.size() > MOST_NUMBERS ? " and " + (numbers.size() - MOST_NUMBERS) + " more" : "");
-        String says = kept.reading().kind() == PronunciationKind.IPA ? "/" + kept.reading().said() + "/" : kept.reading().spoken(view.project().language());
+        String used = numbers.isEmpty()
+                ? "not used"
+                : "in " + String.join(", ", numbers.subList(0, Math.min(MOST_NUMBERS, numbers.size())))
+                        + (numbers.size() > MOST_NUMBERS ? " and " + (numbers.size() - MOST_NUMBERS) + " more" : "");
+        String says = kept.reading().kind() == PronunciationKind.IPA
+                ? "/" + kept.reading().said() + "/"
+                : kept.reading().spoken(view.project().language());
         return new ReadingRow(kept.id(), kept.reading(), says, used, overridden);
     }
 
     @PostMapping
-    String add(@PathVariable UUID id, @RequestParam String written, @RequestParam(defaultValue = "") String said, @RequestParam(defaultValue = "words") String as,
-               @RequestParam(defaultValue = "") String language, @RequestParam(defaultValue = "false") boolean matchCase, @RequestParam(defaultValue = "false") boolean house, Model model) {
+    String add(
+            @PathVariable UUID id,
+            @RequestParam String written,
+            @RequestParam(defaultValue = "") String said,
+            @RequestParam(defaultValue = "words") String as,
+            @RequestParam(defaultValue = "") String language,
+            @RequestParam(defaultValue = "false") boolean matchCase,
+            @RequestParam(defaultValue = "false") boolean house,
+            Model model) {
         projects.require(id);
-        readings.put(house ? null : id, new Reading(written, said, PronunciationKind.of(as), checked(language), matchCase));
+        readings.put(
+                house ? null : id, new Reading(written, said, PronunciationKind.of(as), checked(language), matchCase));
         return list(id, model);
     }
 
@@ -121,42 +150,82 @@ class ReadingsController {
 
     /** @param conflicts take or keep; empty to be asked when a reading differs from one that is here */
     @PostMapping("/import")
-    String take(@PathVariable UUID id, @RequestParam MultipartFile file, @RequestParam(defaultValue = "false") boolean house,
-                @RequestParam(defaultValue = "") String conflicts, Model model) throws IOException {
+    String take(
+            @PathVariable UUID id,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "false") boolean house,
+            @RequestParam(defaultValue = "") String conflicts,
+            Model model)
+            throws IOException {
         projects.require(id);
         ReadingsFile read = ReadingsFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
         if (read.readings().size() > MOST_IMPORTED) {
             throw new InvalidInput("This file holds over 20,000 readings, which no script needs. Split it.");
         }
-        List<Reading> here = readings.kept(id).stream().filter(k -> k.house() == house).map(StoredReading::reading).toList();
-        List<Reading> differing = read.readings().stream().filter(r -> here.stream().anyMatch(h -> sameForm(h, r) && !h.equals(r))).toList();
+        List<Reading> here = readings.kept(id).stream()
+                .filter(k -> k.house() == house)
+                .map(StoredReading::reading)
+                .toList();
+        List<Reading> differing = read.readings().stream()
+                .filter(r -> here.stream().anyMatch(h -> sameForm(h, r) && !h.equals(r)))
+                .toList();
         if (!differing.isEmpty() && conflicts.isEmpty()) {
-            model.addAttribute("differing", differing.stream().limit(20).map(r -> r.written() + ": " + r.spoken("en-GB") + ", here "
-                    + here.stream().filter(h -> sameForm(h, r)).findFirst().map(h -> h.spoken("en-GB")).orElse("")).toList());
-            model.addAttribute("notice", differing.size() == 1 ? "1 reading differs from yours. Nothing was imported yet." : differing.size() + " readings differ from yours. Nothing was imported yet.");
+            model.addAttribute(
+                    "differing",
+                    differing.stream()
+                            .limit(20)
+                            .map(r -> r.written() + ": " + r.spoken("en-GB") + ", here "
+                                    + here.stream()
+                                            .filter(h -> sameForm(h, r))
+                                            .findFirst()
+                                            .map(h -> h.spoken("en-GB"))
+                                            .orElse(""))
+                            .toList());
+            model.addAttribute(
+                    "notice",
+                    differing.size() == 1
+                            ? "1 reading differs from yours. Nothing was imported yet."
+                            : differing.size() + " readings differ from yours. Nothing was imported yet.");
             return list(id, model);
         }
-        List<Reading> taken = read.readings().stream().filter(r -> "take".equals(conflicts) || !differing.contains(r)).toList();
+        List<Reading> taken = read.readings().stream()
+                .filter(r -> "take".equals(conflicts) || !differing.contains(r))
+                .toList();
         taken.forEach(r -> readings.put(house ? null : id, r));
-        model.addAttribute("notice", (taken.size() == 1 ? "1 reading imported." : taken.size() + " readings imported.")
-                + (taken.size() < read.readings().size() ? " " + (read.readings().size() - taken.size()) + " kept as they were." : ""));
+        model.addAttribute(
+                "notice",
+                (taken.size() == 1 ? "1 reading imported." : taken.size() + " readings imported.")
+                        + (taken.size() < read.readings().size()
+                                ? " " + (read.readings().size() - taken.size()) + " kept as they were."
+                                : ""));
         model.addAttribute("skipped", read.skipped());
         return list(id, model);
     }
 
     private static boolean sameForm(Reading a, Reading b) {
-        return a.written().equals(b.written()) && java.util.Objects.equals(a.language(), b.language()) && a.matchCase() == b.matchCase();
+        return a.written().equals(b.written())
+                && java.util.Objects.equals(a.language(), b.language())
+                && a.matchCase() == b.matchCase();
     }
 
     @GetMapping("/export")
-    ResponseEntity<byte[]> export(@PathVariable UUID id, @RequestParam(defaultValue = "csv") String format, @RequestParam(defaultValue = "false") boolean house) {
+    ResponseEntity<byte[]> export(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "csv") String format,
+            @RequestParam(defaultValue = "false") boolean house) {
         Project project = projects.require(id);
-        List<Reading> list = readings.kept(id).stream().filter(k -> k.house() == house).map(StoredReading::reading).toList();
+        List<Reading> list = readings.kept(id).stream()
+                .filter(k -> k.house() == house)
+                .map(StoredReading::reading)
+                .toList();
         boolean pls = "pls".equals(format);
         String text = pls ? ReadingsPls.write(list, project.language()) : ReadingsCsv.write(list);
         HttpHeaders headers = new HttpHeaders();
-        headers.setContentType(MediaType.parseMediaType(pls ? "application/pls+xml;charset=UTF-8" : "text/csv;charset=UTF-8"));
-        headers.setContentDisposition(ContentDisposition.attachment().filename((house ? "house-readings." : "readings.") + (pls ? "pls" : "csv")).build());
+        headers.setContentType(
+                MediaType.parseMediaType(pls ? "application/pls+xml;charset=UTF-8" : "text/csv;charset=UTF-8"));
+        headers.setContentDisposition(ContentDisposition.attachment()
+                .filename((house ? "house-readings." : "readings.") + (pls ? "pls" : "csv"))
+                .build());
         return new ResponseEntity<>(text.getBytes(StandardCharsets.UTF_8), headers, 200);
     }
 }
