@@ -55,7 +55,7 @@ class HiredVoicesTest {
         private final Map<String, Integer> charged = new ConcurrentHashMap<>();
 
         @Override
-        public void asked(String key, Voice voice, int characters) {
+        public void asked(String key, Voice voice, int characters, String agreement) {
             charged.putIfAbsent(key, 0);
         }
 

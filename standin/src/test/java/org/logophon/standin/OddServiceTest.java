@@ -43,7 +43,7 @@ class OddServiceTest {
     private final List<String> told = new ArrayList<>();
     private final Charges charges = new Charges() {
         @Override
-        public void asked(String key, Voice voice, int characters) {
+        public void asked(String key, Voice voice, int characters, String agreement) {
             told.add("asked " + characters);
         }
 

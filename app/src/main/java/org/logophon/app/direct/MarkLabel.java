@@ -36,9 +36,9 @@ final class MarkLabel {
                     : stress.level().id() + " stress";
         }
         if (instruction instanceof Instruction.ReadAs read) {
-            return read.kind() == PronunciationKind.IPA
+            return read.as() == PronunciationKind.IPA
                     ? "said /" + read.said() + "/"
-                    : read.said().isEmpty() ? "said as " + read.kind().id() : "said “" + read.said() + "”";
+                    : read.said().isEmpty() ? "said as " + read.as().id() : "said “" + read.said() + "”";
         }
         if (instruction instanceof Instruction.SpokenBy role) {
             return "by " + role.name();

@@ -97,7 +97,7 @@ public class MarkRepository {
                     statement.setInt(2, mark.start());
                     statement.setString(3, text.substring(mark.start(), mark.end()));
                     statement.setString(4, instruction.said());
-                    statement.setString(5, instruction.kind().id());
+                    statement.setString(5, instruction.as().id());
                 });
     }
 

@@ -4,15 +4,12 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintWriter;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -20,12 +17,16 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
-import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.delivery.ClipFields;
+import org.logophon.core.delivery.ClipFile;
+import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.FileNames;
-import org.logophon.core.delivery.Slug;
-import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.delivery.PackagePart;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Measurement;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
@@ -33,9 +34,7 @@ import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
-import org.logophon.core.wav.BroadcastExtension;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.wav.WavFile;
 import org.logophon.speech.Engines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
@@ -46,7 +45,7 @@ import org.logophon.speech.hired.HiredService;
 final class ClipMaker {
 
     private final Narrator narrator;
-    private final ClipFinisher finishing;
+    private final ClipFinisher finisher;
     private final NarrationPlan plan;
     private final Outcome outcome;
     private final PrintWriter progress;
@@ -56,14 +55,25 @@ final class ClipMaker {
     ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
         this.narrator = new Narrator(
                 new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
-        this.finishing = new ClipFinisher(new WorkerResampler(pool));
+        this.finisher = new ClipFinisher(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
         this.progress = progress;
     }
 
-    /** A finished clip without its samples: they are on disk. @param semitones that were asked for */
-    private record Made(Clip clip, int samples, Measurement measurement, double paceFactor, double semitones) {}
+    /**
+     * A clip that is on disk.
+     *
+     * @param index     of its cue in the script
+     * @param semitones that were asked for
+     */
+    private record Made(
+            int index,
+            DeliveredClip clip,
+            SampleCount length,
+            Measurement measurement,
+            double paceFactor,
+            double semitones) {}
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
@@ -71,84 +81,69 @@ final class ClipMaker {
         FileNames names = new FileNames(plan.namePattern());
         List<String> fileNames = new ArrayList<>();
         for (int i = 0; i < cues.size(); i++) {
-            fileNames.add(names.next(values(file, cues.get(i), i), "wav"));
+            fileNames.add(names.next(fields(file, cues.get(i), i), "wav"));
         }
         ExecutorService threadsOfWork = Executors.newFixedThreadPool(threads);
         try {
             List<Future<Made>> work = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
-                work.add(threadsOfWork.submit(() -> one(file, at, folder.resolve(fileNames.get(at)))));
+                work.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at))));
             }
-            writeSheet(collect(file, cues, fileNames, work), folder);
+            place(collect(file, work), file, folder);
         } finally {
             threadsOfWork.shutdownNow();
         }
     }
 
-    private Made one(ScriptFile file, int at, Path target) throws IOException {
+    private Made one(ScriptFile file, int at, Path folder, String fileName) throws IOException {
         ScriptCue cue = file.script().cues().get(at);
         String number = file.numbers().get(at);
         String problem = ScriptCue.problem(cue.text());
         if (problem != null) {
             throw new SpeechFailed(problem);
         }
-        ResolvedDirection direction = plan.effective();
         Recipe recipe = plan.recipe(file, at, narrator::engineVersion);
         Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
-        Clip clip = finishing.finish(speech, plan.finish(), direction.loudnessDb());
-        BroadcastExtension bext = new BroadcastExtension(
-                cue.text(), number, LocalDateTime.now(), 0, clip.loudness().lufs(), clip.truePeakDbtp());
+        Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
         // a clip is whole or not there: written beside its place, then moved
+        Path target = folder.resolve(fileName);
         Path part = target.resolveSibling("." + target.getFileName() + ".part");
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
-            WavWriter.write(clip.sound(), SampleFormat.PCM_24, bext, out);
+            ClipFile.write(clip, number, cue.text(), SampleCount.ZERO, LocalDateTime.now(), out);
         }
         Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
         return new Made(
-                new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()),
-                clip.sound().samples().length,
+                at,
+                new DeliveredClip(
+                        number,
+                        fileName,
+                        cue.scene(),
+                        cue.role(),
+                        plan.voiceOf(file, at).name(),
+                        cue.text(),
+                        clip.words(),
+                        clip.loudness(),
+                        clip.truePeakDbtp()),
+                SampleCount.converted(clip.sound().length(), clip.sound().rate()),
                 speech.measurement(),
                 recipe.paceFactor(),
-                voice.whispers() ? direction.semitones() : recipe.semitones());
+                voice.whispers() ? plan.direction().semitones() : recipe.semitones());
     }
 
-    private List<CueSheet.Row> collect(
-            ScriptFile file, List<ScriptCue> cues, List<String> fileNames, List<Future<Made>> work) {
-        List<CueSheet.Row> rows = new ArrayList<>();
-        long at = 0;
-        int rate = plan.finish().rate();
-        for (int i = 0; i < cues.size(); i++) {
-            ScriptCue cue = cues.get(i);
+    /** Those that could be made, in the order of the script; the others are told. */
+    private List<Made> collect(ScriptFile file, List<Future<Made>> work) {
+        List<Made> clips = new ArrayList<>();
+        for (int i = 0; i < work.size(); i++) {
             String number = file.numbers().get(i);
             try {
                 Made made = work.get(i).get();
-                Voice voice = plan.voiceOf(file, i);
-                CueSheet.Row row = new CueSheet.Row(
-                        number,
-                        fileNames.get(i),
-                        cue.scene(),
-                        cue.role(),
-                        voice.name(),
-                        cue.text(),
-                        at / (double) rate,
-                        made.samples() / (double) rate,
-                        made.clip().loudness().lufs(),
-                        made.clip().truePeakDbtp());
-                rows.add(row);
-                outcome.clip(
-                        row,
-                        voice.id(),
-                        made.clip(),
-                        file.directed().isEmpty()
-                                ? List.of()
-                                : file.directed().get(i).places());
-                warnings(file, number, voice, made);
+                clips.add(made);
+                warnings(file, number, plan.voiceOf(file, i), made);
                 plan.missing(file, i)
                         .forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
-                at += made.samples() + (long) plan.effective().pauseMillis() * rate / 1000;
-                progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + cues.size());
+                progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + work.size());
             } catch (ExecutionException e) {
                 String sentence = file.name() + ", cue " + number + ": " + reason(e.getCause());
                 outcome.failure(sentence);
@@ -159,7 +154,7 @@ final class ClipMaker {
             }
             progress.flush();
         }
-        return rows;
+        return clips;
     }
 
     private static String reason(Throwable cause) {
@@ -181,27 +176,39 @@ final class ClipMaker {
         }
     }
 
-    private Map<String, String> values(ScriptFile file, ScriptCue cue, int position) {
-        return Map.of(
-                "number",
+    private ClipFields fields(ScriptFile file, ScriptCue cue, int position) {
+        return new ClipFields(
                 file.numbers().get(position),
-                "slug",
-                Slug.of(cue.text()),
-                "role",
+                cue.text(),
                 cue.role(),
-                "voice",
                 plan.voiceOf(file, position).name(),
-                "take",
                 "T1",
-                "scene",
                 cue.scene(),
-                "project",
                 file.name());
     }
 
-    private static void writeSheet(List<CueSheet.Row> rows, Path folder) throws IOException {
-        try (Writer out = Files.newBufferedWriter(folder.resolve("cue-sheet.csv"), StandardCharsets.UTF_8)) {
-            CueSheet.write(rows, out);
+    /** Gives every clip its place in the programme, and writes what is told of the whole. */
+    private void place(List<Made> clips, ScriptFile file, Path folder) throws IOException {
+        SampleCount gap = SampleCount.ofMillis(plan.direction().pauseMillis());
+        Programme<Made> programme = Programme.inOrder(clips.stream()
+                .map(made -> new Programme.Entry<>(made, made.length(), gap))
+                .toList());
+        for (PlacedClip<Made> placed : programme.clips()) {
+            Made made = placed.cue();
+            WavFile.setTimeReference(
+                    folder.resolve(made.clip().file()), placed.start().samples());
+            outcome.clip(
+                    made.clip(),
+                    placed.length(),
+                    plan.voiceOf(file, made.index()).id(),
+                    file.directed().isEmpty()
+                            ? List.of()
+                            : file.directed().get(made.index()).places());
+        }
+        for (PackagePart part : PackagePart.ALL) {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve(part.fileName())))) {
+                part.write(programme.with(Made::clip), out);
+            }
         }
     }
 }

@@ -36,7 +36,7 @@ import org.logophon.speech.NativeVoices;
 record NarrationPlan(
         Voice voice,
         Map<String, Voice> cast,
-        Direction direction,
+        Direction asked,
         ReadingList readings,
         String namePattern,
         FinishSettings finish) {
@@ -58,12 +58,12 @@ record NarrationPlan(
     Recipe recipe(ScriptFile file, int at, Function<Voice, String> engineVersion) {
         Voice speaks = voiceOf(file, at);
         String text = file.script().cues().get(at).text();
-        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), effective());
+        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), direction());
         if (file.directed().isEmpty()) {
-            return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), effective());
+            return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), direction());
         }
         SsmlCue cue = file.directed().get(at);
-        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), effective())
+        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), direction())
                 .parted(pieces(file, cue, own, engineVersion))
                 .with(new Score(cue.marks().heard(), PauseDefaults.NONE, 0, 0));
     }
@@ -72,7 +72,7 @@ record NarrationPlan(
     List<String> missing(ScriptFile file, int at) {
         return file.directed().isEmpty()
                 ? List.of()
-                : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", effective()), voice -> "")
+                : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", direction()), voice -> "")
                         .missing();
     }
 
@@ -108,14 +108,14 @@ record NarrationPlan(
             public Optional<Speaker> ofRole(String role) {
                 Voice casted = cast.get(role.toLowerCase(Locale.ROOT));
                 return (casted == null ? named(role) : Optional.of(casted))
-                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), direction()));
             }
 
             @Override
             public Optional<Speaker> inLanguage(String tag, Speaker instead) {
                 return NativeVoices.catalogue()
                         .inLanguage(tag, instead.voice())
-                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), effective()));
+                        .map(voice -> new Speaker(voice, engineVersion.apply(voice), direction()));
             }
         };
     }
@@ -134,7 +134,7 @@ record NarrationPlan(
         return voices;
     }
 
-    ResolvedDirection effective() {
-        return ResolvedDirection.of(direction);
+    ResolvedDirection direction() {
+        return ResolvedDirection.of(asked);
     }
 }

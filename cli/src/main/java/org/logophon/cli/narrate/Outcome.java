@@ -6,8 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.finish.Clip;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.ssml.SsmlCue.NamedPlace;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.hired.Charges;
@@ -23,7 +24,7 @@ final class Outcome implements Charges {
     private record Charge(int characters, BigDecimal price, String currency) {}
 
     @Override
-    public void asked(String key, Voice voice, int characters) {
+    public void asked(String key, Voice voice, int characters, String agreement) {
         // what is asked for and never answered is told as a failed cue
     }
 
@@ -50,29 +51,29 @@ final class Outcome implements Charges {
     }
 
     /** @param places that the script has named, each told with the time of the word after it */
-    void clip(CueSheet.Row row, String voiceId, Clip clip, List<NamedPlace> places) {
+    void clip(DeliveredClip clip, SampleCount length, String voiceId, List<NamedPlace> places) {
         Map<String, Object> fields = new LinkedHashMap<>();
-        fields.put("number", row.number());
-        fields.put("file", row.file());
-        fields.put("scene", row.scene());
-        fields.put("role", row.role());
+        fields.put("number", clip.number());
+        fields.put("file", clip.file());
+        fields.put("scene", clip.scene());
+        fields.put("role", clip.role());
         fields.put("voice", voiceId);
-        fields.put("text", row.text());
-        fields.put("durationSeconds", rounded(row.durationSeconds(), 1e6));
-        fields.put("loudnessLufs", rounded(row.loudnessLufs(), 100));
-        fields.put("truePeakDbtp", rounded(row.truePeakDbtp(), 100));
-        fields.put("words", clip.words().stream().map(w -> word(row.text(), w)).toList());
+        fields.put("text", clip.text());
+        fields.put("durationSeconds", rounded(length.seconds(), 1e6));
+        fields.put("loudnessLufs", rounded(clip.loudness().lufs(), 100));
+        fields.put("truePeakDbtp", rounded(clip.truePeakDbtp(), 100));
+        fields.put("words", clip.words().stream().map(w -> word(clip.text(), w)).toList());
         if (!places.isEmpty()) {
             fields.put(
                     "marks",
                     places.stream()
-                            .map(place -> mark(place, clip, row.durationSeconds()))
+                            .map(place -> mark(place, clip, length.seconds()))
                             .toList());
         }
         clips.add(fields);
     }
 
-    private static Map<String, Object> mark(NamedPlace place, Clip clip, double end) {
+    private static Map<String, Object> mark(NamedPlace place, DeliveredClip clip, double end) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("name", place.name());
         fields.put(

@@ -3,6 +3,7 @@ package org.logophon.core.delivery;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.finish.Clip.TimedWord;
+import org.logophon.core.programme.SampleCount;
 
 /**
  * Cuts a cue's text into captions along its word times: at most two lines of 42 characters, 1 to 7 seconds, 20
@@ -18,11 +19,13 @@ public final class Captions {
     private Captions() {}
 
     /**
-     * @param words        every written word of the text, timed from the clip's start
-     * @param startSeconds where the clip starts in the programme
-     * @param untilSeconds where the next clip starts: no caption lasts beyond it
+     * @param words every written word of the text, timed from the clip's start
+     * @param start where the clip starts in the programme
+     * @param until where the next clip starts: no caption lasts beyond it
      */
-    public static List<Caption> of(String text, List<TimedWord> words, double startSeconds, double untilSeconds) {
+    public static List<Caption> of(String text, List<TimedWord> words, SampleCount start, SampleCount until) {
+        double startSeconds = start.seconds();
+        double untilSeconds = until.seconds();
         List<Caption> captions = new ArrayList<>();
         int first = 0;
         while (first < words.size()) {

@@ -47,10 +47,11 @@ public final class FileNames {
     /**
      * The next name of the set.
      *
-     * @param values    of the fields; a missing one is empty
+     * @param clip      whose file it is
      * @param extension without its dot
      */
-    public String next(Map<String, String> values, String extension) {
+    public String next(ClipFields clip, String extension) {
+        Map<String, String> values = clip.values();
         String filled = FIELD.matcher(pattern)
                 .replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
         String base = safe(filled);

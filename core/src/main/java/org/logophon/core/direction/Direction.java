@@ -33,13 +33,13 @@ public record Direction(
     public static final Direction NONE = new Direction(null, null, null, null);
 
     public Direction {
-        check("Pace", pacePercent, 50, 200, "%");
-        check("Pitch", pitchSemitones, -12, 12, "semitones");
-        check("Range", rangePercent, 0, 200, "%");
-        check("Loudness", loudnessDb, -24, 12, "dB");
-        check("The pause after a cue", pauseAfterMillis, 0, 10_000, "ms");
-        check("The mix of an effect", effectPercent, 0, 100, "%");
-        check("The strength of a style", stylePercent, 0, 100, "%");
+        Dial.PACE.check(pacePercent);
+        Dial.PITCH.check(pitchSemitones);
+        Dial.RANGE.check(rangePercent);
+        Dial.LOUDNESS.check(loudnessDb);
+        Dial.PAUSE.check("The pause after a cue", pauseAfterMillis);
+        Dial.EFFECT.check(effectPercent);
+        Dial.STYLE.check(stylePercent);
         if (style != null && (style.length() > LONGEST_STYLE || style.chars().anyMatch(Character::isISOControl))) {
             throw new InvalidInput(
                     "A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
@@ -70,12 +70,5 @@ public record Direction(
     /** With the range left as it is, and no effect. */
     public Direction(Integer pacePercent, Double pitchSemitones, Double loudnessDb, Integer pauseAfterMillis) {
         this(pacePercent, pitchSemitones, null, loudnessDb, pauseAfterMillis, null, null);
-    }
-
-    private static void check(String what, Number value, int least, int most, String unit) {
-        if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
-            throw new InvalidInput(
-                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
-        }
     }
 }

@@ -71,10 +71,10 @@ public record ResolvedDirection(
         decibels += ours == null ? 0 : ours.loudnessDb(strength);
         double paused = ours == null ? pause : pause * ours.pauseFactor(strength);
         return new ResolvedDirection(
-                clamp(pace, 0.5, 2),
-                clamp(semitones, -12, 12),
-                clamp(range, 0, 2),
-                clamp(decibels, -24, 12),
+                within(Dial.PACE, pace * 100) / 100,
+                within(Dial.PITCH, semitones),
+                within(Dial.RANGE, range * 100) / 100,
+                within(Dial.LOUDNESS, decibels),
                 (int) Math.round(paused),
                 heard ? effect : null,
                 heard ? mix : 0,
@@ -82,7 +82,7 @@ public record ResolvedDirection(
                 styled ? strength : 0);
     }
 
-    private static double clamp(double value, double least, double most) {
-        return Math.max(least, Math.min(most, value));
+    private static double within(Dial dial, double value) {
+        return Math.max(dial.least(), Math.min(dial.most(), value));
     }
 }

@@ -17,10 +17,18 @@ public final class VoiceMeter {
 
     private VoiceMeter() {}
 
-    /** @throws SpeechFailed when the voice can't read it */
+    /** Of a voice that costs nothing. @throws SpeechFailed when the voice can't read it */
     public static VoiceFigures measure(Narrator narrator, Voice voice) {
+        return measure(narrator, voice, null);
+    }
+
+    /**
+     * @param agreement id under which somebody has agreed to pay for it; null while nobody has
+     * @throws SpeechFailed when the voice can't read it
+     */
+    public static VoiceFigures measure(Narrator narrator, Voice voice, String agreement) {
         return of(
-                narrator.render(recipe(narrator, voice)).sound(),
+                narrator.render(recipe(narrator, voice), agreement).sound(),
                 MeasuringPassage.in(voice.language()),
                 voice.whispers());
     }

@@ -1,39 +1,44 @@
 package org.logophon.core.loudness;
 
-import org.logophon.core.sound.Sound;
-
 /**
  * Keeps the true peak under a ceiling: a gain that falls before a peak and rises after it, smoothed over 5 ms each way,
- * so that nothing clicks. Sound already under the ceiling comes back untouched.
+ * so that nothing clicks. Works on a sound whole, or on a window of it: what lies {@link #margin} or more inside the window
+ * comes out as it would of the whole.
  */
 public final class PeakLimiter {
 
     private static final double REACH_SECONDS = 0.005;
 
-    private PeakLimiter() {}
+    private final int reach;
+    private final double ceiling;
 
     /** @param ceiling factor of full scale that no true peak shall pass */
-    public static Sound limit(Sound sound, double ceiling) {
-        return TruePeak.of(sound.samples()) <= ceiling ? sound : limited(sound, ceiling);
+    public PeakLimiter(int rate, double ceiling) {
+        this.reach = (int) Math.ceil(REACH_SECONDS * rate);
+        this.ceiling = ceiling;
     }
 
-    private static Sound limited(Sound sound, double ceiling) {
-        float[] in = sound.samples();
+    /** Samples on each side that have a say in what becomes of one. */
+    public int margin() {
+        return 2 * reach + TruePeak.TAPS;
+    }
+
+    /**
+     * The samples with their peaks brought down. A changing gain moves the peaks between samples by a hair: what is over the
+     * ceiling then has to be taken off the whole.
+     */
+    public float[] limit(float[] in) {
         float[] gain = new float[in.length];
         TruePeak.envelope(in, gain);
         for (int i = 0; i < gain.length; i++) {
             gain[i] = gain[i] > ceiling ? (float) (ceiling / gain[i]) : 1;
         }
-        int reach = (int) Math.ceil(REACH_SECONDS * sound.rate());
         float[] smooth = averaged(leastWithin(gain, reach), reach);
         float[] out = new float[in.length];
         for (int i = 0; i < in.length; i++) {
             out[i] = in[i] * smooth[i];
         }
-        // a changing gain moves the peaks between samples by a hair: what is left over is taken off the whole
-        double left = TruePeak.of(out);
-        Sound limited = new Sound(out, sound.rate());
-        return left > ceiling ? limited.amplified(ceiling / left) : limited;
+        return out;
     }
 
     /** The least value within {@code reach} on both sides, by a monotone queue. */

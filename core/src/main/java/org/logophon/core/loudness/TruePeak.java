@@ -40,7 +40,7 @@ public final class TruePeak {
         },
     };
 
-    private static final int TAPS = 12;
+    static final int TAPS = 12;
     private static final int BLOCK = 64;
     /** No phase can make more than this of samples of magnitude 1, so a quieter stretch needs no filtering. */
     private static final float MOST_GAIN = mostGain();
@@ -51,8 +51,7 @@ public final class TruePeak {
     public static double of(float[] samples) {
         TruePeak meter = new TruePeak();
         meter.add(samples, samples.length);
-        meter.add(new float[TAPS], TAPS);
-        return meter.peak();
+        return meter.end();
     }
 
     public void add(float[] samples, int length) {
@@ -74,6 +73,12 @@ public final class TruePeak {
         } else {
             System.arraycopy(seam, head, tail, 0, history);
         }
+    }
+
+    /** The peak of a sound that ends here, with what rings on after its last sample. */
+    public double end() {
+        add(new float[TAPS], TAPS);
+        return peak;
     }
 
     /** Factor of full scale; 1 is 0 dBTP. */

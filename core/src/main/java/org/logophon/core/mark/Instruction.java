@@ -2,6 +2,7 @@ package org.logophon.core.mark;
 
 import java.util.IllformedLocaleException;
 import java.util.Locale;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
@@ -10,12 +11,16 @@ import org.logophon.core.style.Style;
 /** What a mark asks for. Values are checked; a value out of range is an {@link InvalidInput} with a sentence. */
 public sealed interface Instruction {
 
-    /** Word of the trade for it, also in addresses and files. */
-    String id();
+    MarkKind kind();
+
+    /** Of its kind: word of the trade for it, also in addresses and files. */
+    default String id() {
+        return kind().id();
+    }
 
     /** True for what lies between two words: its mark stands on the word before. */
     default boolean onGap() {
-        return false;
+        return kind().onGap();
     }
 
     /** The value as it is written, without its unit; empty where the word says all. */
@@ -26,20 +31,13 @@ public sealed interface Instruction {
     /** So much silence between two words (SSML 1.1, break time). */
     record Pause(int millis) implements Instruction {
 
-        public static final int STEP_MILLIS = 10;
-
         public Pause {
-            check("A pause", millis, 0, 10_000, "ms");
+            Dial.PAUSE.check(millis);
         }
 
         @Override
-        public String id() {
-            return "pause";
-        }
-
-        @Override
-        public boolean onGap() {
-            return true;
+        public MarkKind kind() {
+            return MarkKind.PAUSE;
         }
 
         @Override
@@ -52,13 +50,8 @@ public sealed interface Instruction {
     record Breath(Depth depth) implements Instruction {
 
         @Override
-        public String id() {
-            return "breath";
-        }
-
-        @Override
-        public boolean onGap() {
-            return true;
+        public MarkKind kind() {
+            return MarkKind.BREATH;
         }
 
         @Override
@@ -71,8 +64,8 @@ public sealed interface Instruction {
     record Stress(Level level) implements Instruction {
 
         @Override
-        public String id() {
-            return "stress";
+        public MarkKind kind() {
+            return MarkKind.STRESS;
         }
 
         @Override
@@ -85,12 +78,12 @@ public sealed interface Instruction {
     record Pace(int percent) implements Instruction {
 
         public Pace {
-            check("Pace", percent, 50, 200, "%");
+            Dial.PACE.check(percent);
         }
 
         @Override
-        public String id() {
-            return "pace";
+        public MarkKind kind() {
+            return MarkKind.PACE;
         }
 
         @Override
@@ -102,12 +95,12 @@ public sealed interface Instruction {
     record Pitch(double semitones) implements Instruction {
 
         public Pitch {
-            check("Pitch", semitones, -12, 12, "semitones");
+            Dial.PITCH.check(semitones);
         }
 
         @Override
-        public String id() {
-            return "pitch";
+        public MarkKind kind() {
+            return MarkKind.PITCH;
         }
 
         @Override
@@ -120,12 +113,12 @@ public sealed interface Instruction {
     record Range(int percent) implements Instruction {
 
         public Range {
-            check("Range", percent, 0, 200, "%");
+            Dial.RANGE.check(percent);
         }
 
         @Override
-        public String id() {
-            return "range";
+        public MarkKind kind() {
+            return MarkKind.RANGE;
         }
 
         @Override
@@ -138,12 +131,12 @@ public sealed interface Instruction {
     record Volume(double decibels) implements Instruction {
 
         public Volume {
-            check("Loudness", decibels, -24, 12, "dB");
+            Dial.LOUDNESS.check(decibels);
         }
 
         @Override
-        public String id() {
-            return "loudness";
+        public MarkKind kind() {
+            return MarkKind.LOUDNESS;
         }
 
         @Override
@@ -156,8 +149,8 @@ public sealed interface Instruction {
     record Whisper() implements Instruction {
 
         @Override
-        public String id() {
-            return "whisper";
+        public MarkKind kind() {
+            return MarkKind.WHISPER;
         }
     }
 
@@ -165,12 +158,12 @@ public sealed interface Instruction {
     record InStyle(Style style, int percent) implements Instruction {
 
         public InStyle {
-            check("The strength of a style", percent, 0, 100, "%");
+            Dial.STYLE.check(percent);
         }
 
         @Override
-        public String id() {
-            return "style";
+        public MarkKind kind() {
+            return MarkKind.STYLE;
         }
 
         @Override
@@ -184,23 +177,23 @@ public sealed interface Instruction {
      *
      * @param said empty where the kind says all
      */
-    record ReadAs(PronunciationKind kind, String said) implements Instruction {
+    record ReadAs(PronunciationKind as, String said) implements Instruction {
 
         public ReadAs {
-            if (said.isBlank() && (kind == PronunciationKind.WORDS || kind == PronunciationKind.IPA)) {
+            if (said.isBlank() && (as == PronunciationKind.WORDS || as == PronunciationKind.IPA)) {
                 throw new InvalidInput("How it is said is missing. Write the words, or choose a kind such as letters.");
             }
-            said = new Reading("x", said, kind, null, true).said();
+            said = new Reading("x", said, as, null, true).said();
         }
 
         @Override
-        public String id() {
-            return "reading";
+        public MarkKind kind() {
+            return MarkKind.READING;
         }
 
         @Override
         public String value() {
-            return said.isEmpty() ? kind.id() : kind.id() + " " + said;
+            return said.isEmpty() ? as.id() : as.id() + " " + said;
         }
     }
 
@@ -220,8 +213,8 @@ public sealed interface Instruction {
         }
 
         @Override
-        public String id() {
-            return "language";
+        public MarkKind kind() {
+            return MarkKind.LANGUAGE;
         }
 
         @Override
@@ -243,8 +236,8 @@ public sealed interface Instruction {
         }
 
         @Override
-        public String id() {
-            return "role";
+        public MarkKind kind() {
+            return MarkKind.ROLE;
         }
 
         @Override
@@ -276,33 +269,35 @@ public sealed interface Instruction {
         }
     }
 
-    /** @throws InvalidInput with a sentence when there is no such mark, or its value can't be one */
-    static Instruction of(String word, String value) {
-        try {
-            return switch (word) {
-                case "pause" -> new Pause((int) Math.round(number(value) / Pause.STEP_MILLIS) * Pause.STEP_MILLIS);
-                case "breath" -> new Breath(Depth.valueOf(value.toUpperCase(Locale.ROOT)));
-                case "stress" -> new Stress(Level.valueOf(value.toUpperCase(Locale.ROOT)));
-                case "pace" -> new Pace((int) Math.round(number(value)));
-                case "pitch" -> new Pitch(Math.round(number(value) * 100) / 100.0);
-                case "range" -> new Range((int) Math.round(number(value)));
-                case "loudness" -> new Volume(Math.round(number(value) * 100) / 100.0);
-                case "whisper" -> new Whisper();
-                case "style" -> styled(value);
-                case "reading" -> read(value);
-                case "language" -> new Language(value);
-                case "role" -> new SpokenBy(value);
-                default -> throw new InvalidInput("There is no mark “" + word + "”.");
-            };
-        } catch (NumberFormatException notANumber) {
-            throw new InvalidInput(
-                    "“" + value + "” is no value for a mark of " + word + ": type a number.", notANumber);
-        } catch (IllegalArgumentException unknown) {
-            if (unknown.getMessage() != null && unknown.getMessage().startsWith("No enum constant")) {
-                throw new InvalidInput("“" + value + "” is no value for a mark of " + word + ".", unknown);
-            }
-            throw unknown;
+    /**
+     * Reads a value as it is written, on the nearest step of its dial.
+     *
+     * @throws InvalidInput with a sentence when there is no such mark, or its value can't be one
+     */
+    static Instruction of(String kindId, String value) {
+        MarkKind kind = MarkKind.of(kindId);
+        return switch (kind) {
+            case PAUSE -> new Pause((int) number(kind, value));
+            case BREATH -> new Breath(choice(kind, value, Depth.class));
+            case STRESS -> new Stress(choice(kind, value, Level.class));
+            case PACE -> new Pace((int) number(kind, value));
+            case PITCH -> new Pitch(number(kind, value));
+            case RANGE -> new Range((int) number(kind, value));
+            case LOUDNESS -> new Volume(number(kind, value));
+            case WHISPER -> new Whisper();
+            case STYLE -> styled(value);
+            case READING -> read(value);
+            case LANGUAGE -> new Language(value);
+            case ROLE -> new SpokenBy(value);
+        };
+    }
+
+    private static <E extends Enum<E>> E choice(MarkKind kind, String value, Class<E> type) {
+        if (!kind.choices().contains(value.toLowerCase(Locale.ROOT))) {
+            throw new InvalidInput("“" + value + "” is no value for a mark of " + kind.id() + ". Use "
+                    + String.join(", ", kind.choices()) + ".");
         }
+        return Enum.valueOf(type, value.toUpperCase(Locale.ROOT));
     }
 
     private static InStyle styled(String value) {
@@ -310,7 +305,7 @@ public sealed interface Instruction {
         Style style = Style.named(parts[0])
                 .orElseThrow(() ->
                         new InvalidInput("There is no style “" + parts[0] + "”. Choose one of " + Style.words() + "."));
-        return new InStyle(style, parts.length > 1 ? (int) Math.round(number(parts[1])) : 100);
+        return new InStyle(style, parts.length > 1 ? (int) number(MarkKind.STYLE, parts[1]) : 100);
     }
 
     private static ReadAs read(String value) {
@@ -318,22 +313,22 @@ public sealed interface Instruction {
         return new ReadAs(PronunciationKind.of(parts[0]), parts.length > 1 ? parts[1] : "");
     }
 
-    private static double number(String value) {
-        double number = Double.parseDouble(value);
-        if (!Double.isFinite(number)) {
-            throw new NumberFormatException();
+    private static double number(MarkKind kind, String value) {
+        double number;
+        try {
+            number = Double.parseDouble(value);
+        } catch (NumberFormatException notANumber) {
+            number = Double.NaN;
         }
-        return number;
+        if (!Double.isFinite(number)) {
+            throw new InvalidInput("“" + value + "” is no value for a mark of " + kind.id() + ": type a number.");
+        }
+        kind.dial().check(number);
+        // hundredths in decimal: 0.1 + 0.2 is 0.3 here
+        return Math.round(kind.dial().nearest(number) * 100) / 100.0;
     }
 
     private static String plain(double value) {
         return value == Math.rint(value) ? Long.toString(Math.round(value)) : Double.toString(value);
-    }
-
-    private static void check(String what, double value, int least, int most, String unit) {
-        if (!(value >= least && value <= most)) {
-            throw new InvalidInput(
-                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, plain(value)));
-        }
     }
 }

@@ -1,6 +1,6 @@
 package org.logophon.core.mark;
 
-import org.logophon.core.input.InvalidInput;
+import org.logophon.core.direction.Dial;
 
 /**
  * How long a role rests of itself, where no mark says otherwise. A null leaves it to the voice.
@@ -14,15 +14,9 @@ public record PauseDefaults(Integer commaMillis, Integer stopMillis, Integer lea
     public static final PauseDefaults NONE = new PauseDefaults(null, null, null);
 
     public PauseDefaults {
-        check("The rest at a comma", commaMillis);
-        check("The rest at a full stop", stopMillis);
-        check("The least gap between sentences", leastMillis);
-    }
-
-    private static void check(String what, Integer millis) {
-        if (millis != null && (millis < 0 || millis > 10_000)) {
-            throw new InvalidInput("%s goes from 0 to 10 s, and %s s is outside.".formatted(what, millis / 1000.0));
-        }
+        Dial.PAUSE.check("The rest at a comma", commaMillis);
+        Dial.PAUSE.check("The rest at a full stop", stopMillis);
+        Dial.PAUSE.check("The least gap between sentences", leastMillis);
     }
 
     String canonical() {

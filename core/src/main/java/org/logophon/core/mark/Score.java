@@ -2,7 +2,7 @@ package org.logophon.core.mark;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import org.logophon.core.input.InvalidInput;
+import org.logophon.core.direction.Dial;
 
 /**
  * What is done to the words of one take.
@@ -18,9 +18,7 @@ public record Score(List<Mark> marks, PauseDefaults pauseDefaults, int livelyPer
 
     public Score {
         marks = List.copyOf(marks);
-        if (livelyPercent < 0 || livelyPercent > 100) {
-            throw new InvalidInput("Liveliness goes from 0 to 100 %, and " + livelyPercent + " is outside.");
-        }
+        Dial.LIVELINESS.check(livelyPercent);
     }
 
     public boolean empty() {

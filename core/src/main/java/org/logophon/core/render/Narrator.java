@@ -44,14 +44,22 @@ public final class Narrator {
         return engine.version(voice);
     }
 
-    /** @throws SpeechFailed when the engine can't speak the text */
+    /** Nothing is paid for. @throws SpeechFailed when the engine can't speak the text, or wants to be paid */
     public Speech render(Recipe recipe) {
+        return render(recipe, null);
+    }
+
+    /**
+     * @param agreement id under which somebody has agreed to pay for it; null while nobody has
+     * @throws SpeechFailed when the engine can't speak the text
+     */
+    public Speech render(Recipe recipe, String agreement) {
         Speech spoken = recipe.parted().isEmpty()
-                ? spoken(recipe)
+                ? spoken(recipe, agreement)
                 : VoiceMixer.joined(
                         recipe,
                         recipe.parted().stream()
-                                .map(piece -> spoken(piece.recipe()))
+                                .map(piece -> spoken(piece.recipe(), agreement))
                                 .toList(),
                         resampler);
         Speech scored = MarkRenderer.of(spoken, recipe.text(), recipe.voice().language(), recipe.score());
@@ -59,18 +67,18 @@ public final class Narrator {
     }
 
     /** What one voice says, without marks and effect. */
-    private Speech spoken(Recipe recipe) {
+    private Speech spoken(Recipe recipe, String agreement) {
         String unmarked = recipe.with(Score.NONE).hash();
         return recent.find(unmarked).orElseGet(() -> {
-            Speech speech = said(recipe);
+            Speech speech = said(recipe, agreement);
             recent.keep(unmarked, speech);
             return speech;
         });
     }
 
-    private Speech said(Recipe recipe) {
+    private Speech said(Recipe recipe, String agreement) {
         SpokenText text = recipe.spokenText();
-        Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0, recipe.style()));
+        Utterance own = engine.speak(new SpeechRequest(recipe.voice(), text, 1, 0, recipe.style(), agreement));
         SpeechSpan span = SpeechSpan.of(own.sound());
         if (span.from() == span.to()) {
             throw new SpeechFailed("The voice made no sound of this text. Try other words, or another voice.");
@@ -85,7 +93,7 @@ public final class Narrator {
                 WordTimes.of(recipe.text(), text, own),
                 measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
         if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
-            speech = approach(recipe, text, measure, speech);
+            speech = approach(recipe, agreement, text, measure, speech);
         }
         return shaped(recipe, measure, speech);
     }
@@ -97,7 +105,7 @@ public final class Narrator {
         return recipe.voice().byItself().contains(ability);
     }
 
-    private Speech approach(Recipe recipe, SpokenText text, Own own, Speech start) {
+    private Speech approach(Recipe recipe, String agreement, SpokenText text, Own own, Speech start) {
         double wantedPace = byItself(recipe, Ability.PACE) ? recipe.paceFactor() : 1;
         double wantedSemitones = byItself(recipe, Ability.PITCH) ? recipe.semitones() : 0;
         double pace = wantedPace;
@@ -106,7 +114,8 @@ public final class Narrator {
         double bestMiss = Double.MAX_VALUE;
         int stuck = 0;
         for (int i = 0; i < MOST_RENDERS; i++) {
-            Utterance made = engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones, recipe.style()));
+            Utterance made =
+                    engine.speak(new SpeechRequest(recipe.voice(), text, pace, semitones, recipe.style(), agreement));
             Measurement reached = reached(own, made.sound());
             double gotSemitones = reached.semitones() == null ? wantedSemitones : reached.semitones();
             double paceMiss = Math.log(wantedPace / (reached.pacePercent() / 100));

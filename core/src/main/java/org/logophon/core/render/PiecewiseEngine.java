@@ -63,7 +63,12 @@ public final class PiecewiseEngine implements SpeechEngine {
 
     private static SpeechRequest of(SpeechRequest request, RequestPart piece) {
         return new SpeechRequest(
-                request.voice(), piece.text(), request.paceFactor(), request.semitones(), request.style());
+                request.voice(),
+                piece.text(),
+                request.paceFactor(),
+                request.semitones(),
+                request.style(),
+                request.agreement());
     }
 
     private static Utterance joined(List<RequestPart> pieces, List<Utterance> spoken) {

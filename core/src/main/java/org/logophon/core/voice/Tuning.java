@@ -2,8 +2,8 @@ package org.logophon.core.voice;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.effect.Effect;
-import org.logophon.core.input.InvalidInput;
 
 /**
  * What makes a house voice of a base voice.
@@ -26,18 +26,11 @@ public record Tuning(
     private static final int NATURAL_PACE_PERCENT = 30;
 
     public Tuning {
-        check("Pace", pacePercent, 50, 200, "%");
-        check("Pitch", semitones, -12, 12, "semitones");
-        check("Range", rangePercent, 0, 200, "%");
-        check("Timbre", timbreSemitones, -3, 3, "semitones");
-        check("The mix of an effect", effectPercent, 0, 100, "%");
-    }
-
-    private static void check(String what, double value, int least, int most, String unit) {
-        if (!(value >= least && value <= most)) {
-            throw new InvalidInput(
-                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, value));
-        }
+        Dial.PACE.check(pacePercent);
+        Dial.PITCH.check(semitones);
+        Dial.RANGE.check(rangePercent);
+        Dial.TIMBRE.check(timbreSemitones);
+        Dial.EFFECT.check(effectPercent);
     }
 
     /** How far it strays from what the base voice does by nature, as sentences; empty when it sounds like a person. */

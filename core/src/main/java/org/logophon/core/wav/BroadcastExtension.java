@@ -28,6 +28,9 @@ public record BroadcastExtension(
     /** Bytes of the chunk without a coding history. */
     static final int SIZE = 602;
 
+    /** Bytes before the time reference, which a clip gets when its place is known. */
+    static final int TIME_REFERENCE_AT = 256 + 32 + 32 + 10 + 8;
+
     private static final short NOT_STATED = 0x7fff;
 
     byte[] bytes() {

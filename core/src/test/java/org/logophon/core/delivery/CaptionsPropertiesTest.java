@@ -12,6 +12,7 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.finish.Clip.TimedWord;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.script.Words;
 
 class CaptionsPropertiesTest {
@@ -28,7 +29,8 @@ class CaptionsPropertiesTest {
     @Property(tries = 300)
     void noTextIsLostAndNoCaptionOverlapsTheNext(
             @ForAll("texts") String text, @ForAll @DoubleRange(min = 0.05, max = 2) double pace) {
-        List<Caption> captions = Captions.of(text, spoken(text, pace), 5, 5 + 1000);
+        List<Caption> captions =
+                Captions.of(text, spoken(text, pace), SampleCount.ofMillis(5_000), SampleCount.ofMillis(1_005_000));
         String shown = String.join(
                         "", captions.stream().flatMap(c -> c.lines().stream()).toList())
                 .replace(" ", "");
@@ -68,7 +70,7 @@ class CaptionsPropertiesTest {
     @Test
     void aCaptionEndsAtASentenceWhereItCan() {
         String text = "Nobody speaks at all. The whole lantern turns a few degrees.";
-        assertThat(Captions.of(text, spoken(text, 0.4), 0, 60))
+        assertThat(Captions.of(text, spoken(text, 0.4), SampleCount.ZERO, SampleCount.ofMillis(60_000)))
                 .extracting(c -> String.join(" ", c.lines()))
                 .containsExactly("Nobody speaks at all.", "The whole lantern turns a few degrees.");
     }
@@ -76,9 +78,13 @@ class CaptionsPropertiesTest {
     @Test
     void aShortCueStaysLongEnoughToBeReadButNotOverTheNext() {
         String text = "Yes.";
-        assertThat(Captions.of(text, spoken(text, 0.3), 0, 60).get(0).endMillis())
+        assertThat(Captions.of(text, spoken(text, 0.3), SampleCount.ZERO, SampleCount.ofMillis(60_000))
+                        .get(0)
+                        .endMillis())
                 .isEqualTo(1_000);
-        assertThat(Captions.of(text, spoken(text, 0.3), 0, 0.6).get(0).endMillis())
+        assertThat(Captions.of(text, spoken(text, 0.3), SampleCount.ZERO, SampleCount.ofMillis(600))
+                        .get(0)
+                        .endMillis())
                 .isEqualTo(600);
     }
 

@@ -3,14 +3,13 @@ package org.logophon.core.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.ByteArrayOutputStream;
 import java.io.StringReader;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -19,15 +18,21 @@ import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.logophon.core.finish.Clip.TimedWord;
+import org.logophon.core.loudness.Loudness;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.script.Words;
 
 class DeliveryFilesTest {
 
+    private static ClipFields fields(String text, String role, String scene) {
+        return new ClipFields("010", text, role, "Isla", "T1", scene, "The Lantern Room");
+    }
+
     @Test
     void theDefaultPatternSortsByNumber() {
         String text = "At the top of Skerrow Head stands a lamp that has not been lit since 1987.";
-        assertThat(new FileNames(null)
-                        .next(Map.of("number", "010", "slug", Slug.of("At the top of Skerrow Head")), "wav"))
+        assertThat(new FileNames(null).next(fields("At the top of Skerrow Head", "", ""), "wav"))
                 .isEqualTo("010_at-the-top-of-skerrow-head.wav");
         assertThat(Slug.of(text)).hasSizeLessThanOrEqualTo(40).startsWith("at-the-top");
         assertThat(Slug.of("Ŵyl y môr 灯")).isEqualTo("wyl-y-mor-deng");
@@ -41,7 +46,7 @@ class DeliveryFilesTest {
                 "x".repeat(1_000_000),
                 ".".repeat(200_000) + "x" + ".".repeat(200_000) + "x",
                 "\ud83d\ude00".repeat(100_000))) {
-            String name = new FileNames("{number}_{scene}").next(Map.of("number", "010", "scene", scene), "wav");
+            String name = new FileNames("{number}_{scene}").next(fields("", "", scene), "wav");
             assertThat(name).startsWith("010_").endsWith(".wav");
             assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
         }
@@ -55,13 +60,13 @@ class DeliveryFilesTest {
     /** Reserved characters and names as Microsoft's "Naming Files, Paths, and Namespaces" lists them. */
     @Property(tries = 500)
     void namesAreSafeAndUnique(@ForAll List<String> roles) {
-        FileNames names = new FileNames("{role}{slug}");
+        FileNames names = new FileNames("{role}");
         Set<String> seen = new HashSet<>();
         List<String> hostile = new ArrayList<>(roles);
         hostile.addAll(List.of(
                 "CON", "aux.txt", "../../etc/passwd", "a", "A", "  ", ".", "lpt1", "x".repeat(400), "é".repeat(90)));
         for (String role : hostile) {
-            String name = names.next(Map.of("role", role, "slug", ""), "wav");
+            String name = names.next(fields("", role, ""), "wav");
             assertThat(name)
                     .doesNotContainPattern("[<>:\"/\\\\|?*\\p{Cntrl}]")
                     .endsWith(".wav")
@@ -74,26 +79,28 @@ class DeliveryFilesTest {
 
     @Test
     void cueSheetReadsBackAndRunsNothing() throws Exception {
-        StringWriter out = new StringWriter();
-        CueSheet.write(
-                List.of(new CueSheet.Row(
-                        "010",
-                        "a.wav",
-                        "=cmd|'/c calc'!A1",
-                        "Narrator",
-                        "Isla",
-                        "He said: \"no\",\nthen went.",
-                        1.5,
-                        2.25,
-                        -19,
-                        Double.NEGATIVE_INFINITY)),
-                out);
+        DeliveredClip clip = new DeliveredClip(
+                "010",
+                "a.wav",
+                "=cmd|'/c calc'!A1",
+                "Narrator",
+                "Isla",
+                "He said: \"no\",\nthen went.",
+                List.of(),
+                new Loudness(-19, true),
+                Double.NEGATIVE_INFINITY);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new CueSheet()
+                .write(
+                        Programme.inOrder(List.of(
+                                new Programme.Entry<>(clip, SampleCount.ofMillis(2_250), SampleCount.ofMillis(400)))),
+                        out);
         CSVRecord row = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
                 .setSkipHeaderRecord(true)
                 .get()
-                .parse(new StringReader(out.toString()))
+                .parse(new StringReader(out.toString(StandardCharsets.UTF_8)))
                 .getRecords()
                 .get(0);
         assertThat(row.get("scene")).isEqualTo("'=cmd|'/c calc'!A1");
@@ -111,7 +118,7 @@ class DeliveryFilesTest {
         for (var word : Words.of(text)) {
             words.add(new TimedWord(word.start(), word.end(), words.size() * 0.35, words.size() * 0.35 + 0.33));
         }
-        List<Caption> captions = Captions.of(text, words, 10, 60);
+        List<Caption> captions = Captions.of(text, words, SampleCount.ofMillis(10_000), SampleCount.ofMillis(60_000));
         assertThat(captions).hasSizeGreaterThan(2).allSatisfy(caption -> {
             assertThat(caption.lines())
                     .hasSizeBetween(1, 2)

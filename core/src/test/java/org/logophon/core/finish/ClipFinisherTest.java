@@ -27,7 +27,7 @@ class ClipFinisherTest {
     @Test
     void trimsToTheSpeechAndKeepsTwentyMilliseconds() {
         Clip clip = finishing.finish(SPEECH, FinishSettings.to(null), 0);
-        assertThat(clip.sound().seconds()).isCloseTo(2.04, within(0.001));
+        assertThat(clip.sound().inMemory().seconds()).isCloseTo(2.04, within(0.001));
         assertThat(clip.words().get(0).startSeconds()).isCloseTo(0.020, within(0.001));
         assertThat(clip.words().get(0).endSeconds()).isCloseTo(2.020, within(0.001));
     }
@@ -36,7 +36,7 @@ class ClipFinisherTest {
     void bringsToTheTargetAndKeepsTheOffset() {
         for (double offset : new double[] {0, -3, 4}) {
             Clip clip = finishing.finish(SPEECH, FinishSettings.to(-19.0), offset);
-            assertThat(LoudnessMeter.of(clip.sound()).lufs()).isCloseTo(-19 + offset, within(0.1));
+            assertThat(LoudnessMeter.of(clip.sound().inMemory()).lufs()).isCloseTo(-19 + offset, within(0.1));
             assertThat(clip.loudness().lufs()).isCloseTo(-19 + offset, within(0.1));
             assertThat(clip.truePeakDbtp()).isLessThanOrEqualTo(-1.0);
         }
@@ -52,7 +52,7 @@ class ClipFinisherTest {
     @Test
     void headAndTailAreSilenceAndMoveTheWords() {
         Clip clip = finishing.finish(SPEECH, new FinishSettings(-19.0, -1, 48_000, 500, 250), 0);
-        assertThat(clip.sound().seconds()).isCloseTo(2.79, within(0.001));
+        assertThat(clip.sound().inMemory().seconds()).isCloseTo(2.79, within(0.001));
         assertThat(clip.words().get(0).startSeconds()).isCloseTo(0.520, within(0.001));
     }
 }

@@ -13,9 +13,10 @@ public interface Charges {
     /**
      * Before a request that will be charged, unless it was before.
      *
+     * @param agreement id under which somebody has agreed to pay; null when nobody has
      * @throws org.logophon.core.render.SpeechFailed with a sentence when it may not be paid
      */
-    void asked(String key, Voice voice, int characters);
+    void asked(String key, Voice voice, int characters, String agreement);
 
     /** @param characters that the service has charged for this key, once however often it was asked */
     void charged(String key, Voice voice, int characters);

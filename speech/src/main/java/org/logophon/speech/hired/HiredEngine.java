@@ -43,7 +43,7 @@ public final class HiredEngine implements SpeechEngine {
     private Utterance pay(SpeechRequest request, HiredRequest asked) {
         Voice voice = request.voice();
         SentText sent = SentText.of(request.text(), voice.language());
-        charges.asked(asked.key(), voice, asked.characters());
+        charges.asked(asked.key(), voice, asked.characters(), request.agreement());
         JsonNode answer;
         try {
             answer = service.speech(asked.key(), voice.engineVoice().replaceFirst("@.*$", ""), sent, request.style());

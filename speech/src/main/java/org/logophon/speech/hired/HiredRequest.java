@@ -24,7 +24,7 @@ public record HiredRequest(String key, int characters, Voice voice) {
                 .filter(piece -> !piece.voice().terms().free())
                 .flatMap(piece ->
                         PiecewiseEngine.requests(
-                                new SpeechRequest(piece.voice(), piece.spokenText(), 1, 0, piece.style()))
+                                new SpeechRequest(piece.voice(), piece.spokenText(), 1, 0, piece.style(), null))
                                 .stream())
                 .map(HiredRequest::of)
                 .toList();

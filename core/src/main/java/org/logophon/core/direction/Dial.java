@@ -1,0 +1,78 @@
+package org.logophon.core.direction;
+
+import java.util.Locale;
+import org.logophon.core.input.InvalidInput;
+
+/** What is set by a number, and in which range: the same for a whole project and for a single word. */
+public enum Dial {
+    /** SSML 1.1, prosody rate: 100 is unchanged, 200 twice as fast. */
+    PACE("Pace", 50, 200, 1, "%"),
+    PITCH("Pitch", -12, 12, 0.01, "semitones"),
+    /** SSML 1.1, prosody range: 0 is monotone. */
+    RANGE("Range", 0, 200, 1, "%"),
+    /** SSML 1.1, prosody volume. */
+    LOUDNESS("Loudness", -24, 12, 0.01, "dB"),
+    /** SSML 1.1, break time. */
+    PAUSE("A pause", 0, 10_000, 10, "ms"),
+    /** How much of an effect is heard. */
+    EFFECT("The mix of an effect", 0, 100, 1, "%"),
+    STYLE("The strength of a style", 0, 100, 1, "%"),
+    /** Formants moved while the pitch stays. Beyond it a voice sounds made. Ours. */
+    TIMBRE("Timbre", -3, 3, 0.1, "semitones"),
+    /** How much takes differ by chance. Ours. */
+    LIVELINESS("Liveliness", 0, 100, 1, "%");
+
+    private final String title;
+    private final int least;
+    private final int most;
+    private final double step;
+    private final String unit;
+
+    Dial(String title, int least, int most, double step, String unit) {
+        this.title = title;
+        this.least = least;
+        this.most = most;
+        this.step = step;
+        this.unit = unit;
+    }
+
+    public int least() {
+        return least;
+    }
+
+    public int most() {
+        return most;
+    }
+
+    /** Values are whole multiples of it. */
+    public double step() {
+        return step;
+    }
+
+    public String unit() {
+        return unit;
+    }
+
+    /** @throws InvalidInput with a sentence that gives the range when the value is outside of it; a null says nothing */
+    public void check(Number value) {
+        check(title, value);
+    }
+
+    /** The same for what goes by another name, as "The rest at a comma". */
+    public void check(String what, Number value) {
+        if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
+            throw new InvalidInput(
+                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, plain(value)));
+        }
+    }
+
+    /** The value on the dial's nearest step. */
+    public double nearest(double value) {
+        return Math.round(value / step) * step;
+    }
+
+    private static String plain(Number value) {
+        double number = value.doubleValue();
+        return number == Math.rint(number) ? String.format(Locale.ROOT, "%.0f", number) : Double.toString(number);
+    }
+}

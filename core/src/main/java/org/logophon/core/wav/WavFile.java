@@ -1,0 +1,129 @@
+package org.logophon.core.wav;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import org.logophon.core.sound.SoundSource;
+
+/**
+ * A mono WAV file that is made as it is read, from any byte on: RIFF with {@code bext} (when given), {@code fmt } and
+ * {@code data}. The same sound gives the same bytes, whichever part of them is asked for.
+ */
+public final class WavFile {
+
+    private static final int FORMAT_SIZE = 16;
+    /** RIFF counts its bytes in 32 bits. */
+    private static final long MOST_BYTES = 0xffff_ffffL;
+
+    /** Where the time reference lies in a file that {@link #write} wrote whole with an extension. */
+    private static final long TIME_REFERENCE_AT = 12 + 8 + BroadcastExtension.TIME_REFERENCE_AT;
+
+    private final SoundSource sound;
+    private final SampleFormat format;
+    private final byte[] head;
+    private final long dataBytes;
+
+    /**
+     * @param extension null for none
+     * @throws IllegalArgumentException when the sound is longer than RIFF can count
+     */
+    public WavFile(SoundSource sound, SampleFormat format, BroadcastExtension extension) {
+        this.sound = sound;
+        this.format = format;
+        this.dataBytes = sound.length() * format.bytes();
+        if (dataBytes > MOST_BYTES - 4_096) {
+            throw new IllegalArgumentException("A RIFF file holds 4 GB at most, and this sound has more.");
+        }
+        this.head = head(sound.rate(), extension);
+    }
+
+    private byte[] head(int rate, BroadcastExtension extension) {
+        int extensionSize = extension == null ? 0 : 8 + BroadcastExtension.SIZE;
+        ByteBuffer bytes =
+                ByteBuffer.allocate(12 + extensionSize + 8 + FORMAT_SIZE + 8).order(ByteOrder.LITTLE_ENDIAN);
+        tag(bytes, "RIFF").putInt((int) (bytes.capacity() - 8 + dataBytes + pad()));
+        tag(bytes, "WAVE");
+        if (extension != null) {
+            tag(bytes, "bext").putInt(BroadcastExtension.SIZE).put(extension.bytes());
+        }
+        tag(bytes, "fmt ")
+                .putInt(FORMAT_SIZE)
+                .putShort((short) 1)
+                .putShort((short) 1)
+                .putInt(rate)
+                .putInt(rate * format.bytes())
+                .putShort((short) format.bytes())
+                .putShort((short) (8 * format.bytes()));
+        tag(bytes, "data").putInt((int) dataBytes);
+        return bytes.array();
+    }
+
+    private static ByteBuffer tag(ByteBuffer buffer, String name) {
+        return buffer.put(name.getBytes(StandardCharsets.US_ASCII));
+    }
+
+    /**
+     * Says in a clip that is on disk where it starts: a clip's place follows from the lengths of those before it.
+     *
+     * @param samples since midnight
+     */
+    public static void setTimeReference(Path clip, long samples) throws IOException {
+        try (FileChannel file = FileChannel.open(clip, StandardOpenOption.WRITE)) {
+            ByteBuffer reference = ByteBuffer.allocate(8)
+                    .order(ByteOrder.LITTLE_ENDIAN)
+                    .putLong(samples)
+                    .flip();
+            file.write(reference, TIME_REFERENCE_AT);
+        }
+    }
+
+    /** A chunk has an even number of bytes. */
+    private int pad() {
+        return (int) (dataBytes & 1);
+    }
+
+    public long size() {
+        return head.length + dataBytes + pad();
+    }
+
+    /** Writes the bytes from one place of the file to another, exclusive; the stream stays open. */
+    public void write(long from, long to, OutputStream out) throws IOException {
+        if (from < head.length) {
+            out.write(head, (int) from, (int) (Math.min(to, head.length) - from));
+        }
+        long first = Math.max(from, head.length) - head.length;
+        long last = Math.min(to - head.length, dataBytes);
+        if (last > first) {
+            data(first, last, out);
+        }
+        if (pad() == 1 && to == size() && from < to) {
+            out.write(0);
+        }
+    }
+
+    private void data(long first, long last, OutputStream out) throws IOException {
+        int width = format.bytes();
+        long[] at = {first / width};
+        try {
+            sound.read(at[0], (last + width - 1) / width, (samples, count) -> {
+                byte[] bytes = format.encode(samples, count, at[0]);
+                int skip = (int) Math.max(0, first - at[0] * width);
+                int end = (int) Math.min(bytes.length, last - at[0] * width);
+                at[0] += count;
+                try {
+                    out.write(bytes, skip, end - skip);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (UncheckedIOException failed) {
+            throw failed.getCause();
+        }
+    }
+}
