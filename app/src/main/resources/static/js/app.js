@@ -120,11 +120,11 @@ export const clock = seconds => {
   return whole >= 3600 ? `${Math.floor(whole / 3600)}:${two(Math.floor(whole / 60) % 60)}:${two(whole % 60)}` : `${two(Math.floor(whole / 60))}:${two(whole % 60)}`;
 };
 
-/** Timecode at 25 frames a second, counted in whole frames. */
-export const timecode = seconds => {
-  const frames = Math.floor(seconds * 25 + 1e-6);
+/** Timecode, counted in whole frames. @param rate as the server gives it: frames in so many seconds, and how many a second counts */
+export const timecode = (seconds, { frames, seconds: per, counted }) => {
+  const frame = Math.floor(seconds * frames / per + 1e-6);
   const two = n => String(n).padStart(2, '0');
-  return [frames / 90000, frames / 1500 % 60, frames / 25 % 60, frames % 25].map(n => two(Math.floor(n))).join(':');
+  return [frame / counted / 3600, frame / counted / 60 % 60, frame / counted % 60, frame % counted].map(n => two(Math.floor(n))).join(':');
 };
 
 export const typing = target => target.closest('input:not([type=range]), textarea, select') !== null;

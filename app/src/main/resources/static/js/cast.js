@@ -139,7 +139,7 @@ function chooseLine() {
 function enter() {
   const now = stage();
   if (!now) return;
-  document.querySelector('.beside')?.setAttribute('class', `beside ${now.dataset.colour}`);
+  document.querySelector('.beside')?.setAttribute('class', `beside role-${now.dataset.colour}`);
   if (now.dataset.role !== enter.role) line = { cue: '', words: '' };
   const direction = now.querySelector('[name=version]')?.value;
   const other = enter.role !== undefined && (now.dataset.role !== enter.role || direction !== enter.direction);

@@ -12,7 +12,7 @@ export function cueList(list, project, open) {
     const link = document.createElement('a');
     link.href = `/projects/${project}/direct?cue=${cue.id}`;
     link.dataset.cue = cue.id;
-    const below = element('span', `below ${cue.colour}`);
+    const below = element('span', `below role-${cue.colour}`);
     below.append(element('span', 'role', cue.role), element('span', 'figures soft seconds'), element('span', 'state'));
     link.append(element('span', 'figures', cue.number), element('span', 'words', cue.words), below);
     made.append(link);
@@ -34,8 +34,8 @@ export function cueList(list, project, open) {
       links().forEach((link, i) => {
         const cue = cues[i];
         const state = link.querySelector('.state');
-        state.className = `state ${cue.state}`;
-        state.textContent = cue.state === 'state-ready' ? '' : cue.word;
+        state.className = `state state-${cue.state}`;
+        state.textContent = cue.state === 'ready' ? '' : cue.label;
         link.querySelector('.seconds').textContent = `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
       });
       this.mark(chosen);

@@ -62,8 +62,8 @@ async function enterStage() {
   data = taken?.status === 200 && (!marks.all() || marks.fits(taken.body)) ? taken.body : marks.all() ? guessed(marks.all()) : null;
   await document.fonts.ready;
   draw();
-  if (askedOn && askedOn !== now && now.dataset.state !== 'state-rendering') {
-    const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'state-ready';
+  if (askedOn && askedOn !== now && now.dataset.state !== 'rendering') {
+    const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'ready';
     askedOn = null;
     if (wanted) playFrom(word > 0 && data?.words[word] ? Math.max(0, data.words[word].from - 0.05) : 0);
   }
@@ -117,7 +117,7 @@ marks.onChange(what => {
     await transport.refresh();
     const cue = transport.cueById(stage()?.dataset.cue);
     const state = document.getElementById('cuestate');
-    if (cue && state) { state.className = `state ${cue.state}`; state.textContent = cue.word; }
+    if (cue && state) { state.className = `state state-${cue.state}`; state.textContent = cue.label; }
     renew('#head', `/projects/${project}/render?step=DIRECT`);
   }, 250);
 });
@@ -147,7 +147,7 @@ document.addEventListener('logophon:programme', event => {
   list.show(event.detail.cues, stage()?.dataset.cue);
   const cue = event.detail.cues.find(c => c.id === stage()?.dataset.cue);
   // the stage shows a cue that a batch has just finished: show what it became, but not under the hand
-  if (cue && !isDragging() && stage().dataset.state !== cue.state && stage().dataset.state !== 'state-rendering') reload();
+  if (cue && !isDragging() && stage().dataset.state !== cue.state && stage().dataset.state !== 'rendering') reload();
 });
 window.addEventListener('popstate', () => location.reload());
 

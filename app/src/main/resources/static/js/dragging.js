@@ -53,7 +53,7 @@ export function drag(score, box) {
 const widthOf = score => [...score.svg.querySelectorAll('.grip-pitch')].reduce((sum, rect) => sum + rect.width.baseVal.value, 0);
 
 function valueOf(started, event, score) {
-  const within = (kind, value) => Math.max(marks.LIMITS[kind][0], Math.min(marks.LIMITS[kind][1], value));
+  const within = (kind, value) => Math.max(marks.KINDS[kind].least, Math.min(marks.KINDS[kind].most, value));
   if (started.kind === 'pause') {
     const rest = score.svg.querySelector(`.rest[data-gap="${started.gap}"] rect`);
     started.seconds ??= rest.width.baseVal.value / score.pixelsPerSecond;

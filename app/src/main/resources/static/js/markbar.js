@@ -4,7 +4,7 @@ import { button, element } from './app.js';
 import * as marks from './marks.js';
 import { reachedOf } from './score.js';
 
-const { NEUTRAL, LIMITS } = marks;
+const { KINDS } = marks;
 const TYPED = [['pace', 'Pace', '%'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
 const KINDS = [['', 'as written'], ['words', 'other words'], ['ipa', 'IPA'], ['letters', 'letters'], ['digits', 'digits'], ['cardinal', 'number'], ['ordinal', 'ordinal'], ['date', 'date'], ['time', 'time'], ['telephone', 'telephone']];
 const spelled = kind => kind === 'words' || kind === 'ipa';
@@ -17,8 +17,9 @@ function labelled(text, ...inside) {
 
 function number(kind, text, unit, shown) {
   const input = element('input', 'form-control');
-  Object.assign(input, { type: 'number', name: kind, step: kind === 'loudness' ? 0.1 : kind === 'pause' ? 0.01 : 1, placeholder: kind === 'pause' ? 'its own' : NEUTRAL[kind], value: shown });
-  [input.min, input.max] = kind === 'pause' ? [0, 10] : LIMITS[kind];
+  Object.assign(input, { type: 'number', name: kind, step: kind === 'loudness' ? 0.1 : kind === 'pause' ? 0.01 : 1, placeholder: kind === 'pause' ? 'its own' : KINDS[kind].neutral, value: shown });
+  const per = kind === 'pause' ? 1000 : 1;
+  [input.min, input.max] = [KINDS[kind].least / per, KINDS[kind].most / per];
   input.addEventListener('change', () => marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
   return labelled(text, input, element('span', 'unit', unit));
 }

@@ -2,12 +2,14 @@
 
 import { ask, say } from './app.js';
 
-export const NEUTRAL = { pace: 100, pitch: 0, range: 100, loudness: 0, pause: 0 };
+// what a kind of mark takes, the server knows
+const answer = await ask('GET', '/mark-kinds');
+export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
 const STEPS = { pace: 2, pitch: 0.5, range: 10, loudness: 1, pause: 50 };
 const FINE = { pace: 1, pitch: 0.1, range: 5, loudness: 0.2, pause: 10 };
-export const LIMITS = { pace: [50, 200], pitch: [-12, 12], range: [0, 200], loudness: [-24, 12], pause: [0, 10000] };
-export const LEVELS = ['none', 'moderate', 'strong', 'reduced'];
-export const DEPTHS = ['none', 'light', 'normal', 'deep'];
+const offered = id => ['none', ...KINDS[id].choices.filter(choice => choice !== 'none')];
+export const LEVELS = offered('stress');
+export const DEPTHS = offered('breath');
 
 let cue = null;
 let marks = null;
@@ -52,7 +54,7 @@ export const edge = () => anchor === chosen.from ? chosen.to : chosen.from;
 
 /** Where a mark of a kind would stand: the chosen words, or for a gap the word before it. */
 function placeOf(kind, where) {
-  const onGap = kind === 'pause' || kind === 'breath';
+  const { onGap } = KINDS[kind];
   const from = onGap ? where.to : where.from;
   return { start: marks.words[from][0], end: marks.words[where.to][1], from, to: where.to };
 }
@@ -93,7 +95,7 @@ async function setNow(kind, value, where) {
     return;
   }
   const { start, end } = placeOf(kind, where);
-  const nothing = value === '' || value === 'none' || kind !== 'pause' && Number(value) === NEUTRAL[kind];
+  const nothing = value === '' || value === 'none' || kind !== 'pause' && Number(value) === KINDS[kind]?.neutral;
   if (nothing) {
     if (at(kind, where)) await send('/marks/remove', { start, end, kind });
   } else {
@@ -102,8 +104,8 @@ async function setNow(kind, value, where) {
 }
 
 export const nudge = (kind, way, fine = false) => inTurn(where => {
-  const now = Number(at(kind, where)?.value ?? NEUTRAL[kind]);
-  const [least, most] = LIMITS[kind];
+  const now = Number(at(kind, where)?.value ?? KINDS[kind].neutral);
+  const { least, most } = KINDS[kind];
   const value = Math.max(least, Math.min(most, now + way * (fine ? FINE : STEPS)[kind]));
   return setNow(kind, String(Math.round(value * 100) / 100), where);
 });
@@ -113,8 +115,8 @@ export const cycleStress = () => inTurn(where => setNow('stress', next(LEVELS, a
 export const cycleBreath = () => inTurn(where => setNow('breath', next(DEPTHS, at('breath', where)?.value), where));
 export const toggleWhisper = () => inTurn(where => setNow('whisper', at('whisper', where) ? '' : 'on', where));
 
-/** Lets a quotation be said in another way. @param way PLAIN, TURNED or ROLE */
-export const sayQuotation = ({ start, end }, way, role) => inTurn(() => send('/quotation', { start, end, way, role }));
+/** Lets a quotation be said in another way. @param voicing PLAIN, TURNED or ROLE */
+export const sayQuotation = ({ start, end }, voicing, role) => inTurn(() => send('/quotation', { start, end, voicing, role }));
 
 /** Moves what stands on the chosen words, or in the chosen gap, along by a word; the selection goes with it. */
 export const move = by => inTurn(async where => {

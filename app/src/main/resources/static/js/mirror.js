@@ -3,14 +3,12 @@
 
 import { element } from './app.js';
 
-const LONG_CUE_SECONDS = 45;
-
 /** Stretches of the text that have a look of their own: headings, notes, cues; what lies between has none. */
 function stretches(state) {
   return [
     ...state.scenes.map(s => ({ ...s, style: 'scene' })),
     ...state.notes.map(s => ({ ...s, style: 'note' })),
-    ...state.cues.map(cue => ({ start: cue.start, end: cue.end, style: `spoken ${cue.colour}${cue.problem ? ' trouble' : ''}`, cue })),
+    ...state.cues.map(cue => ({ start: cue.start, end: cue.end, style: `spoken role-${cue.colour}${cue.problem ? ' trouble' : ''}`, cue })),
   ].sort((a, b) => a.start - b.start);
 }
 
@@ -81,14 +79,14 @@ function lineBlock({ line, pieces: parts, head, cuts, longest, key }) {
 }
 
 function marginOf(cue, longest) {
-  const number = element('div', `margincue ${cue.colour}`);
+  const number = element('div', `margincue role-${cue.colour}`);
   number.append(element('span', 'number', cue.number), element('span', 'who', cue.role));
   const time = element('div', 'margintime');
   const over = cue.slot && cue.seconds > cue.slot;
-  const length = `${cue.seconds > LONG_CUE_SECONDS ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)}${cue.slot ? ` of ${cue.slot.toFixed(1)}` : ''} s`;
+  const length = `${cue.tooLong ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)}${cue.slot ? ` of ${cue.slot.toFixed(1)}` : ''} s`;
   time.append(element('span', over ? 'figures over' : 'figures', over ? `over ${length}` : length));
   const bar = element('span', 'bar');
-  const fill = element('span', over || cue.seconds > LONG_CUE_SECONDS ? 'fill long' : 'fill');
+  const fill = element('span', over || cue.tooLong ? 'fill long' : 'fill');
   fill.style.width = `${Math.min(100, cue.seconds / longest * 100)}%`;
   bar.append(fill);
   time.append(bar);

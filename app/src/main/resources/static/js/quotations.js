@@ -19,7 +19,7 @@ export function showQuotations(list, marks, say) {
     select.add(new Option('as all of it', ''));
     select.add(new Option('with a turn of the voice', TURNED));
     marks.roles.forEach(role => select.add(new Option(`by ${role}`, role)));
-    select.value = { PLAIN: '', TURNED, ROLE: quotation.role }[quotation.way];
+    select.value = { PLAIN: '', TURNED, ROLE: quotation.role }[quotation.voicing];
     select.addEventListener('change', () => say(quotation, select.value === '' ? 'PLAIN' : select.value === TURNED ? 'TURNED' : 'ROLE', select.value.trim()));
     label.append(element('span', 'reading', `“${words}”`), ' is said ', select);
     item.append(label);

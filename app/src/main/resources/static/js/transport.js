@@ -11,6 +11,8 @@ const PLAY = 'M3 1.5v13l11-6.5z';
 const STOP = 'M2.5 2.5h11v11h-11z';
 const SVG = 'http://www.w3.org/2000/svg';
 let cues = [];
+let rate = null;
+let length = 1;
 let at = 0;
 let running = false;
 let moves = null;
@@ -21,6 +23,8 @@ export async function refresh() {
   if (status !== 200) { say(body?.sentence ?? 'The programme can’t be read.'); return; }
   const current = cues[at]?.id;
   cues = body.cues;
+  rate = body.frameRate;
+  length = body.seconds || 1;
   const same = cues.findIndex(cue => cue.id === current);
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
@@ -28,19 +32,18 @@ export async function refresh() {
 }
 
 function draw() {
-  const total = cues.length ? cues.at(-1).start + cues.at(-1).seconds : 1;
   strip.setAttribute('viewBox', `0 0 1000 26`);
   const gap = Math.min(1.5, 400 / Math.max(1, cues.length) / 2);
   strip.replaceChildren(...cues.map(cue => {
     const rect = document.createElementNS(SVG, 'rect');
-    const x = cue.start / total * 1000;
+    const x = cue.start / length * 1000;
     rect.setAttribute('x', x);
-    rect.setAttribute('width', Math.max(0.6, cue.seconds / total * 1000 - gap));
+    rect.setAttribute('width', Math.max(0.6, cue.seconds / length * 1000 - gap));
     // shape as well as colour: what is ready stands full, what isn't stands low
-    const ready = cue.state === 'state-ready';
+    const ready = cue.state === 'ready';
     rect.setAttribute('y', ready ? 5 : 13);
     rect.setAttribute('height', ready ? 16 : 8);
-    rect.setAttribute('class', cue.state);
+    rect.setAttribute('class', `state-${cue.state}`);
     return rect;
   }));
   const frame = document.createElementNS(SVG, 'rect');
@@ -54,9 +57,9 @@ function show(seconds = 0) {
   button.disabled = !cues.some(c => c.sound);
   strip.setAttribute('aria-valuemax', Math.max(1, cues.length));
   strip.setAttribute('aria-valuenow', cues.length ? at + 1 : 1);
-  strip.setAttribute('aria-valuetext', cue ? `cue ${cue.number}, ${cue.role}, ${cue.word}` : 'no cues');
+  strip.setAttribute('aria-valuetext', cue ? `cue ${cue.number}, ${cue.role}, ${cue.label}` : 'no cues');
   bar.querySelector('.cuenow b').textContent = cue ? cue.number : '–';
-  bar.querySelector('.time').textContent = timecode(cue ? cue.start + seconds : 0);
+  bar.querySelector('.time').textContent = rate ? timecode(cue ? cue.start + seconds : 0, rate) : '';
   const rect = cue && strip.children[at];
   const frame = strip.lastElementChild;
   if (rect && frame) {
@@ -137,7 +140,7 @@ export const isRunning = () => running;
 button.addEventListener('click', () => running ? halt() : playOn());
 strip.addEventListener('click', event => {
   const box = strip.getBoundingClientRect();
-  const wanted = (event.clientX - box.left) / box.width * (cues.length ? cues.at(-1).start + cues.at(-1).seconds : 1);
+  const wanted = (event.clientX - box.left) / box.width * length;
   const index = cues.findIndex((cue, i) => wanted < (cues[i + 1]?.start ?? Infinity));
   const playing = running;
   halt();

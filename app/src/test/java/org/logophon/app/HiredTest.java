@@ -302,7 +302,7 @@ class HiredTest extends ApplicationTest {
         jdbc.sql("insert into agreement (id, agreed_characters, at) values (:id, 5, now())")
                 .param("id", agreement)
                 .update();
-        assertThatThrownBy(() -> org.logophon.app.hired.Paying.under(agreement, () -> narrator.render(recipe)))
+        assertThatThrownBy(() -> narrator.render(recipe, agreement.toString()))
                 .isInstanceOf(SpeechFailed.class)
                 .hasMessageContaining("changed after their price was agreed to");
         assertThat(STAND_IN.used()).isEqualTo(before);

@@ -18,7 +18,7 @@ class ScorePageTest extends BrowserTest {
         // the page's scripts are there once the cues are listed
         assertThat(page.locator("#cuelist a")).hasCount(1);
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(16);
+        assertThat(page.locator("#stage[data-state=ready] #score .word")).hasCount(16);
     }
 
     private void press(String... keys) {
@@ -48,8 +48,7 @@ class ScorePageTest extends BrowserTest {
         assertThat(page.locator("#markbar [name=breath]")).hasValue("light");
         accessible();
         press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score .rest.asked"))
-                .hasCount(1);
+        assertThat(page.locator("#stage[data-state=ready] #score .rest.asked")).hasCount(1);
         assertThat(page.locator("#score .lane-pitch text")).hasText(Pattern.compile("pitch −1.9 st (✓|→ −(1.8|2.0))"));
         assertThat(page.locator("#score .lane-pace text")).hasText("pace 90 % ✓");
         press("Control+z");

@@ -51,7 +51,7 @@ class ScoreTest extends ApplicationTest {
         assertThat(marks.get(0).get("reached").isNull()).as("not rendered yet").isTrue();
         assertThat(server.cues(project))
                 .extracting(c -> c.get("state").asString())
-                .containsExactly("state-changed", "state-ready");
+                .containsExactly("changed", "ready");
         set(cue, LINE, "crew", "pause", "700");
         JsonNode made = render(project, cue, 2);
         assertThat(made.get(0).get("kind").asString()).isEqualTo("pause");

@@ -34,7 +34,7 @@ class ScoreVoicesPageTest extends BrowserTest {
         assertThat(page.locator(".hint")).containsText("There is no take of these words yet");
         accessible();
         page.keyboard().press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .stress-moderate"))
+        assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed) .stress-moderate"))
                 .hasCount(1);
     }
 
@@ -64,7 +64,7 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.keyboard().press("Escape");
         page.locator("#score .word").nth(0).focus();
         page.keyboard().press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed) .word"))
+        assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed) .word"))
                 .hasCount(12);
         assertThat(page.locator("#marklist li")).hasCount(4);
         page.getByLabel(Pattern.compile("Remove said “Fee on” of Ffion")).click();
@@ -75,7 +75,7 @@ class ScoreVoicesPageTest extends BrowserTest {
     void theScoreIsMadeWiderAndNoWordsOverlapWhenItIsNarrow() {
         score("Wide and narrow");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+        assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed)"))
                 .hasCount(1);
         double usual = page.locator("#score .word rect").nth(6).boundingBox().width;
         page.keyboard().press("+");
@@ -112,7 +112,7 @@ class ScoreVoicesPageTest extends BrowserTest {
                 AudioBufferSourceNode.prototype.start = function (when, offset) { window.starts.push({ context: this.context, when, offset }); return start.call(this, when, offset); };""");
         score("In step");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+        assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed)"))
                 .hasCount(1);
         page.waitForFunction(
                 "() => window.starts.length === 1 && window.starts[0].context.currentTime > window.starts[0].when + 0.1");
@@ -184,7 +184,7 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.locator("#markbar [name=pitch]").press("Enter");
         assertThat(page.locator(".hint")).containsText("render the cue as it is, then ask for 200 Hz");
         page.locator("#render-cue").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score svg:not(.guessed)"))
+        assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed)"))
                 .hasCount(1);
         page.locator("#markbar [name=pitch]").fill("150 Hz");
         page.locator("#markbar [name=pitch]").press("Enter");

@@ -282,7 +282,7 @@ class ScriptTest extends ApplicationTest {
                 .contains("ultra violet");
         assertThat(server.json(project + "/script").get("cues"))
                 .extracting(c -> c.get("state").asString())
-                .containsExactly("state-changed", "state-ready");
+                .containsExactly("changed", "ready");
         assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "", "as", "words"))
                         .body())
                 .contains("is missing");

@@ -92,7 +92,7 @@ final class Server {
         }
         long ready = 0;
         for (JsonNode cue : parse(programme).get("cues")) {
-            ready += cue.get("state").asString().equals("state-ready") ? 1 : 0;
+            ready += cue.get("state").asString().equals("ready") ? 1 : 0;
         }
         return ready;
     }

@@ -122,7 +122,7 @@ class VoicesInACueTest extends ApplicationTest {
                                 project, server.cues(project).get(1).get("id").asString(), "role")));
         assertThat(server.cues(project))
                 .extracting(c -> c.get("state").asString())
-                .containsExactly("state-changed", "state-changed");
+                .containsExactly("changed", "changed");
         assertThat(quotation(cue, "TURNED", "")
                         .get("quotations")
                         .get(0)
@@ -151,7 +151,7 @@ class VoicesInACueTest extends ApplicationTest {
                 .isEqualTo(2);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", ""));
         JsonNode cue = server.cues(project).get(0);
-        assertThat(cue.get("state").asString()).isEqualTo("state-problem");
+        assertThat(cue.get("state").asString()).isEqualTo("problem");
         assertThat(server.get(project + "/direct?cue=" + cue.get("id").asString())
                         .body())
                 .contains("Keeper, who says words of this cue, has no voice yet.");

@@ -63,7 +63,7 @@ class WholePathTest extends BrowserTest {
         assertThat(page.locator(".comes"))
                 .containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
         page.getByText("Render 3 cues").click();
-        assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(12);
+        assertThat(page.locator("#stage[data-state=ready] #score .word")).hasCount(12);
         assertThat(page.locator("#head")).containsText("all rendered");
         assertThat(page.locator(".measured")).containsText("-16.0 LUFS".replace('-', '−'));
         assertThat(page.locator(".measured .state-changed")).hasCount(0);
@@ -149,7 +149,7 @@ class WholePathTest extends BrowserTest {
         page.navigate(address() + project + "/direct");
         assertThat(page.locator("#stage h1")).hasText("Cue 010");
         page.keyboard().press("r");
-        assertThat(page.locator("#stage[data-state=state-ready] #score .word")).hasCount(7);
+        assertThat(page.locator("#stage[data-state=ready] #score .word")).hasCount(7);
         assertThat(page.locator("#score .head-cap")).isVisible();
         assertThat(page.locator("#score .head-cap")).isHidden();
         page.keyboard().press("ArrowRight");

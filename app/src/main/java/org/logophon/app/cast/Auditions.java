@@ -1,6 +1,5 @@
 package org.logophon.app.cast;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.project.CueView;
@@ -8,8 +7,8 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
+import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.rendering.AuditionAudio;
-import org.logophon.app.rendering.StoredSpeech;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.pitch.PitchTrack;
@@ -76,24 +75,19 @@ class Auditions {
         ProjectView view = projects.view(project);
         Recipe recipe = recipe(view, role, voice, cue, line.strip().replaceAll("\\s+", " "));
         StoredSpeech speech = lines.say(project, recipe, agreed);
-        List<Double> starts = new ArrayList<>();
-        for (int i = 0; i < speech.words().length; i += 4) {
-            starts.add(speech.words()[i + 2] / (double) speech.rate());
-        }
-        float[] hertz = new float[speech.pitch().length];
-        for (int i = 0; i < hertz.length; i++) {
-            hertz[i] = speech.pitch()[i];
-        }
-        double median = voice.whispers() ? 0 : new PitchTrack(hertz).medianHz();
+        List<Double> starts = speech.timed().stream()
+                .map(word -> word.startSample() / (double) speech.sound().rate())
+                .toList();
+        double median = voice.whispers() ? 0 : new PitchTrack(speech.pitch()).medianHz();
         return new Audition(
                 voice.id(),
                 voice.name(),
                 voice.speaks(),
                 AuditionAudio.address(project, recipe),
-                speech.seconds(),
+                speech.sound().seconds(),
                 starts,
                 picture(speech.peaks()),
-                Math.round(Words.count(recipe.text()) / speech.seconds() * 60),
+                Math.round(Words.count(recipe.text()) / speech.sound().seconds() * 60),
                 median == 0 ? null : Math.round(median));
     }
 

@@ -43,8 +43,8 @@ class CastPreviews {
                 .filter(cue -> cue.recipe() != null
                         && !cue.recipe().equals(view.cue(cue.id()).orElseThrow().recipe()))
                 .toList();
-        int changed = (int)
-                others.stream().filter(cue -> cue.cue().keptTake() != null).count();
+        int changed =
+                (int) others.stream().filter(cue -> cue.keptTake() != null).count();
         List<Recipe> recipes = then.cues().stream()
                 .filter(cue ->
                         cue.recipe() != null && ScriptCue.problem(cue.cue().text()) == null)

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
+import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.FileNames;
-import org.logophon.core.delivery.Slug;
 
 /** Which clip of a project gets which file name. */
 final class ClipNames {
@@ -23,7 +23,7 @@ final class ClipNames {
         FileNames names = new FileNames(pattern);
         Map<CueView, String> named = new LinkedHashMap<>();
         for (CueView cue : delivered(view)) {
-            named.put(cue, names.next(values(view, cue), "wav"));
+            named.put(cue, names.next(fields(view, cue), "wav"));
         }
         return named;
     }
@@ -31,28 +31,21 @@ final class ClipNames {
     static List<CueView> delivered(ProjectView view) {
         List<CueView> delivered = new ArrayList<>();
         for (CueView cue : view.cues()) {
-            if (cue.cue().keptTake() != null) {
+            if (cue.keptTake() != null) {
                 delivered.add(cue);
             }
         }
         return delivered;
     }
 
-    private static Map<String, String> values(ProjectView view, CueView cue) {
-        return Map.of(
-                "number",
+    private static ClipFields fields(ProjectView view, CueView cue) {
+        return new ClipFields(
                 cue.number(),
-                "slug",
-                Slug.of(cue.cue().text()),
-                "role",
+                cue.cue().text(),
                 cue.cue().role(),
-                "voice",
                 cue.voice() == null ? "" : cue.voice().name(),
-                "take",
                 "",
-                "scene",
                 cue.cue().scene(),
-                "project",
                 view.project().name());
     }
 }

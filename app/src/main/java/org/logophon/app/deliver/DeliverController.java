@@ -111,11 +111,11 @@ class DeliverController {
         model.addAttribute("deliveries", deliveries.of(id));
         model.addAttribute(
                 "missing",
-                view.cues().stream().filter(c -> c.cue().keptTake() == null).toList());
+                view.cues().stream().filter(c -> c.keptTake() == null).toList());
         model.addAttribute(
                 "changed",
                 view.cues().stream()
-                        .filter(c -> c.cue().keptTake() != null && c.state() != CueState.READY)
+                        .filter(c -> c.keptTake() != null && c.state() != CueState.READY)
                         .toList());
         preview(view, view.project().namePattern(), model);
     }

@@ -1,15 +1,14 @@
 package org.logophon.app.deliver;
 
-import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.JobQueue;
+import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.Refused;
 import org.logophon.core.delivery.Slug;
 import org.logophon.core.finish.FinishSettings;
@@ -29,7 +28,8 @@ class DeliveryService {
         @Bean
         OneTimeTask<Void> deliveryTask(ObjectProvider<PackageBuilder> builder) {
             return Tasks.oneTime("build-delivery")
-                    .onFailure(new FailureHandler.OnFailureRetryLater<Void>(Duration.ofSeconds(2)))
+                    .onFailure(JobRetry.whileTheDatabaseIsAway(
+                            id -> builder.getObject().giveUp(UUID.fromString(id))))
                     .execute((instance, context) -> builder.getObject().run(UUID.fromString(instance.getId())));
         }
     }
@@ -57,7 +57,7 @@ class DeliveryService {
     @Transactional
     void build(UUID id, String namePattern, Double targetLufs) {
         projects.require(id);
-        table.lock(id);
+        table.hold(id);
         FinishSettings.to(targetLufs);
         table.freezeNumbers(id);
         ProjectView view = projects.view(id);

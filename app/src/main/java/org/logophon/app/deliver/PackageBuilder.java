@@ -10,9 +10,8 @@ import java.nio.file.Path;
 import java.util.UUID;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.web.NotFound;
-import org.logophon.core.input.InvalidInput;
-import org.logophon.core.render.SpeechFailed;
+import org.logophon.app.rendering.JobRetry;
+import org.logophon.app.web.DatabaseAway;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -45,22 +44,27 @@ class PackageBuilder {
         if (delivery == null || !delivery.building()) {
             return;
         }
+        JobRetry.run("Delivery " + id, () -> build(delivery), sentence -> fail(id, sentence));
+    }
+
+    void giveUp(UUID id) {
+        fail(id, DatabaseAway.SENTENCE);
+    }
+
+    private void fail(UUID id, String sentence) {
+        deliveries.end(id, "failed", sentence, 0);
+    }
+
+    private void build(Delivery delivery) {
         try {
-            build(delivery);
-        } catch (SpeechFailed | NotFound | InvalidInput failed) {
-            deliveries.end(id, "failed", failed.getMessage(), 0);
+            packed(delivery);
         } catch (IOException failed) {
-            LOG.error("Delivery {} failed", id, failed);
-            deliveries.end(
-                    id,
-                    "failed",
-                    "The package could not be written: " + failed.getMessage()
-                            + ". See that the disk has room, and build again.",
-                    0);
+            LOG.error("Delivery {} failed", delivery.id(), failed);
+            fail(delivery.id(), "The package can't be written. See that the disk has room, and build again.");
         }
     }
 
-    private void build(Delivery delivery) throws IOException {
+    private void packed(Delivery delivery) throws IOException {
         ProjectView view = projects.view(delivery.projectId());
         Path file = Files.createTempFile("logophon-delivery", ".zip");
         try {

@@ -2,145 +2,129 @@ package org.logophon.app.deliver;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntPredicate;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.logophon.app.audio.AudioStore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
-import org.logophon.app.rendering.SpeechRepository;
-import org.logophon.app.rendering.StoredSpeech;
-import org.logophon.app.rendering.Take;
-import org.logophon.app.rendering.TakeRepository;
+import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.StoredSpeech;
+import org.logophon.app.project.take.Take;
+import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
-import org.logophon.core.delivery.Caption;
-import org.logophon.core.delivery.Captions;
-import org.logophon.core.delivery.CueSheet;
+import org.logophon.core.delivery.ClipFile;
+import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.PackagePart;
+import org.logophon.core.estimate.WordSpread;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
-import org.logophon.core.wav.BroadcastExtension;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
 import org.springframework.stereotype.Component;
 
-/**
- * Writes a project's kept takes as a ZIP of clips, {@code cue-sheet.csv} and {@code captions.srt}, one clip at a time.
- */
+/** Writes a project's kept takes as a ZIP: its clips one after another, then the files that tell of the whole programme. */
 @Component
 class PackageWriter {
 
     private final TakeRepository takes;
     private final SpeechRepository speeches;
-    private final ClipFinisher finishing;
+    private final AudioStore audio;
+    private final ClipFinisher finisher;
     private final VoiceCatalogue voices;
 
-    PackageWriter(TakeRepository takes, SpeechRepository speeches, ClipFinisher finishing, VoiceCatalogue voices) {
+    PackageWriter(
+            TakeRepository takes,
+            SpeechRepository speeches,
+            AudioStore audio,
+            ClipFinisher finisher,
+            VoiceCatalogue voices) {
         this.takes = takes;
         this.speeches = speeches;
-        this.finishing = finishing;
+        this.audio = audio;
+        this.finisher = finisher;
         this.voices = voices;
     }
-
-    /** A clip's place in the programme, kept while its samples are let go. */
-    private record Placed(
-            CueView cue, String file, String text, String voice, Clip measured, long startSample, int samples) {}
 
     /**
      * @param goOn told the number of clips written; false stops
      * @return false when it was stopped
      */
     boolean write(ProjectView view, Delivery delivery, OutputStream to, IntPredicate goOn) throws IOException {
-        FinishSettings settings = FinishSettings.to(delivery.targetLufs());
-        List<Placed> programme = new ArrayList<>();
+        Map<CueView, String> names = ClipNames.names(view, delivery.namePattern());
+        Programme<CueView> programme = ProjectView.programme(
+                List.copyOf(names.keySet()), cue -> cue.status().sound().length());
+        LocalDateTime made = LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC);
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         zip.setLevel(Deflater.BEST_SPEED);
-        long at = 0;
-        for (Map.Entry<CueView, String> named :
-                ClipNames.names(view, delivery.namePattern()).entrySet()) {
-            CueView cue = named.getKey();
-            Take take = takes.find(cue.cue().keptTake())
-                    .orElseThrow(() -> new NotFound("The kept take of cue " + cue.number() + " is gone."));
-            StoredSpeech speech = speeches.find(take.recipe())
-                    .orElseThrow(() -> new NotFound("The sound of cue " + cue.number() + " is gone. Render it again."));
-            Clip clip =
-                    finishing.finish(speech.speech(), settings, cue.direction().loudnessDb());
-            int samples = clip.sound().samples().length;
-            zip.putNextEntry(new ZipEntry(named.getValue()));
-            WavWriter.write(
-                    clip.sound(),
-                    SampleFormat.PCM_24,
-                    new BroadcastExtension(
-                            take.text(),
-                            cue.number(),
-                            LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC),
-                            at,
-                            clip.loudness().lufs(),
-                            clip.truePeakDbtp()),
-                    zip);
+        List<DeliveredClip> written = new ArrayList<>();
+        for (PlacedClip<CueView> placed : programme.clips()) {
+            String file = names.get(placed.cue());
+            Take take = takes.find(placed.cue().keptTake())
+                    .orElseThrow(() -> new NotFound(
+                            "The kept take of cue " + placed.cue().number() + " is gone. Render it again."));
+            StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
+            Clip clip = finisher.finish(
+                    audio.source(take.sound()),
+                    speech.timed(),
+                    FinishSettings.to(delivery.targetLufs()),
+                    placed.cue().direction().loudnessDb());
+            zip.putNextEntry(new ZipEntry(file));
+            ClipFile.write(clip, placed.cue().number(), take.text(), placed.start(), made, zip);
             zip.closeEntry();
-            String voice = voices.find(take.voiceId()).map(Voice::name).orElse(take.voiceId());
-            programme.add(new Placed(
-                    cue,
-                    named.getValue(),
-                    take.text(),
-                    voice,
-                    new Clip(null, clip.words(), clip.loudness(), clip.truePeakDbtp()),
-                    at,
-                    samples));
-            at += samples + (long) cue.direction().pauseMillis() * settings.rate() / 1000;
-            if (!goOn.test(programme.size())) {
+            written.add(told(placed.cue(), take, file, clip));
+            if (!goOn.test(written.size())) {
                 return false;
             }
         }
-        sheet(programme, settings.rate(), zip);
-        captions(programme, settings.rate(), zip);
+        Iterator<DeliveredClip> clips = written.iterator();
+        Programme<DeliveredClip> told = programme.with(cue -> clips.next());
+        for (PackagePart part : PackagePart.ALL) {
+            zip.putNextEntry(new ZipEntry(part.fileName()));
+            part.write(told, zip);
+            zip.closeEntry();
+        }
         zip.finish();
         return true;
     }
 
-    private static void sheet(List<Placed> programme, int rate, ZipOutputStream zip) throws IOException {
-        zip.putNextEntry(new ZipEntry("cue-sheet.csv"));
-        List<CueSheet.Row> rows = programme.stream()
-                .map(p -> new CueSheet.Row(
-                        p.cue().number(),
-                        p.file(),
-                        p.cue().cue().scene(),
-                        p.cue().cue().role(),
-                        p.voice(),
-                        p.text(),
-                        p.startSample() / (double) rate,
-                        p.samples() / (double) rate,
-                        p.measured().loudness().lufs(),
-                        p.measured().truePeakDbtp()))
-                .toList();
-        Writer out = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
-        CueSheet.write(rows, out);
-        out.flush();
-        zip.closeEntry();
+    private DeliveredClip told(CueView cue, Take take, String file, Clip clip) {
+        String voice = take.origin().voice() == null
+                ? ""
+                : voices.find(take.origin().voice().id())
+                        .map(Voice::name)
+                        .orElse(take.origin().voice().id());
+        return new DeliveredClip(
+                cue.number(),
+                file,
+                cue.cue().scene(),
+                cue.cue().role(),
+                voice,
+                take.text(),
+                timed(take, clip),
+                clip.loudness(),
+                clip.truePeakDbtp());
     }
 
-    private static void captions(List<Placed> programme, int rate, ZipOutputStream zip) throws IOException {
-        List<Caption> captions = new ArrayList<>();
-        for (int i = 0; i < programme.size(); i++) {
-            Placed placed = programme.get(i);
-            double until =
-                    i + 1 < programme.size() ? programme.get(i + 1).startSample() / (double) rate : Double.MAX_VALUE;
-            captions.addAll(
-                    Captions.of(placed.text(), placed.measured().words(), placed.startSample() / (double) rate, until));
+    /** Words that nothing has timed are spread over the clip. */
+    private static List<Clip.TimedWord> timed(Take take, Clip clip) {
+        if (!clip.words().isEmpty()) {
+            return clip.words();
         }
-        zip.putNextEntry(new ZipEntry("captions.srt"));
-        zip.write(Captions.srt(captions).getBytes(StandardCharsets.UTF_8));
-        zip.closeEntry();
+        double seconds = clip.sound().length() / (double) clip.sound().rate();
+        return WordSpread.over(take.text(), seconds).stream()
+                .map(word -> new Clip.TimedWord(word.start(), word.end(), word.fromSeconds(), word.toSeconds()))
+                .toList();
     }
 }

@@ -14,9 +14,9 @@ import org.logophon.app.project.CastService;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.Take;
 import org.logophon.app.rendering.RenderService;
-import org.logophon.app.rendering.SpeechRepository;
-import org.logophon.app.rendering.Take;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
@@ -166,7 +166,7 @@ class DirectController {
     ScoreData score(@PathVariable UUID id, @PathVariable UUID take) {
         Take found = directing.requireTake(id, take);
         return ScoreData.of(
-                speeches.find(found.recipe())
+                speeches.find(found.speech())
                         .orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")),
                 found.text());
     }

@@ -7,15 +7,16 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.rendering.SpeechRepository;
-import org.logophon.app.rendering.StoredSpeech;
-import org.logophon.app.rendering.Take;
-import org.logophon.app.rendering.TakeRepository;
+import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.StoredSpeech;
+import org.logophon.app.project.take.Take;
+import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.TakeSound;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.finish.Clip;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
@@ -62,22 +63,20 @@ class DirectionService {
         CueView cue = view.cues().get(at);
         List<Take> all = takes.of(cue.id());
         Take kept = all.stream()
-                .filter(take -> take.id().equals(cue.cue().keptTake()))
+                .filter(take -> take.id().equals(cue.keptTake()))
                 .findFirst()
                 .orElse(null);
-        StoredSpeech speech = kept == null ? null : speeches.find(kept.recipe()).orElse(null);
         List<Stage.AskedLine> asked = List.of();
         List<String> notes = List.of();
-        if (speech != null) {
-            TakeSound.FinishedTake heard = sound.of(speech, kept.recipe(), view.project(), cue);
+        if (kept != null) {
+            StoredSpeech speech = speeches.find(kept.speech()).orElseThrow();
+            Clip clip = sound.of(kept.sound(), view.project(), cue);
             asked = Stage.asked(
-                    view.project(), cue, kept, speech, heard.loudness().lufs(), heard.truePeakDbtp());
+                    view.project(), cue, kept, speech, clip.loudness().lufs(), clip.truePeakDbtp());
             notes = Stage.notes(cue, kept, speech);
         }
-        List<Stage.TakeLine> lines = all.stream()
-                .map(take -> Stage.line(
-                        take, cue, voices.find(take.voiceId()).map(Voice::name).orElse("a voice that is gone")))
-                .toList();
+        List<Stage.TakeLine> lines =
+                all.stream().map(take -> Stage.line(take, cue, voiceOf(take))).toList();
         return new Stage(
                 cue,
                 kept,
@@ -88,8 +87,19 @@ class DirectionService {
                 at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null);
     }
 
+    private String voiceOf(Take take) {
+        if (take.origin().voice() == null) {
+            return take.source().id();
+        }
+        String then = take.origin().voice().name();
+        return voices.find(take.origin().voice().id())
+                .map(Voice::name)
+                .orElse(then == null ? "a voice that is gone" : then);
+    }
+
     @Transactional
     void directCue(UUID project, UUID cue, Direction direction, int version) {
+        table.hold(project);
         projects.cue(project, cue);
         if (!cues.direct(cue, direction, version)) {
             throw new Stale(Stale.DIRECTION);
@@ -107,20 +117,20 @@ class DirectionService {
 
     @Transactional
     void keep(UUID project, UUID takeId) {
+        table.hold(project);
         Take take = requireTake(project, takeId);
         CueView cue = projects.cue(project, take.cueId());
-        cues.keep(
-                take.cueId(),
-                takeId,
-                cue.recipe() == null ? take.recipe() : cue.recipe().hash());
+        cues.keep(take.cueId(), takeId, cue.recipe() == null ? take.recipe() : cue.recipeHash());
+        takes.kept(takeId);
         table.touch(project);
     }
 
     /** @return the cue whose take it was */
     @Transactional
     UUID setTakeDeleted(UUID project, UUID takeId, boolean deleted) {
+        table.hold(project);
         Take take = requireTake(project, takeId);
-        if (deleted && takeId.equals(projects.cue(project, take.cueId()).cue().keptTake())) {
+        if (deleted && takeId.equals(projects.cue(project, take.cueId()).keptTake())) {
             throw new Refused(take.name() + " is the kept take. Keep another one first.");
         }
         takes.setDeleted(takeId, deleted);

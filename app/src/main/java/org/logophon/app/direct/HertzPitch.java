@@ -3,8 +3,8 @@ package org.logophon.app.direct;
 import java.util.List;
 import java.util.Locale;
 import org.logophon.app.project.CueView;
-import org.logophon.app.rendering.SpeechRepository;
-import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.web.Refused;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
@@ -41,12 +41,12 @@ class HertzPitch {
         if (!(hertz >= 40 && hertz <= 1_000)) {
             throw new Refused("A voice's pitch lies between 40 and 1,000 Hz.");
         }
-        if (cue.recipe() == null || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
+        if (!cue.madeAsAsked()) {
             throw new Refused("What pitch these words have now isn't known: render the cue as it is, then ask for "
                     + Math.round(hertz) + " Hz.");
         }
         double now = median(
-                speeches.find(cue.cue().takeRecipe())
+                speeches.ofRecipe(cue.recipeHash())
                         .orElseThrow(() -> new Refused("This take is gone. Render the cue, then ask again.")),
                 start,
                 end);
@@ -63,10 +63,11 @@ class HertzPitch {
     }
 
     private static double median(StoredSpeech speech, int start, int end) {
-        List<double[]> spans = speech.speech().words().stream()
+        List<double[]> spans = speech.timed().stream()
                 .filter(word -> word.start() >= start && word.end() <= end)
                 .map(word -> new double[] {
-                    word.startSample() / (double) speech.rate(), word.endSample() / (double) speech.rate()
+                    word.startSample() / (double) speech.sound().rate(),
+                    word.endSample() / (double) speech.sound().rate()
                 })
                 .toList();
         float[] inside = new float[speech.pitch().length];

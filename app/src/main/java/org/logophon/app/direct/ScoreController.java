@@ -7,15 +7,18 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.page.TypedNumber;
 import org.logophon.app.project.CastService;
+import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.rendering.SpeechRepository;
-import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.web.Refused;
+import org.logophon.core.estimate.WordSpread;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.render.Measurement;
 import org.logophon.core.script.Words;
 import org.logophon.core.suggest.QuotedSpeech;
 import org.logophon.core.suggest.QuotedSpeech.Quotation;
@@ -72,14 +75,18 @@ class ScoreController {
      * @param words      of the cue as it is now, with their places
      * @param quotations in it
      * @param roles      who else may say its words
+     * @param seconds    that it takes, or is expected to
+     * @param expected   for each word from where to where it may come to sound, in seconds
      */
     record CueMarks(
             List<int[]> words,
             String text,
             List<MarkLine> marks,
-            String state,
+            CueState state,
             List<Quotation> quotations,
-            List<String> roles) {}
+            List<String> roles,
+            double seconds,
+            List<double[]> expected) {}
 
     @GetMapping("/cues/{cue}/marks")
     CueMarks marks(@PathVariable UUID id, @PathVariable UUID cue) {
@@ -112,21 +119,23 @@ class ScoreController {
                 words,
                 view.cue().text(),
                 lines,
-                view.state().style(),
+                view.state(),
                 QuotedSpeech.in(view.cue().text(), view.marks()),
-                roles);
+                roles,
+                view.seconds(),
+                WordSpread.over(view.cue().text(), view.seconds()).stream()
+                        .map(word -> new double[] {word.fromSeconds(), word.toSeconds()})
+                        .toList());
     }
 
     /** Only while the kept take was made with the marks that there are. */
     private List<Double> reached(CueView cue) {
-        if (cue.recipe() == null
-                || cue.cue().takeRecipe() == null
-                || !cue.recipe().hash().equals(cue.cue().takeRecipe())) {
+        if (!cue.madeAsAsked()) {
             return List.of();
         }
-        return speeches.find(cue.cue().takeRecipe())
-                .map(StoredSpeech::reached)
-                .map(found -> found.marks())
+        return speeches.ofRecipe(cue.recipeHash())
+                .map(StoredSpeech::measurement)
+                .map(Measurement::marks)
                 .orElse(List.of());
     }
 
@@ -163,14 +172,14 @@ class ScoreController {
             @RequestParam int end,
             @RequestParam QuotedSpeech.Voicing voicing,
             @RequestParam(defaultValue = "") String role) {
-        if (way == QuotedSpeech.Voicing.ROLE) {
+        if (voicing == QuotedSpeech.Voicing.ROLE) {
             casting.require(id, role);
         }
         scoring.change(
                 id,
                 List.of(projects.cue(id, cue)),
                 "who says a quotation",
-                (text, own) -> QuotedSpeech.said(own, text, start, end, way, role));
+                (text, own) -> QuotedSpeech.said(own, text, start, end, voicing, role));
         return marks(id, cue);
     }
 

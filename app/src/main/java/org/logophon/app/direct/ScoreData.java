@@ -2,7 +2,8 @@ package org.logophon.app.direct;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.app.rendering.StoredSpeech;
+import org.logophon.app.project.take.StoredSpeech;
+import org.logophon.core.render.WordTime;
 
 /**
  * What the score draws, from a take.
@@ -29,13 +30,11 @@ record ScoreData(double seconds, int[] peaks, int[] pitch, List<ScoreWord> words
             pitch[i] = Math.round(speech.pitch()[i]);
         }
         List<ScoreWord> words = new ArrayList<>();
-        Integer[] fields = speech.words();
-        for (int i = 0; i < fields.length; i += 4) {
+        double rate = speech.sound().rate();
+        for (WordTime word : speech.timed()) {
             words.add(new ScoreWord(
-                    text.substring(fields[i], fields[i + 1]),
-                    fields[i + 2] / (double) speech.rate(),
-                    fields[i + 3] / (double) speech.rate()));
+                    text.substring(word.start(), word.end()), word.startSample() / rate, word.endSample() / rate));
         }
-        return new ScoreData(speech.seconds(), peaks, pitch, words);
+        return new ScoreData(speech.sound().seconds(), peaks, pitch, words);
     }
 }

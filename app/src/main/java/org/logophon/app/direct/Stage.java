@@ -1,13 +1,17 @@
 package org.logophon.app.direct;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
-import org.logophon.app.rendering.StoredSpeech;
-import org.logophon.app.rendering.Take;
+import org.logophon.app.project.take.StoredSpeech;
+import org.logophon.app.project.take.Take;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.render.Measurement;
+import org.logophon.core.take.TakeOrigin;
 
 /**
  * The chosen cue as the Direct page shows it.
@@ -36,48 +40,61 @@ record Stage(
         double wanted = project.targetLufs() == null
                 ? Double.NaN
                 : project.targetLufs() + cue.direction().loudnessDb();
-        Double semitones = speech.measurement().semitones();
-        return List.of(
-                new AskedLine(
-                        "pace",
-                        "%.0f %%".formatted(take.paceFactor() * 100),
-                        "%.1f %%".formatted(speech.measurement().pacePercent()),
-                        Math.abs(speech.measurement().pacePercent() / 100 / take.paceFactor() - 1) <= 0.03),
-                new AskedLine(
-                        "pitch",
-                        signed(take.semitones(), "st"),
-                        semitones == null ? "whispered" : signed(semitones, "st"),
-                        semitones == null || Math.abs(semitones - take.semitones()) <= 0.5),
-                new AskedLine(
-                        "loudness",
-                        Double.isNaN(wanted) ? "as rendered" : plain(wanted, "LUFS"),
-                        plain(lufs, "LUFS"),
-                        Double.isNaN(wanted) || Math.abs(lufs - wanted) <= 0.5),
-                new AskedLine("true peak", "−1.0 dBTP at most", plain(truePeakDbtp, "dBTP"), truePeakDbtp <= -0.99),
-                new AskedLine(
-                        "pause after", "%.2f s".formatted(cue.direction().pauseMillis() / 1000.0), "exact", true));
+        List<AskedLine> lines = new ArrayList<>();
+        Measurement measured = speech.measurement();
+        if (measured != null) {
+            double pace = take.origin().paceFactor();
+            double pitch = take.origin().semitones();
+            lines.add(new AskedLine(
+                    "pace",
+                    "%.0f %%".formatted(pace * 100),
+                    "%.1f %%".formatted(measured.pacePercent()),
+                    measured.keepsPace(pace)));
+            lines.add(new AskedLine(
+                    "pitch",
+                    signed(pitch, "st"),
+                    measured.semitones() == null ? "whispered" : signed(measured.semitones(), "st"),
+                    measured.keepsPitch(pitch)));
+        }
+        lines.add(new AskedLine(
+                "loudness",
+                Double.isNaN(wanted) ? "as rendered" : plain(wanted, "LUFS"),
+                plain(lufs, "LUFS"),
+                Double.isNaN(wanted) || Math.abs(lufs - wanted) <= FinishSettings.LOUDNESS_PROMISE_LU));
+        lines.add(new AskedLine(
+                "true peak",
+                "−1.0 dBTP at most",
+                plain(truePeakDbtp, "dBTP"),
+                FinishSettings.keepsCeiling(truePeakDbtp)));
+        lines.add(new AskedLine(
+                "pause after", "%.2f s".formatted(cue.direction().pauseMillis() / 1000.0), "exact", true));
+        return lines;
     }
 
     static List<String> notes(CueView cue, Take take, StoredSpeech speech) {
-        if (cue.voice() == null) {
+        if (cue.voice() == null || speech.measurement() == null) {
             return List.of();
         }
-        return speech.measurement().misses(take.paceFactor(), take.semitones(), cue.voice());
+        return speech.measurement()
+                .misses(take.origin().paceFactor(), take.origin().semitones(), cue.voice());
     }
 
     static TakeLine line(Take take, CueView cue, String voice) {
+        TakeOrigin origin = take.origin();
         String about = voice
-                + (Math.abs(take.paceFactor() - 1) < 1e-6 ? "" : ", pace %.0f %%".formatted(take.paceFactor() * 100))
-                + (Math.abs(take.semitones()) < 1e-6 ? "" : ", pitch " + signed(take.semitones(), "st"))
-                + (take.treatment().isEmpty() ? "" : ", " + take.treatment())
+                + (Math.abs(origin.paceFactor() - 1) < 1e-6
+                        ? ""
+                        : ", pace %.0f %%".formatted(origin.paceFactor() * 100))
+                + (Math.abs(origin.semitones()) < 1e-6 ? "" : ", pitch " + signed(origin.semitones(), "st"))
+                + (origin.treatment().isEmpty() ? "" : ", " + origin.treatment())
                 + (take.text().equals(cue.cue().text()) ? "" : ", other words");
         return new TakeLine(
                 take.id(),
                 take.name(),
                 about,
-                Durations.brief(take.seconds()),
-                take.id().equals(cue.cue().keptTake()),
-                cue.recipe() != null && take.recipe().equals(cue.recipe().hash()));
+                Durations.brief(take.sound().seconds()),
+                take.id().equals(cue.keptTake()),
+                cue.recipeHash() != null && cue.recipeHash().equals(take.recipe()));
     }
 
     private static String plain(double value, String unit) {

@@ -54,8 +54,8 @@ public class Ledger implements Charges {
             long unsettled) {}
 
     @Override
-    public void asked(String key, Voice voice, int characters) {
-        UUID agreement = Paying.agreement();
+    public void asked(String key, Voice voice, int characters, String agreed) {
+        UUID agreement = agreed == null ? null : UUID.fromString(agreed);
         if (agreement == null) {
             throw new SpeechFailed(
                     voice.name() + " is a hired voice, and nobody has agreed to its price. Render again to see it.");

@@ -10,10 +10,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import org.logophon.app.audio.AudioStore;
+import org.logophon.app.audio.StoredSound;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.Utterance.PhonemeStart;
 import org.logophon.core.render.Utterance.WordStart;
-import org.logophon.core.sound.Sound;
 import org.logophon.core.voice.Voice;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -23,17 +25,20 @@ import org.springframework.stereotype.Repository;
 class PaidSpeech {
 
     private final JdbcClient jdbc;
+    private final AudioStore audio;
     private final Clock clock;
 
-    PaidSpeech(JdbcClient jdbc, Clock clock) {
+    PaidSpeech(JdbcClient jdbc, AudioStore audio, Clock clock) {
         this.jdbc = jdbc;
+        this.audio = audio;
         this.clock = clock;
     }
 
     Optional<Utterance> find(String key) {
-        return jdbc.sql("select * from paid_speech where key = :key")
+        return jdbc.sql(
+                        "select p.*, s.sample_rate, s.samples from paid_speech p join sound s on s.id = p.sound_id where key = :key")
                 .param("key", key)
-                .query(PaidSpeech::utterance)
+                .query(this::utterance)
                 .optional();
     }
 
@@ -54,18 +59,17 @@ class PaidSpeech {
         List<Integer> phonemes = new ArrayList<>();
         answer.phonemes().forEach(phoneme -> phonemes.addAll(List.of(phoneme.sample(), phoneme.silent() ? 1 : 0)));
         jdbc.sql(
-                        "insert into paid_speech (key, voice_id, sample_rate, pcm, words, phonemes, at) values (:key, :voice, :rate, :pcm, :words, :phonemes, :now) on conflict do nothing")
+                        "insert into paid_speech (key, voice_id, sound_id, words, phonemes, at) values (:key, :voice, :sound, :words, :phonemes, :now) on conflict do nothing")
                 .param("key", key)
                 .param("voice", voice.id())
-                .param("rate", answer.sound().rate())
-                .param("pcm", answer.sound().pcm16())
+                .param("sound", audio.store(answer.sound()).id())
                 .param("words", words.toArray(Integer[]::new))
                 .param("phonemes", phonemes.toArray(Integer[]::new))
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
     }
 
-    private static Utterance utterance(ResultSet row, int at) throws SQLException {
+    private Utterance utterance(ResultSet row, int at) throws SQLException {
         Integer[] placed = (Integer[]) row.getArray("words").getArray();
         Integer[] parts = (Integer[]) row.getArray("phonemes").getArray();
         List<WordStart> words = new ArrayList<>();
@@ -76,6 +80,8 @@ class PaidSpeech {
         for (int i = 0; i < parts.length; i += 2) {
             phonemes.add(new PhonemeStart(parts[i], parts[i + 1] == 1));
         }
-        return new Utterance(Sound.ofPcm16(row.getBytes("pcm"), row.getInt("sample_rate")), words, phonemes);
+        StoredSound sound = new StoredSound(
+                row.getObject("sound_id", UUID.class), row.getInt("sample_rate"), row.getLong("samples"));
+        return new Utterance(audio.source(sound).inMemory(), words, phonemes);
     }
 }

@@ -77,7 +77,7 @@ public class Prices {
      *
      * @param project null for the house
      * @param agreed  characters that somebody has agreed to, after they saw the price
-     * @return the agreement to render {@linkplain Paying under}; null when nothing needs paying
+     * @return the agreement to render under; null when nothing needs paying
      * @throws PriceFirst when it costs more than was agreed to: the price has to be shown first
      * @throws Refused    with a sentence when the allowance doesn't reach
      */

@@ -30,6 +30,7 @@ public class CastService {
     /** @param voiceId empty for nobody */
     @Transactional
     public void cast(UUID project, String role, String voiceId) {
+        table.hold(project);
         require(project, role);
         if (!voiceId.isEmpty() && voices.find(voiceId).isEmpty()) {
             throw new Refused("There is no voice " + voiceId + ". Choose one of the list.");
@@ -41,6 +42,7 @@ public class CastService {
     /** @throws Stale when somebody else directed the role meanwhile */
     @Transactional
     public void direct(UUID project, String role, Direction direction, int version) {
+        table.hold(project);
         require(project, role);
         if (!roles.direct(project, role, direction, version)) {
             throw new Stale(Stale.DIRECTION);
@@ -51,6 +53,7 @@ public class CastService {
     /** How a role rests of itself. @throws Stale when somebody else directed the role meanwhile */
     @Transactional
     public void rest(UUID project, String role, PauseDefaults pauseDefaults, int livelyPercent, int version) {
+        table.hold(project);
         require(project, role);
         if (livelyPercent < 0 || livelyPercent > 100) {
             throw new Refused("Liveliness goes from 0 to 100 %, and " + livelyPercent + " is outside.");

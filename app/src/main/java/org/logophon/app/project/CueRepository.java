@@ -21,10 +21,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class CueRepository {
 
-    private static final String SELECT = """
-            select c.*, s.seconds as kept_seconds, t.recipe as take_recipe from cue c
-            left join take t on t.id = c.kept_take left join speech s on s.recipe = t.recipe
-            """;
+    private static final String SELECT = "select c.* from cue c ";
 
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;
@@ -46,29 +43,7 @@ public class CueRepository {
             int syllables,
             double referenceSeconds,
             Direction direction,
-            Slot slot) {
-
-        /** The cue as it is stored afterwards. @param old what it continues; null for a new one */
-        public Cue over(Cue old) {
-            return new Cue(
-                    id,
-                    position,
-                    number,
-                    cue.scene(),
-                    cue.role(),
-                    cue.text(),
-                    words,
-                    syllables,
-                    referenceSeconds,
-                    slot,
-                    old == null ? direction : old.direction(),
-                    old == null ? null : old.keptTake(),
-                    old == null ? null : old.keptRecipe(),
-                    old == null ? null : old.takeRecipe(),
-                    old == null ? null : old.keptSeconds(),
-                    old == null ? 0 : old.version());
-        }
-    }
+            Slot slot) {}
 
     public List<Cue> of(UUID project) {
         return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is null order by c.position")
@@ -154,7 +129,7 @@ public class CueRepository {
                 == 1;
     }
 
-    /** @param recipe the cue's recipe now: until it differs the cue counts as unchanged */
+    /** @param recipe hash of the cue's recipe now, null when it has none: until it differs the cue counts as unchanged */
     public void keep(UUID cue, UUID take, String recipe) {
         jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
                 .param("take", take)
@@ -212,10 +187,6 @@ public class CueRepository {
                 row.getDouble("reference_seconds"),
                 slot(row),
                 DirectionColumns.read(row),
-                row.getObject("kept_take", UUID.class),
-                row.getString("kept_recipe"),
-                row.getString("take_recipe"),
-                row.getObject("kept_seconds", Double.class),
                 row.getInt("version"));
     }
 }

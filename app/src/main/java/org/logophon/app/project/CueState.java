@@ -1,5 +1,8 @@
 package org.logophon.app.project;
 
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Locale;
+
 /** Where a cue stands between script and delivery. */
 public enum CueState {
     READY("ready"),
@@ -8,18 +11,20 @@ public enum CueState {
     RENDERING("rendering"),
     PROBLEM("needs a look");
 
-    private final String word;
+    private final String label;
 
-    CueState(String word) {
-        this.word = word;
+    CueState(String label) {
+        this.label = label;
     }
 
+    /** For people. */
     public String label() {
-        return word;
+        return label;
     }
 
-    /** Style class. */
-    public String style() {
-        return "state-" + name().toLowerCase(java.util.Locale.ROOT);
+    /** For pages: {@code ready}. */
+    @JsonValue
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
     }
 }

@@ -3,18 +3,21 @@ package org.logophon.app.project;
 import java.util.UUID;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Recipe;
+import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
 
 /**
- * A cue with all that follows from its project and role.
+ * A cue with all that follows from its project and role, and what became of it.
  *
- * @param voice   null when its role has none
- * @param marks   on its words
- * @param recipe  null when it has no voice
- * @param problem why it can't be rendered or failed to be, as a sentence; null when nothing is wrong
- * @param seconds of its kept take, or estimated
- * @param measured true when {@code seconds} is measured on a take
+ * @param voice      null when its role has none
+ * @param marks      on its words
+ * @param recipe     null when it has no voice
+ * @param recipeHash of the recipe; null without one
+ * @param problem    why it can't be rendered or failed to be, as a sentence; null when nothing is wrong
+ * @param length     of its kept take while that is what the cue asks for, else estimated
+ * @param measured   true when {@code length} is measured on a take
  */
 public record CueView(
         Cue cue,
@@ -23,9 +26,11 @@ public record CueView(
         ResolvedDirection direction,
         Marks marks,
         Recipe recipe,
+        String recipeHash,
+        CueStatus status,
         CueState state,
         String problem,
-        double seconds,
+        SampleCount length,
         boolean measured) {
 
     public UUID id() {
@@ -36,10 +41,29 @@ public record CueView(
         return cue.number();
     }
 
+    public double seconds() {
+        return length.seconds();
+    }
+
+    /** Silence after it, before the next cue. */
+    public SampleCount gap() {
+        return SampleCount.ofMillis(direction.pauseMillis());
+    }
+
+    /** The take that is delivered; null when there is none. */
+    public UUID keptTake() {
+        return status.keptTake();
+    }
+
+    /** True when the kept take is what a render would make now. */
+    public boolean madeAsAsked() {
+        return recipeHash != null && recipeHash.equals(status.takeRecipe());
+    }
+
     /** True when a render would make something new. */
     public boolean wantsRender() {
         return recipe != null
                 && (state == CueState.CHANGED || state == CueState.NEW || state == CueState.PROBLEM)
-                && org.logophon.core.script.ScriptCue.problem(cue.text()) == null;
+                && ScriptCue.problem(cue.text()) == null;
     }
 }

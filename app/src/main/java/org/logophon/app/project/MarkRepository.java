@@ -30,9 +30,18 @@ public class MarkRepository {
      * on what they say.
      */
     public Map<UUID, Marks> of(UUID project) {
+        return found("c.project_id = :id", project);
+    }
+
+    /** The same of one cue. */
+    Map<UUID, Marks> ofCue(UUID cue) {
+        return found("c.id = :id", cue);
+    }
+
+    private Map<UUID, Marks> found(String which, UUID id) {
         Map<UUID, List<Mark>> found = new HashMap<>();
-        jdbc.sql("select m.* from mark m join cue c on c.id = m.cue_id where c.project_id = :project")
-                .param("project", project)
+        jdbc.sql("select m.* from mark m join cue c on c.id = m.cue_id where " + which)
+                .param("id", id)
                 .query(row -> {
                     found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>())
                             .add(new Mark(
@@ -42,8 +51,8 @@ public class MarkRepository {
                                     Mark.Origin.valueOf(row.getString("origin")),
                                     row.getString("reason")));
                 });
-        jdbc.sql("select p.*, c.text from place_reading p join cue c on c.id = p.cue_id where c.project_id = :project")
-                .param("project", project)
+        jdbc.sql("select p.*, c.text from place_reading p join cue c on c.id = p.cue_id where " + which)
+                .param("id", id)
                 .query(row -> {
                     int start = row.getInt("start_index");
                     String written = row.getString("written");
@@ -110,6 +119,16 @@ public class MarkRepository {
                     seeds.put(row.getObject("cue_id", UUID.class), row.getLong("seed"));
                 });
         return seeds;
+    }
+
+    /** The seed of one cue, by it. */
+    Map<UUID, Long> seedOf(UUID cue) {
+        return jdbc.sql("select seed from cue_chance where cue_id = :cue")
+                .param("cue", cue)
+                .query(Long.class)
+                .optional()
+                .map(seed -> Map.of(cue, seed))
+                .orElse(Map.of());
     }
 
     /** Another chance for a cue's next render. */

@@ -13,6 +13,8 @@ import org.logophon.core.finish.FinishSettings;
  * @param scriptVersion raised by one with each saved change of the script
  * @param shape         how the script is split and numbered
  * @param targetLufs    null for "off"
+ * @param contentVersion raised whenever a recipe of it may have become another
+ * @param houseVersion   the same for what holds in every project
  */
 public record Project(
         UUID id,
@@ -26,28 +28,13 @@ public record Project(
         int directionVersion,
         Double targetLufs,
         String namePattern,
-        Instant changedAt) {
+        Instant changedAt,
+        long contentVersion,
+        long houseVersion) {
 
     public static final int LONGEST_NAME = 120;
     /** 100,000 words and then some. */
     public static final int LONGEST_SCRIPT = 2_000_000;
-
-    /** The same with another script. */
-    public Project with(String text, ScriptShape otherShape, int version) {
-        return new Project(
-                id,
-                name,
-                language,
-                targetSeconds,
-                text,
-                version,
-                otherShape,
-                direction,
-                directionVersion,
-                targetLufs,
-                namePattern,
-                changedAt);
-    }
 
     public FinishSettings finish() {
         return FinishSettings.to(targetLufs);

@@ -37,9 +37,12 @@ public class ProjectCopy {
                 with cues as (
                   select gen_random_uuid() as copy, gen_random_uuid() as take_copy, c.* from cue c where c.project_id = :from and c.removed_at is null),
                 takes as (
-                  insert into take (id, cue_id, ordinal, recipe, text, voice_id, engine_version, pace_factor, semitones, treatment, created_at)
-                  select c.take_copy, c.copy, 1, t.recipe, t.text, t.voice_id, t.engine_version, t.pace_factor, t.semitones, t.treatment, t.created_at
+                  insert into take (id, cue_id, ordinal, source, recipe, speech_id, origin, created_at)
+                  select c.take_copy, c.copy, 1, t.source, t.recipe, t.speech_id, t.origin, t.created_at
                   from cues c join take t on t.id = c.kept_take),
+                events as (
+                  insert into take_event (take_id, what, at)
+                  select c.take_copy, what, now() from cues c cross join (values ('made'), ('kept')) as w (what) where c.kept_take is not null),
                 marks as (
                   insert into mark (cue_id, start_index, end_index, kind, value, origin, reason)
                   select c.copy, m.start_index, m.end_index, m.kind, m.value, m.origin, m.reason from cues c join mark m on m.cue_id = c.id),

@@ -53,7 +53,8 @@ public class ProjectRepository {
 
     /** A project that is not deleted. */
     public Optional<Project> find(UUID id) {
-        return jdbc.sql("select * from project where id = :id and deleted_at is null")
+        return jdbc.sql(
+                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
@@ -61,14 +62,27 @@ public class ProjectRepository {
 
     /** The same, held against other writers until the transaction ends. */
     public Optional<Project> lock(UUID id) {
-        return jdbc.sql("select * from project where id = :id and deleted_at is null for update")
+        return jdbc.sql(
+                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null for update")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
     }
 
+    /**
+     * Holds a project against other writers until the transaction ends. Whoever changes something of a project does this
+     * first: its row is changed last, by what counts changes, and two that hold parts would wait for one another.
+     */
+    public void hold(UUID id) {
+        jdbc.sql("select id from project where id = :id for update")
+                .param("id", id)
+                .query(UUID.class)
+                .optional();
+    }
+
     public List<Project> all() {
-        return jdbc.sql("select * from project where deleted_at is null order by changed_at desc, name")
+        return jdbc.sql(
+                        "select p.*, (select version from house) as house_version from project p where deleted_at is null order by changed_at desc, name")
                 .query(ProjectRepository::project)
                 .list();
     }
@@ -183,6 +197,8 @@ public class ProjectRepository {
                 row.getInt("direction_version"),
                 row.getObject("target_lufs", Double.class),
                 row.getString("name_pattern"),
-                changed);
+                changed,
+                row.getLong("content_version"),
+                row.getLong("house_version"));
     }
 }

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.SampleCount;
 
 /** A project with its roles and cues as they stand. */
 public record ProjectView(Project project, List<Role> roles, List<CueView> cues) {
@@ -29,14 +31,31 @@ public record ProjectView(Project project, List<Role> roles, List<CueView> cues)
         return cues.stream().filter(which).count();
     }
 
+    /** Its cues in time, each as long as it measures or is expected to be. */
+    public Programme<CueView> programme() {
+        return programme(cues, CueView::length);
+    }
+
+    /** Its cues in time as they can be heard now: a kept take counts also where the cue has changed since. */
+    public Programme<CueView> heard() {
+        return programme(
+                cues,
+                cue -> cue.status().sound() == null
+                        ? cue.length()
+                        : cue.status().sound().length());
+    }
+
+    /** Some cues one after another, as if there were no others. */
+    public static Programme<CueView> programme(
+            List<CueView> cues, java.util.function.Function<CueView, SampleCount> length) {
+        return Programme.inOrder(cues.stream()
+                .map(cue -> new Programme.Entry<>(cue, length.apply(cue), cue.gap()))
+                .toList());
+    }
+
     /** Running time: cues and the pauses between them. */
     public double seconds() {
-        double seconds = 0;
-        for (int i = 0; i < cues.size(); i++) {
-            seconds += cues.get(i).seconds()
-                    + (i + 1 < cues.size() ? cues.get(i).direction().pauseMillis() / 1000.0 : 0);
-        }
-        return seconds;
+        return programme().length().seconds();
     }
 
     public Optional<CueView> cue(UUID id) {

@@ -31,6 +31,15 @@ public class ReadingRepository {
     public record StoredReading(UUID id, boolean house, Reading reading) {}
 
     public ProjectReadings of(UUID project) {
+        return readings(project, places(project));
+    }
+
+    /** The same, with the places of one cue only. */
+    ProjectReadings of(UUID project, UUID cue) {
+        return readings(project, places("p.cue_id = :id", cue));
+    }
+
+    private ProjectReadings readings(UUID project, List<PlaceReading> places) {
         List<StoredReading> kept = kept(project);
         List<Reading> own = kept.stream()
                 .filter(k -> !k.house())
@@ -40,12 +49,11 @@ public class ReadingRepository {
                 .filter(StoredReading::house)
                 .map(StoredReading::reading)
                 .toList();
-        Map<UUID, List<PlaceReading>> places = new HashMap<>();
-        places(project)
-                .forEach(place -> places.computeIfAbsent(place.cue(), cue -> new ArrayList<>())
-                        .add(place));
+        Map<UUID, List<PlaceReading>> byCue = new HashMap<>();
+        places.forEach(place ->
+                byCue.computeIfAbsent(place.cue(), cue -> new ArrayList<>()).add(place));
         return new ProjectReadings(
-                own.isEmpty() && house.isEmpty() ? ReadingList.NONE : new ReadingList(List.of(own, house)), places);
+                own.isEmpty() && house.isEmpty() ? ReadingList.NONE : new ReadingList(List.of(own, house)), byCue);
     }
 
     /** Those of the project and of the house, by what is written. */
@@ -81,9 +89,13 @@ public class ReadingRepository {
     }
 
     public List<PlaceReading> places(UUID project) {
-        return jdbc.sql(
-                        "select p.* from place_reading p join cue c on c.id = p.cue_id where c.project_id = :project order by p.cue_id, p.start_index")
-                .param("project", project)
+        return places("c.project_id = :id", project);
+    }
+
+    private List<PlaceReading> places(String which, UUID id) {
+        return jdbc.sql("select p.* from place_reading p join cue c on c.id = p.cue_id where " + which
+                        + " order by p.cue_id, p.start_index")
+                .param("id", id)
                 .query((row, at) -> new PlaceReading(
                         row.getObject("cue_id", UUID.class),
                         row.getInt("start_index"),

@@ -20,15 +20,15 @@ public record Role(
         int livelyPercent,
         int version) {
 
-    /** Colours of the style sheet's role palette. */
+    /** Okabe and Ito's palette has seven that stand out from paper. */
     private static final int COLOURS = 7;
 
     Role with(String otherVoice) {
         return new Role(name, position, otherVoice, direction, pauseDefaults, livelyPercent, version);
     }
 
-    /** Style class that gives the role's colour. */
-    public String colour() {
-        return "role-" + position % COLOURS;
+    /** Place in the palette of roles, from 0. */
+    public int colour() {
+        return position % COLOURS;
     }
 }

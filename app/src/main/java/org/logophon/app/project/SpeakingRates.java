@@ -1,9 +1,12 @@
 package org.logophon.app.project;
 
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.core.estimate.SpeakingRate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
@@ -14,39 +17,42 @@ public class SpeakingRates {
 
     /** Less speech than this says little about a voice. */
     private static final double LEAST_SECONDS = 3;
+    /** While many cues are rendered, all speech isn't summed up again after each. */
+    private static final Duration FRESH = Duration.ofSeconds(2);
 
-    private final JdbcClient jdbc;
+    private final SpeechRepository speeches;
+    private final Clock clock;
     private volatile Map<String, SpeakingRate> rates;
+    private volatile Instant measuredAt = Instant.MIN;
+    private volatile boolean changed = true;
 
-    SpeakingRates(JdbcClient jdbc) {
-        this.jdbc = jdbc;
+    SpeakingRates(SpeechRepository speeches, Clock clock) {
+        this.speeches = speeches;
+        this.clock = clock;
     }
 
     /** Null while the voice hasn't spoken enough to be measured. */
     public SpeakingRate of(String voiceId) {
-        Map<String, SpeakingRate> known = rates;
-        if (known == null) {
-            known = measured();
-            rates = known;
+        if (rates == null || changed && measuredAt.plus(FRESH).isBefore(clock.instant())) {
+            changed = false;
+            measuredAt = clock.instant();
+            rates = measured();
         }
-        return known.get(voiceId);
+        return rates.get(voiceId);
     }
 
+    /** Something was spoken. */
     public void changed() {
-        rates = null;
+        changed = true;
     }
 
     private Map<String, SpeakingRate> measured() {
         Map<String, SpeakingRate> found = new HashMap<>();
-        jdbc.sql(
-                        "select voice_id, sum(reference_seconds) as reference, sum(seconds * pace_reached / 100) as seconds from speech where reference_seconds > 0 group by voice_id")
-                .query(row -> {
-                    if (row.getDouble("seconds") >= LEAST_SECONDS) {
-                        found.put(
-                                row.getString("voice_id"),
-                                new SpeakingRate(row.getDouble("seconds") / row.getDouble("reference")));
-                    }
-                });
+        speeches.spoken().forEach((voice, seconds) -> {
+            if (seconds[1] >= LEAST_SECONDS) {
+                found.put(voice, new SpeakingRate(seconds[1] / seconds[0]));
+            }
+        });
         return found;
     }
 }

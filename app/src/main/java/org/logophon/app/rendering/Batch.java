@@ -19,6 +19,9 @@ public record Batch(
         Instant startedAt,
         Instant now) {
 
+    /** For whom it is, and under which agreement it may pay: null for none. */
+    record Asked(UUID project, UUID agreement) {}
+
     public boolean over() {
         return waiting == 0;
     }

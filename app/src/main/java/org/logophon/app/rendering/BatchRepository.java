@@ -8,9 +8,11 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.web.NotFound;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Tables {@code batch} and {@code batch_cue}. */
 @Repository
@@ -47,13 +49,14 @@ class BatchRepository {
         return id;
     }
 
-    /** Null when it may not pay. */
-    UUID agreement(UUID batch) {
-        return jdbc.sql("select agreement_id from batch where id = :batch")
+    /** @throws NotFound when the batch went with its project */
+    Batch.Asked asked(UUID batch) {
+        return jdbc.sql("select project_id, agreement_id from batch where id = :batch")
                 .param("batch", batch)
-                .query((row, at) -> row.getObject(1, UUID.class))
+                .query((row, at) -> new Batch.Asked(
+                        row.getObject("project_id", UUID.class), row.getObject("agreement_id", UUID.class)))
                 .optional()
-                .orElse(null);
+                .orElseThrow(() -> new NotFound("The project is gone."));
     }
 
     boolean waiting(UUID batch, UUID cue) {
@@ -67,21 +70,30 @@ class BatchRepository {
     }
 
     /**
-     * @param problem sentence of a failure; null when the cue was rendered.
+     * Ends a cue of a batch, unless it has ended already.
      *
-     * @return false when it was no longer waiting
+     * @param problem sentence of a failure; null when the cue was rendered
      */
-    boolean finish(UUID batch, UUID cue, String problem) {
-        return jdbc.sql("""
+    @Transactional
+    public void finish(UUID batch, UUID cue, String problem) {
+        hold(batch);
+        jdbc.sql("""
                 update batch_cue set state = :state, problem = :problem, finished_at = :now
                 where batch_id = :batch and cue_id = :cue and state = 'waiting'""")
-                        .param("state", problem == null ? "done" : "failed")
-                        .param("problem", problem)
-                        .param("now", now())
-                        .param("batch", batch)
-                        .param("cue", cue)
-                        .update()
-                == 1;
+                .param("state", problem == null ? "done" : "failed")
+                .param("problem", problem)
+                .param("now", now())
+                .param("batch", batch)
+                .param("cue", cue)
+                .update();
+    }
+
+    /** Who changes a project holds its row first, so that nobody waits for another who waits for them. */
+    private void hold(UUID batch) {
+        jdbc.sql("select p.id from batch b join project p on p.id = b.project_id where b.id = :batch for update of p")
+                .param("batch", batch)
+                .query(UUID.class)
+                .optional();
     }
 
     void cancel(UUID project) {

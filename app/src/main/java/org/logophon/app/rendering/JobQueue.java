@@ -1,8 +1,10 @@
 package org.logophon.app.rendering;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -21,9 +23,9 @@ public class JobQueue {
     }
 
     public void add(OneTimeTask<Void> task, List<String> names) {
-        for (String name : names) {
-            scheduler.schedule(task.instance(name), clock.instant());
-        }
+        List<TaskInstance<?>> instances = new ArrayList<>();
+        names.forEach(name -> instances.add(task.instance(name)));
+        scheduler.scheduleBatch(instances, clock.instant());
         // the scheduler looks for due jobs at each scheduling, which is too early here: nobody else sees them before
         // the commit
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {

@@ -9,6 +9,7 @@ import org.logophon.app.hired.Prices;
 import org.logophon.app.hired.Quote;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
 import org.logophon.core.render.Recipe;
@@ -21,6 +22,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class RenderService {
 
     private final Projects projects;
+    private final ProjectRepository table;
     private final BatchRepository batches;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
@@ -29,12 +31,14 @@ public class RenderService {
 
     RenderService(
             Projects projects,
+            ProjectRepository table,
             BatchRepository batches,
             JobQueue jobs,
             OneTimeTask<Void> renderTask,
             Prices prices,
             TransactionTemplate transaction) {
         this.projects = projects;
+        this.table = table;
         this.batches = batches;
         this.jobs = jobs;
         this.task = renderTask;
@@ -105,6 +109,7 @@ public class RenderService {
         List<UUID> ids = cues.stream().map(CueView::id).toList();
         // the service of hired voices was asked before: no connection is held while it thinks
         transaction.executeWithoutResult(status -> {
+            table.hold(project);
             UUID batch = batches.create(project, ids, agreement);
             jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
         });
@@ -113,6 +118,7 @@ public class RenderService {
 
     @Transactional
     public void cancel(UUID project) {
+        table.hold(project);
         batches.cancel(project);
     }
 

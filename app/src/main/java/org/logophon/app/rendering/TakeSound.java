@@ -1,81 +1,72 @@
 package org.logophon.app.rendering;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.LinkedHashMap;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import org.logophon.app.audio.AudioStore;
+import org.logophon.app.audio.StoredSound;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
-import org.logophon.core.loudness.Loudness;
+import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.wav.WavFile;
 import org.springframework.stereotype.Component;
 
 /**
- * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. The page
- * that
- * shows a take and the player that plays it ask for the same one, so the last few are kept.
+ * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. Its level is
+ * measured once; its samples are made as they are played, and never held.
  */
 @Component
 public class TakeSound {
 
-    private static final int MOST_KEPT = 24;
+    /** Clips that know their level: some hundred bytes each. */
+    private static final int MOST_KEPT = 2_000;
 
-    private final ClipFinisher finishing;
-    private final Map<String, FinishedTake> kept = new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, FinishedTake> eldest) {
-            return size() > MOST_KEPT;
-        }
-    };
+    private final ClipFinisher finisher;
+    private final AudioStore audio;
+    private final Cache<String, Clip> kept =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-    TakeSound(ClipFinisher finishing) {
-        this.finishing = finishing;
+    TakeSound(ClipFinisher finisher, AudioStore audio) {
+        this.finisher = finisher;
+        this.audio = audio;
     }
 
-    /** @param wav 16-bit WAV */
-    public record FinishedTake(byte[] wav, Loudness loudness, double truePeakDbtp) {}
-
-    public FinishedTake of(StoredSpeech speech, String recipe, Project project, CueView cue) {
-        String stamp = stamp(recipe, project, cue);
-        synchronized (kept) {
-            FinishedTake heard = kept.get(stamp);
-            if (heard != null) {
-                return heard;
-            }
-        }
-        Clip clip = finishing.finish(
-                speech.speech(),
-                project.finish().atRate(speech.rate()),
-                cue.direction().loudnessDb());
-        FinishedTake heard = new FinishedTake(wav(clip), clip.loudness(), clip.truePeakDbtp());
-        synchronized (kept) {
-            kept.put(stamp, heard);
-        }
-        return heard;
+    /** A take of a cue. */
+    public Clip of(StoredSound sound, Project project, CueView cue) {
+        return clip(sound, project.targetLufs(), cue.direction().loudnessDb());
     }
 
-    public byte[] wav(Clip clip) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream(clip.sound().samples().length * 2 + 64);
-        try {
-            WavWriter.write(clip.sound(), SampleFormat.PCM_16, null, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
+    /** A line that is no take: at one loudness for all voices, so that the louder one doesn't win. */
+    Clip line(StoredSound sound, Double targetLufs) {
+        return clip(sound, targetLufs == null ? FinishSettings.DEFAULT_TARGET_LUFS : targetLufs, 0);
+    }
+
+    private Clip clip(StoredSound sound, Double targetLufs, double offsetDb) {
+        return kept.get(
+                stamp(sound, targetLufs, offsetDb),
+                stamp -> finisher.finish(
+                        audio.source(sound),
+                        List.of(),
+                        FinishSettings.to(targetLufs).atRate(sound.rate()),
+                        offsetDb));
+    }
+
+    /** As a page plays it: 16-bit WAV. */
+    static WavFile wav(Clip clip) {
+        return new WavFile(clip.sound(), SampleFormat.PCM_16, null);
     }
 
     /** Changes whenever the sound would: for addresses and caches. */
-    public static String stamp(String recipe, Project project, CueView cue) {
-        return recipe.substring(0, 16)
-                + String.format(
-                        Locale.ROOT,
-                        "_%s_%.1f",
-                        project.targetLufs() == null ? "off" : project.targetLufs(),
-                        cue.direction().loudnessDb());
+    public static String stamp(StoredSound sound, Project project, CueView cue) {
+        return stamp(sound, project.targetLufs(), cue.direction().loudnessDb());
+    }
+
+    private static String stamp(StoredSound sound, Double targetLufs, double offsetDb) {
+        return sound.id().toString().substring(0, 18)
+                + String.format(Locale.ROOT, "_%s_%.2f", targetLufs == null ? "off" : targetLufs, offsetDb);
     }
 }

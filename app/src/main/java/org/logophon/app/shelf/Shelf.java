@@ -7,9 +7,8 @@ import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.Project;
-import org.logophon.app.project.ProjectRepository;
-import org.logophon.app.project.ProjectView;
-import org.logophon.app.project.Projects;
+import org.logophon.app.project.ProjectSummaries;
+import org.logophon.app.project.ProjectSummary;
 import org.logophon.app.web.Refused;
 import org.springframework.stereotype.Service;
 
@@ -17,55 +16,54 @@ import org.springframework.stereotype.Service;
 @Service
 class Shelf {
 
-    private final ProjectRepository table;
-    private final Projects projects;
+    private final ProjectSummaries summaries;
     private final Clock clock;
 
-    Shelf(ProjectRepository table, Projects projects, Clock clock) {
-        this.table = table;
-        this.projects = projects;
+    Shelf(ProjectSummaries summaries, Clock clock) {
+        this.summaries = summaries;
         this.clock = clock;
     }
 
     /** One project as the shelf shows it. */
     record ShelfEntry(
-            UUID id, String name, String runs, String target, int cues, String state, String style, String changed) {}
+            UUID id, String name, String runs, String target, int cues, CueState look, String state, String changed) {}
 
     List<ShelfEntry> lines() {
-        return table.all().stream().map(project -> line(projects.view(project))).toList();
+        return summaries.all().stream().map(this::line).toList();
     }
 
-    private ShelfEntry line(ProjectView view) {
-        Project project = view.project();
-        long toRender = view.toRender();
-        long rendering = view.count(CueState.RENDERING);
-        String state;
-        CueState look;
-        if (view.cues().isEmpty()) {
-            state = "empty";
-            look = CueState.NEW;
-        } else if (rendering > 0) {
-            state = rendering + " rendering";
-            look = CueState.RENDERING;
-        } else if (view.unfit() > 0) {
-            state = view.unfit() + " to look at";
-            look = CueState.PROBLEM;
-        } else if (toRender > 0) {
-            state = toRender + " to render";
-            look = CueState.CHANGED;
-        } else {
-            state = "ready";
-            look = CueState.READY;
-        }
+    private ShelfEntry line(ProjectSummary project) {
+        CueState look = look(project);
+        String state = switch (look) {
+            case NEW -> "empty";
+            case RENDERING -> project.rendering() + " rendering";
+            case PROBLEM -> project.unfit() + " to look at";
+            case CHANGED -> project.toRender() + " to render";
+            case READY -> "ready";
+        };
         return new ShelfEntry(
                 project.id(),
                 project.name(),
-                Durations.clock(view.seconds()),
+                Durations.clock(project.length().seconds()),
                 project.targetSeconds() == null ? "" : Durations.clock(project.targetSeconds()),
-                view.cues().size(),
+                project.cues(),
+                look,
                 state,
-                look.style(),
                 Ago.of(project.changedAt(), clock.instant()));
+    }
+
+    /** The state that the whole is in: that of the cues that matter most now. */
+    private static CueState look(ProjectSummary project) {
+        if (project.cues() == 0) {
+            return CueState.NEW;
+        }
+        if (project.rendering() > 0) {
+            return CueState.RENDERING;
+        }
+        if (project.unfit() > 0) {
+            return CueState.PROBLEM;
+        }
+        return project.toRender() > 0 ? CueState.CHANGED : CueState.READY;
     }
 
     /** @throws Refused with a sentence when a name can't be one */

@@ -25,7 +25,8 @@ class HouseCatalogue implements VoiceCatalogue {
     private final HouseVoiceRepository house;
     private final HiredVoiceList hired;
     private final Clock clock;
-    private volatile Loaded snapshot;
+    private volatile Loaded loaded;
+    private volatile boolean stale;
 
     HouseCatalogue(HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
         this.house = house;
@@ -33,7 +34,8 @@ class HouseCatalogue implements VoiceCatalogue {
         this.clock = clock;
     }
 
-    private record Loaded(VoiceCatalogue voices, int hired, Instant at) {}
+    /** @param version of the list of voices */
+    private record Loaded(VoiceCatalogue voices, int hired, Instant at, long version) {}
 
     @Override
     public List<Voice> all() {
@@ -46,28 +48,44 @@ class HouseCatalogue implements VoiceCatalogue {
         return found.isPresent() || id == null ? found : now().find(id);
     }
 
+    @Override
+    public long version() {
+        return loaded().version();
+    }
+
     /** Reads the house's voices anew at the next look. */
     void changed() {
-        snapshot = null;
+        stale = true;
     }
 
     private VoiceCatalogue now() {
-        Loaded known = snapshot;
+        return loaded().voices();
+    }
+
+    private synchronized Loaded loaded() {
+        Loaded known = loaded;
         int hiredChanges = hired.changes();
-        if (known == null
-                || known.hired() != hiredChanges
-                || known.at().plus(FRESH).isBefore(clock.instant())) {
-            List<Voice> all = new ArrayList<>(natives.all());
-            all.addAll(hired.all());
-            VoiceCatalogue engines = new FixedVoices(all);
-            for (HouseVoice voice : house.all()) {
-                engines.find(voice.base())
-                        .ifPresent(base ->
-                                all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
-            }
-            known = new Loaded(new FixedVoices(all), hiredChanges, clock.instant());
-            snapshot = known;
+        if (known != null
+                && !stale
+                && known.hired() == hiredChanges
+                && known.at().plus(FRESH).isAfter(clock.instant())) {
+            return known;
         }
-        return known.voices();
+        stale = false;
+        List<Voice> all = new ArrayList<>(natives.all());
+        all.addAll(hired.all());
+        VoiceCatalogue engines = new FixedVoices(all);
+        for (HouseVoice voice : house.all()) {
+            engines.find(voice.base())
+                    .ifPresent(
+                            base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
+        }
+        boolean same = known != null && known.voices().all().equals(all);
+        loaded = new Loaded(
+                new FixedVoices(all),
+                hiredChanges,
+                clock.instant(),
+                known == null ? 0 : same ? known.version() : known.version() + 1);
+        return loaded;
     }
 }

@@ -26,7 +26,7 @@ class SpeechConfiguration {
     @Bean
     Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
         return new Narrator(
-                new org.logophon.speech.SpeechConfiguration(
+                new org.logophon.speech.Engines(
                         pool,
                         hired.service()
                                 .map(service -> new HiredEngine(service, ledger))

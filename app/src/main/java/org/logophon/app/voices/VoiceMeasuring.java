@@ -3,7 +3,6 @@ package org.logophon.app.voices;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.hired.Paying;
 import org.logophon.app.hired.Prices;
 import org.logophon.core.figures.VoiceMeter;
 import org.logophon.core.render.Narrator;
@@ -99,19 +98,20 @@ public class VoiceMeasuring implements DisposableBean {
      */
     public void measurePaid(Voice voice, int agreed) {
         UUID agreement = prices.agree(null, List.of(VoiceMeter.recipe(narrator, voice)), agreed);
-        Paying.under(agreement, () -> {
-            measure(voice);
-            return null;
-        });
+        measure(voice, agreement == null ? null : agreement.toString());
     }
 
-    /** Measures a voice unless that version of it has been. */
+    /** Measures a voice that costs nothing, unless that version of it has been. */
     public void measure(Voice voice) {
+        measure(voice, null);
+    }
+
+    private void measure(Voice voice, String agreement) {
         // a house voice that was tuned anew is another version
         String version =
                 narrator.engineVersion(voice) + (voice.ofTheHouse() ? " " + voice.baseId() + " " + voice.tuning() : "");
         if (!figures.has(voice, version)) {
-            figures.save(voice, version, VoiceMeter.measure(narrator, voice));
+            figures.save(voice, version, VoiceMeter.measure(narrator, voice, agreement));
         }
     }
 

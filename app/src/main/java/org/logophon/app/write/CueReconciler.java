@@ -42,10 +42,8 @@ class CueReconciler {
         this.moves = moves;
     }
 
-    /** What became of the cues, and the cues as they are now. */
-    record Brought(ScriptChangeReport report, List<Cue> cues) {}
-
-    Brought bring(Project project, Script script, ScriptShape shape) {
+    /** @return what became of the cues */
+    ScriptChangeReport bring(Project project, Script script, ScriptShape shape) {
         List<Cue> before = cues.of(project.id());
         List<ScriptCue> after = script.cues();
         List<String> oldTexts = before.stream().map(Cue::text).toList();
@@ -86,19 +84,14 @@ class CueReconciler {
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
         List<String> lost = moves.move(marked, before, places, origins);
-        List<Cue> now = IntStream.range(0, places.size())
-                .mapToObj(i -> places.get(i).over(continued[i]))
-                .toList();
-        return new Brought(
-                new ScriptChangeReport(
-                        after.size() - added.size() - rewritten.size(),
-                        rewritten,
-                        added.stream().map(Placed::number).toList(),
-                        gone.stream()
-                                .map(cue -> new ScriptChangeReport.Gone(cue.id(), cue.number(), cue.text()))
-                                .toList(),
-                        lost),
-                now);
+        return new ScriptChangeReport(
+                after.size() - added.size() - rewritten.size(),
+                rewritten,
+                added.stream().map(Placed::number).toList(),
+                gone.stream()
+                        .map(cue -> new ScriptChangeReport.Gone(cue.id(), cue.number(), cue.text()))
+                        .toList(),
+                lost);
     }
 
     /**

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
-import org.logophon.app.project.Cue;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Role;
@@ -47,25 +46,17 @@ public class ScriptSaving {
     }
 
     /**
-     * What a save did.
-     *
-     * @param project with the script as it is now
-     * @param cues    as they are now; null when nothing was saved
-     */
-    public record Saved(Project project, List<Cue> cues, ScriptChangeReport report) {}
-
-    /**
      * Saves a text over the version that it was made from; cuts made by hand stay at their words.
      *
      * @param what made the change, for the list of versions
      * @throws Stale when the script is at another version: nothing is overwritten
      */
     @Transactional
-    public Saved save(UUID id, String text, int version, String what) {
+    public ScriptChangeReport save(UUID id, String text, int version, String what) {
         Project project = lock(id);
         String storable = storable(text);
         if (storable.equals(project.script())) {
-            return new Saved(project, null, ScriptChangeReport.NOTHING);
+            return ScriptChangeReport.NOTHING;
         }
         check(project, version);
         HandCuts cuts = project.shape().cuts();
@@ -77,7 +68,7 @@ public class ScriptSaving {
 
     /** Saves another shape of the same text. */
     @Transactional
-    public Saved shape(UUID id, ScriptShape shape, int version, String what) {
+    public ScriptChangeReport shape(UUID id, ScriptShape shape, int version, String what) {
         Project project = lock(id);
         check(project, version);
         return commit(project, project.script(), shape, what, project.scriptVersion(), null);
@@ -85,7 +76,7 @@ public class ScriptSaving {
 
     /** Saves another text with its shape: an opened document, a change at several places. */
     @Transactional
-    public Saved replace(UUID id, String text, ScriptShape shape, int version, String what) {
+    public ScriptChangeReport replace(UUID id, String text, ScriptShape shape, int version, String what) {
         Project project = lock(id);
         check(project, version);
         return commit(project, storable(text), shape, what, project.scriptVersion(), null);
@@ -97,7 +88,7 @@ public class ScriptSaving {
      * @throws Refused with a sentence when there is none
      */
     @Transactional
-    public Saved step(UUID id, boolean back, int version) {
+    public ScriptChangeReport step(UUID id, boolean back, int version) {
         Project project = lock(id);
         check(project, version);
         int now = project.scriptVersion();
@@ -120,7 +111,7 @@ public class ScriptSaving {
 
     /** Makes an earlier state the newest. */
     @Transactional
-    public Saved restore(UUID id, int from, int version) {
+    public ScriptChangeReport restore(UUID id, int from, int version) {
         Project project = lock(id);
         check(project, version);
         State state = versions.find(id, from).orElseThrow(() -> new NotFound("This version isn't there any more."));
@@ -133,7 +124,8 @@ public class ScriptSaving {
                 null);
     }
 
-    private Saved commit(Project project, String text, ScriptShape shape, String what, Integer back, Integer forward) {
+    private ScriptChangeReport commit(
+            Project project, String text, ScriptShape shape, String what, Integer back, Integer forward) {
         UUID id = project.id();
         int version = project.scriptVersion() + 1;
         if (versions.line(id, project.scriptVersion()).isEmpty()) {
@@ -158,9 +150,9 @@ public class ScriptSaving {
                 new State(text, shape.cuts(), shape.splitting(), back, forward),
                 script.cues().size(),
                 what);
-        CueReconciler.Brought brought = cues.bring(project, script, shape);
+        ScriptChangeReport report = cues.bring(project, script, shape);
         addRoles(id, script.roles());
-        return new Saved(project.with(text, shape, version), brought.cues(), brought.report());
+        return report;
     }
 
     private Project lock(UUID id) {

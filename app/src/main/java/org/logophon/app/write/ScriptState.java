@@ -3,6 +3,7 @@ package org.logophon.app.write;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.ScriptShape;
@@ -44,7 +45,8 @@ record ScriptState(
     /**
      * @param first  where its first word stands in the text
      * @param byHand true when it starts where a hand cut
-     * @param colour style class of the role
+     * @param colour of the role, a place in the palette
+     * @param tooLong longer than is easy to hear and to redo
      * @param slot   seconds that the picture leaves; null when nobody said
      */
     record MarginCue(
@@ -55,11 +57,12 @@ record ScriptState(
             boolean byHand,
             String number,
             String role,
-            String colour,
+            int colour,
             double seconds,
             boolean measured,
+            boolean tooLong,
             Double slot,
-            String state,
+            CueState state,
             String problem) {}
 
     static ScriptState of(
@@ -89,11 +92,12 @@ record ScriptState(
                     shape.cuts().splits().contains(place.sourceAt(0)),
                     cue.number(),
                     place.role(),
-                    cue.role() == null ? "role-0" : cue.role().colour(),
+                    cue.role() == null ? 0 : cue.role().colour(),
                     cue.seconds(),
                     cue.measured(),
+                    cue.seconds() > ScriptCue.LONG_SECONDS,
                     slot,
-                    cue.state().style(),
+                    cue.state(),
                     cue.problem()));
         }
         return new ScriptState(

@@ -21,10 +21,8 @@ public class ScriptStateReader {
     }
 
     /** After a change that the page made itself: it has the text. */
-    Object of(UUID id, ScriptSaving.Saved saved) {
-        return saved.cues() == null
-                ? of(id)
-                : state(projects.view(saved.project(), saved.cues()), saved.report(), false);
+    Object of(UUID id, ScriptChangeReport report) {
+        return state(projects.view(id), report == ScriptChangeReport.NOTHING ? null : report, false);
     }
 
     /** As it stands. */

@@ -167,12 +167,12 @@ class ShapeController {
 
     @PostMapping("/undo")
     Object undo(@PathVariable UUID id, @RequestParam int version) {
-        return states.withText(id, saving.step(id, true, version).report());
+        return states.withText(id, saving.step(id, true, version));
     }
 
     @PostMapping("/redo")
     Object redo(@PathVariable UUID id, @RequestParam int version) {
-        return states.withText(id, saving.step(id, false, version).report());
+        return states.withText(id, saving.step(id, false, version));
     }
 
     private static Splitting splitting(String way, int limit) {

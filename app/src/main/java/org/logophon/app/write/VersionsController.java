@@ -109,14 +109,13 @@ class VersionsController {
     @PostMapping("/{from}/restore")
     @ResponseBody
     Object restore(@PathVariable UUID id, @PathVariable int from, @RequestParam int version) {
-        return states.withText(id, saving.restore(id, from, version).report());
+        return states.withText(id, saving.restore(id, from, version));
     }
 
     @PostMapping("/drafts/{draft}/restore")
     @ResponseBody
     Object restoreDraft(@PathVariable UUID id, @PathVariable UUID draft, @RequestParam int version) {
         String text = versions.draft(id, draft).orElseThrow(() -> new NotFound("This draft isn't there any more."));
-        return states.withText(
-                id, saving.save(id, text, version, "Draft restored").report());
+        return states.withText(id, saving.save(id, text, version, "Draft restored"));
     }
 }

@@ -80,7 +80,7 @@ class WriteController {
     @ResponseBody
     Object save(@PathVariable UUID id, @RequestBody TypedScript draft) {
         try {
-            ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), "Typed");
+            ScriptChangeReport saved = saving.save(id, draft.words(), draft.version(), "Typed");
             return states.of(id, saved);
         } catch (Stale stale) {
             Project theirs = projects.require(id);

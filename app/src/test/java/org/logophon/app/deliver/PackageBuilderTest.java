@@ -40,7 +40,7 @@ class PackageBuilderTest {
         delivery("building");
         when(writer.write(any(), any(), any(), any())).thenThrow(new IOException("No space left on device"));
         builder.run(id);
-        verify(deliveries).end(eq(id), eq("failed"), contains("No space left on device"), anyLong());
+        verify(deliveries).end(eq(id), eq("failed"), contains("See that the disk has room"), anyLong());
     }
 
     @Test

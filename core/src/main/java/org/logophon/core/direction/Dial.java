@@ -6,33 +6,35 @@ import org.logophon.core.input.InvalidInput;
 /** What is set by a number, and in which range: the same for a whole project and for a single word. */
 public enum Dial {
     /** SSML 1.1, prosody rate: 100 is unchanged, 200 twice as fast. */
-    PACE("Pace", 50, 200, 1, "%"),
-    PITCH("Pitch", -12, 12, 0.01, "semitones"),
+    PACE("Pace", 50, 200, 1, 100, "%"),
+    PITCH("Pitch", -12, 12, 0.01, 0, "semitones"),
     /** SSML 1.1, prosody range: 0 is monotone. */
-    RANGE("Range", 0, 200, 1, "%"),
+    RANGE("Range", 0, 200, 1, 100, "%"),
     /** SSML 1.1, prosody volume. */
-    LOUDNESS("Loudness", -24, 12, 0.01, "dB"),
+    LOUDNESS("Loudness", -24, 12, 0.01, 0, "dB"),
     /** SSML 1.1, break time. */
-    PAUSE("A pause", 0, 10_000, 10, "ms"),
+    PAUSE("A pause", 0, 10_000, 10, 0, "ms"),
     /** How much of an effect is heard. */
-    EFFECT("The mix of an effect", 0, 100, 1, "%"),
-    STYLE("The strength of a style", 0, 100, 1, "%"),
+    EFFECT("The mix of an effect", 0, 100, 1, 70, "%"),
+    STYLE("The strength of a style", 0, 100, 1, 100, "%"),
     /** Formants moved while the pitch stays. Beyond it a voice sounds made. Ours. */
-    TIMBRE("Timbre", -3, 3, 0.1, "semitones"),
+    TIMBRE("Timbre", -3, 3, 0.1, 0, "semitones"),
     /** How much takes differ by chance. Ours. */
-    LIVELINESS("Liveliness", 0, 100, 1, "%");
+    LIVELINESS("Liveliness", 0, 100, 1, 0, "%");
 
     private final String title;
     private final int least;
     private final int most;
     private final double step;
+    private final int neutral;
     private final String unit;
 
-    Dial(String title, int least, int most, double step, String unit) {
+    Dial(String title, int least, int most, double step, int neutral, String unit) {
         this.title = title;
         this.least = least;
         this.most = most;
         this.step = step;
+        this.neutral = neutral;
         this.unit = unit;
     }
 
@@ -47,6 +49,11 @@ public enum Dial {
     /** Values are whole multiples of it. */
     public double step() {
         return step;
+    }
+
+    /** What it stands at while nobody has said anything. Ours, for effects and styles. */
+    public int neutral() {
+        return neutral;
     }
 
     public String unit() {

@@ -31,10 +31,6 @@ public record ResolvedDirection(
 
     /** Silence between cues where nothing else is said: a short breath. Ours. */
     public static final int DEFAULT_PAUSE_MILLIS = 400;
-    /** How much of an effect is heard where only its name is said. Ours. */
-    public static final int DEFAULT_EFFECT_PERCENT = 70;
-    /** How strong a style is where only its name is said. Ours. */
-    public static final int DEFAULT_STYLE_PERCENT = 100;
 
     public static final ResolvedDirection NEUTRAL = of();
 
@@ -51,9 +47,9 @@ public record ResolvedDirection(
         double decibels = 0;
         int pause = DEFAULT_PAUSE_MILLIS;
         Effect effect = null;
-        int mix = DEFAULT_EFFECT_PERCENT;
+        int mix = Dial.EFFECT.neutral();
         String style = "";
-        int strength = DEFAULT_STYLE_PERCENT;
+        int strength = Dial.STYLE.neutral();
         for (Direction level : Arrays.asList(outerToInner)) {
             pace *= level.pacePercent() == null ? 1 : level.pacePercent() / 100.0;
             semitones += level.pitchSemitones() == null ? 0 : level.pitchSemitones();

@@ -17,6 +17,10 @@ public record FinishSettings(Double targetLufs, double ceilingDbtp, int rate, in
     public static final double DEFAULT_TARGET_LUFS = -19;
     /** EBU R 128 (2023): at most −1 dBTP. */
     public static final double CEILING_DBTP = -1;
+    /** How close to its target a clip comes; only the ceiling may keep it quieter. */
+    public static final double LOUDNESS_PROMISE_LU = 0.5;
+    /** Rounding of a meter's reading at the ceiling. */
+    private static final double CEILING_TOLERANCE_DB = 0.01;
     /** Video practice. */
     public static final int RATE = 48_000;
 
@@ -24,6 +28,11 @@ public record FinishSettings(Double targetLufs, double ceilingDbtp, int rate, in
         if (targetLufs != null && !(targetLufs >= -60 && targetLufs <= 0)) {
             throw new InvalidInput("The target loudness goes from -60 to 0 LUFS, and " + targetLufs + " is outside.");
         }
+    }
+
+    /** True when a true peak is under the ceiling. */
+    public static boolean keepsCeiling(double truePeakDbtp) {
+        return truePeakDbtp <= CEILING_DBTP + CEILING_TOLERANCE_DB;
     }
 
     public static FinishSettings to(Double targetLufs) {

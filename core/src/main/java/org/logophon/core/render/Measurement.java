@@ -25,17 +25,27 @@ public record Measurement(double pacePercent, Double semitones, List<Double> mar
 
     private static final double PITCH_PROMISE = 0.5;
 
+    /** True when the pace is as it was asked for. */
+    public boolean keepsPace(double paceFactor) {
+        return Math.abs(pacePercent / 100 / paceFactor - 1) <= PACE_PROMISE;
+    }
+
+    /** True when the pitch is as it was asked for, or there is none. */
+    public boolean keepsPitch(double askedSemitones) {
+        return semitones == null || Math.abs(semitones - askedSemitones) <= PITCH_PROMISE;
+    }
+
     /** What was asked for and not reached, as sentences; empty when the promise holds. */
     public List<String> misses(double paceFactor, double askedSemitones, Voice voice) {
         List<String> misses = new ArrayList<>();
-        if (Math.abs(pacePercent / 100 / paceFactor - 1) > PACE_PROMISE) {
+        if (!keepsPace(paceFactor)) {
             misses.add("Pace %.0f %% was asked for, and %s reaches %.0f %%."
                     .formatted(paceFactor * 100, voice.name(), pacePercent));
         }
         if (voice.whispers() && askedSemitones != 0) {
             misses.add("A whisper has no pitch, so the change of %+.1f semitones does nothing to %s."
                     .formatted(askedSemitones, voice.name()));
-        } else if (semitones != null && Math.abs(semitones - askedSemitones) > PITCH_PROMISE) {
+        } else if (!keepsPitch(askedSemitones)) {
             misses.add("Pitch %+.1f semitones was asked for, and %s reaches %+.1f."
                     .formatted(askedSemitones, voice.name(), semitones));
         }

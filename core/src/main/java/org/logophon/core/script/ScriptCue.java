@@ -14,6 +14,8 @@ import java.util.List;
  */
 public record ScriptCue(int start, int end, String scene, String role, String text, int[] places) {
 
+    /** A cue of up to so many seconds is easy to hear and to redo. Common practice, no source. */
+    public static final int LONG_SECONDS = 45;
     /** Beyond this a cue is no clip but a programme: about ten minutes of speech. Ours. */
     public static final int MOST_CHARACTERS = 10_000;
 

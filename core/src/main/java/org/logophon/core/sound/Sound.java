@@ -39,9 +39,14 @@ public record Sound(float[] samples, int rate) {
 
     /** 16-bit little-endian PCM; what is over full scale is cut off there. */
     public byte[] pcm16() {
-        ByteBuffer pcm = ByteBuffer.allocate(samples.length * 2).order(ByteOrder.LITTLE_ENDIAN);
-        for (float sample : samples) {
-            pcm.putShort((short) Math.max(-32768, Math.min(32767, Math.round(sample * 32768))));
+        return pcm16(0, samples.length);
+    }
+
+    /** The same of the samples from one to another, exclusive. */
+    public byte[] pcm16(int from, int to) {
+        ByteBuffer pcm = ByteBuffer.allocate((to - from) * 2).order(ByteOrder.LITTLE_ENDIAN);
+        for (int i = from; i < to; i++) {
+            pcm.putShort((short) Math.max(-32768, Math.min(32767, Math.round(samples[i] * 32768))));
         }
         return pcm.array();
     }

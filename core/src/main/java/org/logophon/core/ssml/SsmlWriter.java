@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.logophon.core.direction.Direction;
-import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.reading.Reading;
@@ -56,7 +55,7 @@ public final class SsmlWriter {
                         : styled(
                                 cue.direction().style(),
                                 cue.direction().stylePercent() == null
-                                        ? ResolvedDirection.DEFAULT_STYLE_PERCENT
+                                        ? org.logophon.core.direction.Dial.STYLE.neutral()
                                         : cue.direction().stylePercent());
         String inner = "<p>" + around(prosody, around(style, body(cue))) + "</p>";
         return cue.voice().isEmpty() ? inner : "<voice name=\"" + escaped(cue.voice()) + "\">" + inner + "</voice>";

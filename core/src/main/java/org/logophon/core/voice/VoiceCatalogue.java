@@ -12,10 +12,14 @@ public interface VoiceCatalogue {
     /** @param id in any case; a null finds nothing */
     Optional<Voice> find(String id);
 
+    /** Another number whenever voices have come, gone or changed. */
+    default long version() {
+        return 0;
+    }
+
     /**
      * A voice that costs nothing and speaks a language, as like another one as there is: its region first, then a
-     * whisper for
-     * a whisper, its gender, its engine, its age.
+     * whisper for a whisper, its gender, its engine, its age.
      *
      * @param tag BCP 47; the region counts when it names one
      */

@@ -22,8 +22,8 @@ public record HiredRequest(String key, int characters, Voice voice) {
         return recipe.pieces().stream()
                 .map(VoicePart::recipe)
                 .filter(piece -> !piece.voice().terms().free())
-                .flatMap(piece ->
-                        PiecewiseEngine.requests(
+                .flatMap(
+                        piece -> PiecewiseEngine.requests(
                                 new SpeechRequest(piece.voice(), piece.spokenText(), 1, 0, piece.style(), null))
                                 .stream())
                 .map(HiredRequest::of)

@@ -122,10 +122,7 @@ class FindController {
             if (now.equals(script) && !changed) {
                 throw new Refused("“" + what + "” isn't there, so nothing was replaced.");
             }
-            return states.withText(
-                    id,
-                    saving.save(id, now, version, "“" + shortened(what) + "” replaced")
-                            .report());
+            return states.withText(id, saving.save(id, now, version, "“" + shortened(what) + "” replaced"));
         });
     }
 

@@ -94,12 +94,11 @@ class DocumentImport {
         }
         Set<String> cast = roles.of(id).stream().map(Role::name).collect(Collectors.toSet());
         ScriptChangeReport report = saving.replace(
-                        id,
-                        text.append('\n').toString(),
-                        shape,
-                        version,
-                        opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened")
-                .report();
+                id,
+                text.append('\n').toString(),
+                shape,
+                version,
+                opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened");
         place(id, before, slots, numbers, directed);
         cast(id, before, directed, cast);
         return report;

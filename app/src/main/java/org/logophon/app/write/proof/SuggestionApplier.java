@@ -129,8 +129,8 @@ class SuggestionApplier {
         PronunciationKind kind = item.act() == Act.LETTERS ? PronunciationKind.LETTERS : PronunciationKind.WORDS;
         Reading reading = new Reading(
                 item.written(),
-                as == PronunciationKind.LETTERS ? "" : item.text(),
-                as,
+                kind == PronunciationKind.LETTERS ? "" : item.text(),
+                kind,
                 null,
                 CAPITALS_COUNT.contains(item.kind()));
         if (item.kind() == FindingKind.HOMOGRAPH) {
@@ -193,8 +193,7 @@ class SuggestionApplier {
         if (!hand.isEmpty() && !edits.isEmpty()) {
             hand = hand.moved(TextDiff.of(project.script(), now)::moved);
         }
-        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions taken")
-                .report();
+        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions taken");
     }
 
     private static String sentence(int kept, int written, int stale) {

@@ -1,0 +1,39 @@
+package org.logophon.app.project;
+
+import java.util.UUID;
+import org.logophon.app.audio.StoredSound;
+import org.logophon.app.project.take.TakeSource;
+
+/**
+ * What became of a cue: which take is kept, and what the latest render does or did to it.
+ *
+ * @param keptTake   the take that is delivered; null when there is none
+ * @param keptRecipe the cue's recipe when that take was kept: while it is the cue's recipe, nothing has changed
+ * @param source     of the kept take
+ * @param takeRecipe what made the kept take: another one when an older take was kept on purpose; null for a recording
+ * @param spokenText the words of a kept take that no recipe made
+ * @param sound      of the kept take
+ * @param waiting    true while a render is under way
+ * @param failure    why the latest render failed, as a sentence; null when it didn't
+ */
+public record CueStatus(
+        UUID keptTake,
+        String keptRecipe,
+        TakeSource source,
+        String takeRecipe,
+        String spokenText,
+        StoredSound sound,
+        boolean waiting,
+        String failure) {
+
+    /** Nothing has been made of the cue yet. */
+    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, false, null);
+
+    /** True while the kept take is what the cue asks for. @param recipe of the cue now; null when it has none */
+    boolean upToDate(String text, String recipe) {
+        if (keptTake == null) {
+            return false;
+        }
+        return source == TakeSource.RENDERED ? recipe != null && recipe.equals(keptRecipe) : text.equals(spokenText);
+    }
+}

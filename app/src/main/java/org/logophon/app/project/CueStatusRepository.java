@@ -1,0 +1,65 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.app.audio.StoredSound;
+import org.logophon.app.project.take.TakeSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What became of cues, read from their kept takes and their latest renders. */
+@Repository
+class CueStatusRepository {
+
+    private static final String SELECT = """
+            select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples,
+                   case when t.source <> 'rendered' then t.origin ->> 'text' end as spoken_text, work.state, work.problem
+            from cue c
+            left join take t on t.id = c.kept_take left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
+            left join lateral (
+                select bc.state, bc.problem from batch_cue bc join batch b on b.id = bc.batch_id
+                where bc.cue_id = c.id order by b.created_at desc limit 1) as work on true
+            """;
+
+    private final JdbcClient jdbc;
+
+    CueStatusRepository(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** By cue. */
+    Map<UUID, CueStatus> of(UUID project) {
+        Map<UUID, CueStatus> all = new HashMap<>();
+        jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is null")
+                .param("project", project)
+                .query(row -> {
+                    all.put(row.getObject("id", UUID.class), status(row, 0));
+                });
+        return all;
+    }
+
+    Optional<CueStatus> ofCue(UUID cue) {
+        return jdbc.sql(SELECT + "where c.id = :cue")
+                .param("cue", cue)
+                .query(CueStatusRepository::status)
+                .optional();
+    }
+
+    private static CueStatus status(ResultSet row, int at) throws SQLException {
+        UUID sound = row.getObject("sound_id", UUID.class);
+        String source = row.getString("source");
+        return new CueStatus(
+                row.getObject("kept_take", UUID.class),
+                row.getString("kept_recipe"),
+                source == null ? null : TakeSource.of(source),
+                row.getString("take_recipe"),
+                row.getString("spoken_text"),
+                sound == null ? null : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples")),
+                "waiting".equals(row.getString("state")),
+                row.getString("problem"));
+    }
+}

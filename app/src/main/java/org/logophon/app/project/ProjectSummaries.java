@@ -1,0 +1,98 @@
+package org.logophon.app.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.core.programme.SampleCount;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Table {@code project_summary}: every project in a line, by one query. A line is counted anew when its project has changed
+ * since, and only then.
+ */
+@Component
+public class ProjectSummaries {
+
+    private final JdbcClient jdbc;
+    private final Projects projects;
+    private final VoiceCatalogue voices;
+
+    ProjectSummaries(JdbcClient jdbc, Projects projects, VoiceCatalogue voices) {
+        this.jdbc = jdbc;
+        this.projects = projects;
+        this.voices = voices;
+    }
+
+    /** @param stamp of the project now; the summary's own is {@code countedAt}, null when it was never counted */
+    private record Row(ProjectSummary summary, String stamp, String countedAt) {}
+
+    /** Those on the shelf, the one changed last first. */
+    public List<ProjectSummary> all() {
+        List<ProjectSummary> all = new ArrayList<>();
+        for (Row row : rows()) {
+            all.add(row.stamp().equals(row.countedAt()) ? row.summary() : counted(row));
+        }
+        return all;
+    }
+
+    private List<Row> rows() {
+        long catalogue = voices.version();
+        return jdbc.sql("""
+                select p.id, p.name, p.target_seconds, p.changed_at, p.content_version, p.status_version, h.version as house_version, s.*
+                from project p cross join house h left join project_summary s on s.project_id = p.id
+                where p.deleted_at is null order by p.changed_at desc, p.name""").query((row, at) -> row(row, catalogue)).list();
+    }
+
+    private static Row row(ResultSet row, long catalogue) throws SQLException {
+        return new Row(
+                new ProjectSummary(
+                        row.getObject("id", UUID.class),
+                        row.getString("name"),
+                        row.getObject("target_seconds", Integer.class),
+                        row.getObject("changed_at", OffsetDateTime.class).toInstant(),
+                        new SampleCount(row.getLong("samples")),
+                        row.getInt("cues"),
+                        row.getInt("to_render"),
+                        row.getInt("rendering"),
+                        row.getInt("unfit")),
+                row.getLong("content_version") + " " + row.getLong("status_version") + " "
+                        + row.getLong("house_version") + " " + catalogue,
+                row.getString("stamp"));
+    }
+
+    private ProjectSummary counted(Row row) {
+        UUID id = row.summary().id();
+        ProjectView view = projects.view(id);
+        Instant changed = row.summary().changedAt();
+        ProjectSummary summary = new ProjectSummary(
+                id,
+                row.summary().name(),
+                row.summary().targetSeconds(),
+                changed,
+                view.programme().length(),
+                view.cues().size(),
+                (int) view.toRender(),
+                (int) view.count(CueState.RENDERING),
+                (int) view.unfit());
+        jdbc.sql("""
+                insert into project_summary (project_id, stamp, samples, cues, to_render, rendering, unfit)
+                select id, :stamp, :samples, :cues, :render, :rendering, :unfit from project where id = :project
+                on conflict (project_id) do update set stamp = excluded.stamp, samples = excluded.samples, cues = excluded.cues,
+                to_render = excluded.to_render, rendering = excluded.rendering, unfit = excluded.unfit""")
+                .param("project", id)
+                .param("stamp", row.stamp())
+                .param("samples", summary.length().samples())
+                .param("cues", summary.cues())
+                .param("render", summary.toRender())
+                .param("rendering", summary.rendering())
+                .param("unfit", summary.unfit())
+                .update();
+        return summary;
+    }
+}

@@ -1,0 +1,23 @@
+package org.logophon.app.project.take;
+
+import java.util.Locale;
+
+/** Where a take comes from. */
+public enum TakeSource {
+    /** A voice of an engine spoke it. */
+    RENDERED,
+    /** A person spoke it, in the page. */
+    RECORDED,
+    /** A person spoke it, and it came as a file. */
+    UPLOADED,
+    /** A person's timing and melody in a voice of an engine. */
+    RECAST;
+
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    public static TakeSource of(String id) {
+        return valueOf(id.toUpperCase(Locale.ROOT));
+    }
+}

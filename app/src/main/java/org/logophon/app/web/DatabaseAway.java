@@ -1,0 +1,25 @@
+package org.logophon.app.web;
+
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
+
+/** Tells failures of the database that pass by themselves from those that don't. */
+public final class DatabaseAway {
+
+    public static final String SENTENCE =
+            "The database doesn't answer right now. Nothing is lost; wait a moment and try again.";
+
+    private DatabaseAway() {}
+
+    /** True when the same may well work a moment later. */
+    public static boolean is(Throwable failure) {
+        return failure instanceof CannotGetJdbcConnectionException
+                || failure instanceof CannotCreateTransactionException
+                || failure instanceof TransactionSystemException
+                || failure instanceof DataAccessResourceFailureException
+                || failure instanceof TransientDataAccessException;
+    }
+}
