@@ -197,6 +197,14 @@ document.addEventListener('keydown', event => {
 
 document.addEventListener('htmx:afterSettle', event => { if (event.detail.target?.id === 'stage' || event.detail.elt?.id === 'stage') enter(); });
 
+/** Another window cast or directed a role, or the house has other voices: the stage follows, but not under the hand. */
+document.addEventListener('logophon:changed', event => {
+  if (!event.detail.kinds.some(kind => ['content', 'house'].includes(kind)) || !stage()) return;
+  const busy = document.querySelector('dialog[open]') || stage().contains(document.activeElement) && typing(document.activeElement);
+  if (!busy) renew('#stage', location.href);
+});
+
+const MEASURED_AGAIN_MS = 2000;
 async function follow() {
   const pill = document.getElementById('measuring');
   if (!pill) return;
@@ -206,9 +214,8 @@ async function follow() {
     if (body.done >= body.total) { await renew('#stage', location.href); return; }
     still.textContent = `measuring voices, ${body.done} of ${body.total}`;
   }
-  setTimeout(follow, 1500);
+  setTimeout(follow, MEASURED_AGAIN_MS);
 }
 
 enter();
-transport.refresh();
 follow();

@@ -1,6 +1,6 @@
 // The Direct page: the score of the chosen cue, its marks, and what can be done with them by key and by mouse.
 
-import { ask, renew, say } from './app.js';
+import { ask, renew, say, typing } from './app.js';
 import { cueList } from './cuelist.js';
 import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
@@ -28,7 +28,7 @@ let before = null;
 let hearsBefore = false;
 
 const stage = () => document.getElementById('stage');
-const { place, playFrom } = listening(() => ({ score, data, cue: stage()?.dataset.cue }));
+const { place, playFrom } = listening(() => ({ score, data, cue: stage()?.dataset.cue, sound: stage()?.dataset.sound }));
 const list = cueList(document.getElementById('cuelist'), project, link => {
   history.pushState(null, '', link.href);
   renew('#stage', link.href);
@@ -44,9 +44,6 @@ async function enterStage() {
   transport.goTo(now.dataset.cue);
   bindStage(now);
   list.mark(now.dataset.cue);
-  await transport.refresh();
-  // while this one waited another stage may have come
-  if (now !== stage()) return;
   const box = document.getElementById('score');
   score = null;
   data = null;
@@ -104,22 +101,12 @@ function show() {
   showQuotations(document.getElementById('quotations'), marks.all(), marks.sayQuotation);
 }
 
-let settled = null;
 marks.onChange(what => {
   if (what === 'selection') { show(); return; }
   const focused = document.activeElement?.closest?.('#score .word');
   draw();
   if (focused) score?.words[word]?.focus();
-  // the cue is another one now: the list, the strip and the head say so; the stage knows already
-  if (marks.state()) stage().dataset.state = marks.state();
-  clearTimeout(settled);
-  settled = setTimeout(async () => {
-    await transport.refresh();
-    const cue = transport.cueById(stage()?.dataset.cue);
-    const state = document.getElementById('cuestate');
-    if (cue && state) { state.className = `state state-${cue.state}`; state.textContent = cue.label; }
-    renew('#head', `/projects/${project}/render?step=DIRECT`);
-  }, 250);
+  if (marks.state()) showState(marks.state());
 });
 
 function select(index, focus = true) {
@@ -145,10 +132,29 @@ document.addEventListener('logophon:playhead', event => {
 document.addEventListener('logophon:cue', event => list.open(event.detail.id));
 document.addEventListener('logophon:programme', event => {
   list.show(event.detail.cues, stage()?.dataset.cue);
-  const cue = event.detail.cues.find(c => c.id === stage()?.dataset.cue);
-  // the stage shows a cue that a batch has just finished: show what it became, but not under the hand
-  if (cue && !isDragging() && stage().dataset.state !== cue.state && stage().dataset.state !== 'rendering') reload();
+  if (stage() && !transport.isRunning()) transport.goTo(stage().dataset.cue);
+  follow(event.detail.cues.find(cue => cue.id === stage()?.dataset.cue));
 });
+
+/** The stage shows what its cue has become, wherever it was changed; but not under the hand. */
+async function follow(cue) {
+  const now = stage();
+  if (!cue || isDragging() || now.contains(document.activeElement) && typing(document.activeElement)) return;
+  const state = `${cue.state} ${cue.sound} ${cue.takes}`;
+  if (state !== now.dataset.became) { reload(); return; }
+  if (cue.asked === now.dataset.asked) return;
+  // other marks, or another direction: the marks are read again, and drawn when they differ from those that are here
+  now.dataset.asked = cue.asked;
+  await marks.reload();
+}
+
+function showState(state) {
+  const label = document.getElementById('cuestate');
+  stage().dataset.state = state.id;
+  stage().dataset.became = stage().dataset.became.replace(/^\S+/, state.id);
+  if (label) { label.className = `state state-${state.id}`; label.textContent = state.label; }
+}
+
 window.addEventListener('popstate', () => location.reload());
 
 document.addEventListener('click', async event => {
@@ -213,7 +219,7 @@ async function hearBefore() {
   say(hearsBefore ? 'As it was before.' : 'As it is now.');
   transport.halt();
   try {
-    await player.play(hearsBefore ? `/projects/${project}/takes/${before}/sound/${before}.wav` : transport.cueById(stage().dataset.cue).sound, data?.words[word]?.from ?? 0);
+    await player.play(hearsBefore ? `/projects/${project}/takes/${before}/sound/${before}.wav` : stage().dataset.sound, data?.words[word]?.from ?? 0);
   } catch (error) { say(error.message); }
 }
 
@@ -226,16 +232,8 @@ bind(keys.table);
 let resizing = null;
 window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(draw, 80); });
 
-// the head shows a render that was asked for here, and what a change of direction did to the others
-let headFor = stage() ? `${stage().dataset.cue}/${stage().dataset.state}` : '';
 document.addEventListener('htmx:afterSettle', event => {
-  const isStage = event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage';
-  if (isStage) enterStage();
-  if (event.detail.elt?.id !== 'stage') return;
-  const key = `${stage().dataset.cue}/${stage().dataset.state}`;
-  if (key === headFor) return;
-  headFor = key;
-  renew('#head', `/projects/${project}/render?step=DIRECT`);
+  if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') enterStage();
 });
 
 enterStage();

@@ -4,7 +4,7 @@ import { say } from './app.js';
 import * as player from './player.js';
 import * as transport from './transport.js';
 
-/** @param shown gives the drawn score of a take and its data, or nulls: {score, data, cue} */
+/** @param shown gives the drawn score of a take and its data, or nulls: {score, data, cue, sound} */
 export function listening(shown) {
   function place(seconds) {
     const { score, data } = shown();
@@ -28,12 +28,12 @@ export function listening(shown) {
 
   /** Plays the chosen cue alone, from a second on. @param until second at which it stops; the end when left out */
   async function playFrom(seconds, until = Infinity) {
-    const cue = transport.cueById(shown().cue);
-    if (!cue?.sound) { say('This cue has no take yet: R renders one.'); return; }
+    const { cue, sound } = shown();
+    if (!sound) { say('This cue has no take yet: R renders one.'); return; }
     transport.halt();
-    transport.goTo(cue.id);
+    transport.goTo(cue);
     try {
-      const whole = player.play(cue.sound, seconds);
+      const whole = player.play(sound, seconds);
       follow(until);
       await whole;
     } catch (error) {

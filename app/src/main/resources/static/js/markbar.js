@@ -6,7 +6,7 @@ import { reachedOf } from './score.js';
 
 const { KINDS } = marks;
 const TYPED = [['pace', 'Pace', '%'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
-const KINDS = [['', 'as written'], ['words', 'other words'], ['ipa', 'IPA'], ['letters', 'letters'], ['digits', 'digits'], ['cardinal', 'number'], ['ordinal', 'ordinal'], ['date', 'date'], ['time', 'time'], ['telephone', 'telephone']];
+const SAID_AS = [['', 'as written'], ['words', 'other words'], ['ipa', 'IPA'], ['letters', 'letters'], ['digits', 'digits'], ['cardinal', 'number'], ['ordinal', 'ordinal'], ['date', 'date'], ['time', 'time'], ['telephone', 'telephone']];
 const spelled = kind => kind === 'words' || kind === 'ipa';
 
 function labelled(text, ...inside) {
@@ -58,7 +58,7 @@ function reading() {
   const [kind] = now.split(' ', 1);
   const select = element('select', 'form-select');
   select.name = 'reading';
-  KINDS.forEach(([value, words]) => select.add(new Option(words, value, false, value === kind)));
+  SAID_AS.forEach(([value, words]) => select.add(new Option(words, value, false, value === kind)));
   const said = element('input', 'form-control said');
   Object.assign(said, { type: 'text', name: 'said', maxLength: 200, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
   said.setAttribute('aria-label', 'How it is said');

@@ -7,7 +7,12 @@ const answer = await ask('GET', '/mark-kinds');
 export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
 const STEPS = { pace: 2, pitch: 0.5, range: 10, loudness: 1, pause: 50 };
 const FINE = { pace: 1, pitch: 0.1, range: 5, loudness: 0.2, pause: 10 };
-const offered = id => ['none', ...KINDS[id].choices.filter(choice => choice !== 'none')];
+// from none upwards, and round
+function offered(id) {
+  const { choices } = KINDS[id];
+  const none = choices.indexOf('none');
+  return none < 0 ? ['none', ...choices] : [...choices.slice(none), ...choices.slice(0, none)];
+}
 export const LEVELS = offered('stress');
 export const DEPTHS = offered('breath');
 
@@ -36,6 +41,15 @@ export async function load(address) {
   const last = (marks?.words.length ?? 1) - 1;
   chosen = { from: Math.min(chosen.from, last), to: Math.min(chosen.to, last), gap: chosen.gap && chosen.from < last };
 }
+
+/** Reads the marks again, when another window may have changed them. */
+export const reload = () => inTurn(async () => {
+  const address = cue;
+  const { status, body } = await ask('GET', `${address}/marks`);
+  if (status !== 200 || cue !== address || JSON.stringify(body) === JSON.stringify(marks)) return;
+  marks = body;
+  changed('marks');
+});
 
 export function choose(index, { extend = false, gap = false } = {}) {
   const last = (marks?.words.length ?? 1) - 1;

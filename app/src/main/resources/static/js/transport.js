@@ -1,6 +1,7 @@
 // The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where one clicks.
 
-import { ask, say, timecode, typing } from './app.js';
+import { ask, renew, say, timecode, typing } from './app.js';
+import { listen } from './live.js';
 import * as player from './player.js';
 
 const bar = document.querySelector('.transport');
@@ -13,23 +14,65 @@ const SVG = 'http://www.w3.org/2000/svg';
 let cues = [];
 let rate = null;
 let length = 1;
+// which state of the programme the page has
+let stamp = null;
 let at = 0;
 let running = false;
 let moves = null;
 
-/** Reads the programme again, after anything that may have changed it. */
+/** Reads the whole programme, for what the stream can't tell piece by piece. */
 export async function refresh() {
   const { status, body } = await ask('GET', `/projects/${project}/programme`);
   if (status !== 200) { say(body?.sentence ?? 'The programme can’t be read.'); return; }
-  const current = cues[at]?.id;
-  cues = body.cues;
+  stamp = body.stamp;
   rate = body.frameRate;
-  length = body.seconds || 1;
+  take(body.cues, body.seconds);
+}
+
+function take(now, seconds) {
+  const current = cues[at]?.id;
+  cues = now;
+  length = seconds || 1;
   const same = cues.findIndex(cue => cue.id === current);
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
   document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
 }
+
+/** What has become of some cues, as the stream tells it. */
+async function apply(delta) {
+  if (delta.all || !cues.length) { await refresh(); return; }
+  stamp = delta.stamp;
+  if (!delta.cues.length && !delta.starts) return;
+  const changed = new Map(delta.cues.map(cue => [cue.id, cue]));
+  take(cues.map((cue, i) => {
+    const now = changed.get(cue.id) ?? cue;
+    return delta.starts ? { ...now, start: delta.starts[i] / 1000 } : now;
+  }), delta.seconds);
+}
+
+let headDue = null;
+/** The head follows what changed; a price that somebody is reading stays. */
+function renewHead() {
+  clearTimeout(headDue);
+  headDue = setTimeout(() => {
+    const head = document.getElementById('head');
+    if (!head.querySelector('.priced')) renew('#head', `/projects/${project}/render?step=${head.dataset.step}`);
+  }, 30);
+}
+
+listen(`/projects/${project}/events`, async ({ kinds, programme }) => {
+  if (kinds.some(kind => ['content', 'status', 'house'].includes(kind))) {
+    renewHead();
+    if (programme) await apply(programme);
+  }
+  document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds } }));
+}, async (now, again) => {
+  if (stamp === now) return;
+  if (stamp !== null) { renewHead(); await refresh(); }
+  if (again) document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] } }));
+});
+document.addEventListener('logophon:gone', () => say('This project was deleted in another window. The shelf can bring it back.'));
 
 function draw() {
   strip.setAttribute('viewBox', `0 0 1000 26`);
@@ -159,14 +202,4 @@ document.addEventListener('keydown', event => {
   event.preventDefault();
   if (running) halt(); else playOn();
 });
-// a head that was swapped in may tell of renders that are done; while nothing moved there is nothing to read
-let waiting = document.getElementById('head').dataset.waiting;
-document.addEventListener('htmx:afterSwap', event => {
-  if (event.detail.target.id !== 'head' && event.detail.elt?.id !== 'head') return;
-  const now = document.getElementById('head').dataset.waiting;
-  if (now === waiting && now !== '0') return;
-  waiting = now;
-  refresh();
-});
-
 refresh();

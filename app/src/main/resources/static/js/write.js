@@ -1,6 +1,6 @@
 // The Write page: a text area that saves itself, a mirror that shows what the script becomes, and panels beside it.
 
-import { clock, element, renew } from './app.js';
+import { clock, element } from './app.js';
 import { area, begin, onChange, project, script, unsaved } from './script.js';
 import { paint, reveal } from './mirror.js';
 import { onFindings, proof } from './proof.js';
@@ -42,10 +42,3 @@ area.addEventListener('logophon:reveal', () => reveal(mirror, area.value, area.s
 
 repaint();
 document.fonts.ready.then(begin);
-
-// the path, the running time and the transport follow the text
-let headAfter = null;
-document.addEventListener('logophon:saved', () => {
-  clearTimeout(headAfter);
-  headAfter = setTimeout(() => renew('#head', `/projects/${project}/render?step=WRITE`), 400);
-});

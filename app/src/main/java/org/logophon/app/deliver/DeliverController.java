@@ -46,6 +46,13 @@ class DeliverController {
         return "deliver";
     }
 
+    /** Cues that will be missing, and those whose kept take is an older one. */
+    @GetMapping("/deliver/left-out")
+    String leftOut(@PathVariable UUID id, Model model) {
+        fill(id, model);
+        return "deliver :: leftout";
+    }
+
     /** How files will be called, while the pattern is typed. */
     @GetMapping("/deliver/names")
     String names(@PathVariable UUID id, @RequestParam(defaultValue = "") String pattern, Model model) {

@@ -11,6 +11,7 @@ import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
+import org.logophon.app.rendering.ProgrammeReader;
 import org.logophon.app.rendering.TakeSound;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
@@ -84,7 +85,8 @@ class DirectionService {
                 asked,
                 notes,
                 at > 0 ? view.cues().get(at - 1).id() : null,
-                at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null);
+                at + 1 < view.cues().size() ? view.cues().get(at + 1).id() : null,
+                ProgrammeReader.address(view.project(), cue));
     }
 
     private String voiceOf(Take take) {

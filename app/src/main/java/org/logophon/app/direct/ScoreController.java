@@ -13,12 +13,12 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.web.Refused;
-import org.logophon.core.estimate.WordSpread;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.render.Measurement;
+import org.logophon.core.script.WordSpread;
 import org.logophon.core.script.Words;
 import org.logophon.core.suggest.QuotedSpeech;
 import org.logophon.core.suggest.QuotedSpeech.Quotation;
@@ -82,11 +82,14 @@ class ScoreController {
             List<int[]> words,
             String text,
             List<MarkLine> marks,
-            CueState state,
+            State state,
             List<Quotation> quotations,
             List<String> roles,
             double seconds,
             List<double[]> expected) {}
+
+    /** @param label for people */
+    record State(CueState id, String label) {}
 
     @GetMapping("/cues/{cue}/marks")
     CueMarks marks(@PathVariable UUID id, @PathVariable UUID cue) {
@@ -119,7 +122,7 @@ class ScoreController {
                 words,
                 view.cue().text(),
                 lines,
-                view.state(),
+                new State(view.state(), view.state().label()),
                 QuotedSpeech.in(view.cue().text(), view.marks()),
                 roles,
                 view.seconds(),

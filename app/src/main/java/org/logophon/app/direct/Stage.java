@@ -9,6 +9,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
+import org.logophon.app.rendering.ProgrammeReader;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.render.Measurement;
 import org.logophon.core.take.TakeOrigin;
@@ -19,6 +20,7 @@ import org.logophon.core.take.TakeOrigin;
  * @param kept    the kept take; null when there is none
  * @param asked   what was asked for beside what was measured, for the kept take
  * @param notes   what the kept take could not reach
+ * @param sound   address of the kept take; null when there is none
  */
 record Stage(
         CueView cue,
@@ -27,7 +29,18 @@ record Stage(
         List<AskedLine> asked,
         List<String> notes,
         UUID previous,
-        UUID next) {
+        UUID next,
+        String sound) {
+
+    /** What became of the cue, as the programme tells it to pages. */
+    public String became() {
+        return cue.state().id() + " " + sound + " " + cue.status().takes();
+    }
+
+    /** What is asked for, the same way. */
+    public String askedFor() {
+        return ProgrammeReader.asked(cue);
+    }
 
     /** @param about what tells it from the others */
     record TakeLine(UUID id, String name, String about, String length, boolean kept, boolean current) {}

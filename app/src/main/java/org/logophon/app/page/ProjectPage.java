@@ -1,10 +1,15 @@
 package org.logophon.app.page;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.rendering.RenderService;
+import org.logophon.core.direction.Dial;
+import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.effect.Effect;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -12,6 +17,10 @@ import org.springframework.ui.Model;
 /** What every page of a project shows: its name and running time, and the path with the one fact of each step. */
 @Component
 public class ProjectPage {
+
+    /** Ranges of what is set by a number, by name. */
+    private static final Map<String, Dial> DIALS =
+            Arrays.stream(Dial.values()).collect(Collectors.toMap(Dial::name, dial -> dial));
 
     private final RenderService rendering;
 
@@ -33,6 +42,8 @@ public class ProjectPage {
         model.addAttribute("batch", rendering.latest(view.id()).orElse(null));
         model.addAttribute("path", path(view, current));
         model.addAttribute("effects", Effect.values());
+        model.addAttribute("dials", DIALS);
+        model.addAttribute("unsaidPause", ResolvedDirection.DEFAULT_PAUSE_MILLIS);
         model.addAttribute("runs", Durations.clock(view.seconds()));
         model.addAttribute(
                 "target",

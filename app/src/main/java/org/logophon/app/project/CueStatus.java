@@ -13,6 +13,7 @@ import org.logophon.app.project.take.TakeSource;
  * @param takeRecipe what made the kept take: another one when an older take was kept on purpose; null for a recording
  * @param spokenText the words of a kept take that no recipe made
  * @param sound      of the kept take
+ * @param takes      how many it has, deleted ones left out
  * @param waiting    true while a render is under way
  * @param failure    why the latest render failed, as a sentence; null when it didn't
  */
@@ -23,11 +24,12 @@ public record CueStatus(
         String takeRecipe,
         String spokenText,
         StoredSound sound,
+        int takes,
         boolean waiting,
         String failure) {
 
     /** Nothing has been made of the cue yet. */
-    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, false, null);
+    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, 0, false, null);
 
     /** True while the kept take is what the cue asks for. @param recipe of the cue now; null when it has none */
     boolean upToDate(String text, String recipe) {

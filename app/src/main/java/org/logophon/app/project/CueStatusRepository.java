@@ -17,7 +17,8 @@ class CueStatusRepository {
 
     private static final String SELECT = """
             select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples,
-                   case when t.source <> 'rendered' then t.origin ->> 'text' end as spoken_text, work.state, work.problem
+                   case when t.source <> 'rendered' then t.origin ->> 'text' end as spoken_text,
+                   (select count(*) from take n where n.cue_id = c.id and n.deleted_at is null) as takes, work.state, work.problem
             from cue c
             left join take t on t.id = c.kept_take left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
             left join lateral (
@@ -59,6 +60,7 @@ class CueStatusRepository {
                 row.getString("take_recipe"),
                 row.getString("spoken_text"),
                 sound == null ? null : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples")),
+                row.getInt("takes"),
                 "waiting".equals(row.getString("state")),
                 row.getString("problem"));
     }

@@ -14,7 +14,8 @@ import org.logophon.core.finish.FinishSettings;
  * @param shape         how the script is split and numbered
  * @param targetLufs    null for "off"
  * @param contentVersion raised whenever a recipe of it may have become another
- * @param houseVersion   the same for what holds in every project
+ * @param statusVersion  raised whenever something has become of its cues
+ * @param houseVersion   as the content's, for what holds in every project
  */
 public record Project(
         UUID id,
@@ -30,6 +31,7 @@ public record Project(
         String namePattern,
         Instant changedAt,
         long contentVersion,
+        long statusVersion,
         long houseVersion) {
 
     public static final int LONGEST_NAME = 120;

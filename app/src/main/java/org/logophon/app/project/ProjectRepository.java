@@ -199,6 +199,7 @@ public class ProjectRepository {
                 row.getString("name_pattern"),
                 changed,
                 row.getLong("content_version"),
+                row.getLong("status_version"),
                 row.getLong("house_version"));
     }
 }

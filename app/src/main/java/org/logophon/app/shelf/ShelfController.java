@@ -40,6 +40,13 @@ class ShelfController {
         return "shelf";
     }
 
+    /** The list by itself, for a page that follows it. */
+    @GetMapping("/shelf")
+    String list(Model model) {
+        model.addAttribute("lines", shelf.lines());
+        return "shelf :: projects";
+    }
+
     @PostMapping("/projects")
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String target) {
         Project project = table.create(Shelf.checkedName(name), "en-GB", TargetTime.parse(target));

@@ -1,4 +1,4 @@
-package org.logophon.core.estimate;
+package org.logophon.core.script;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

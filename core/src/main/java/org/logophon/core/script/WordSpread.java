@@ -1,9 +1,7 @@
-package org.logophon.core.estimate;
+package org.logophon.core.script;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.script.Word;
-import org.logophon.core.script.Words;
 
 /**
  * Where words may come to stand in time before anything has timed them: each as long as its letters are many, with a rest

@@ -1,0 +1,100 @@
+package org.logophon.app.live;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Listens to what the database tells, on a connection of its own. After a break pages are told to look again. */
+@Component
+class ChangeListener implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ChangeListener.class);
+    private static final int WAIT_MILLIS = 5_000;
+    private static final Duration BEFORE_AGAIN = Duration.ofMillis(500);
+
+    private final LiveStreams streams;
+    private final String url;
+    private final String user;
+    private final String password;
+    private volatile boolean stopped;
+    private Thread thread;
+
+    ChangeListener(
+            LiveStreams streams,
+            @Value("${spring.datasource.url}") String url,
+            @Value("${spring.datasource.username}") String user,
+            @Value("${spring.datasource.password}") String password) {
+        this.streams = streams;
+        this.url = url;
+        this.user = user;
+        this.password = password;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        thread = new Thread(this::run, "change-listener");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void run() {
+        boolean broken = false;
+        while (!stopped) {
+            try (Connection connection = DriverManager.getConnection(url, user, password);
+                    Statement statement = connection.createStatement()) {
+                statement.execute("listen logophon");
+                if (broken) {
+                    // what was told meanwhile was told to nobody
+                    streams.lookAgain();
+                    broken = false;
+                }
+                listen(connection.unwrap(PGConnection.class));
+            } catch (SQLException away) {
+                if (!broken && !stopped) {
+                    LOG.warn("Nothing is heard from the database; pages look by themselves until it is back");
+                }
+                broken = true;
+                pause();
+            }
+        }
+    }
+
+    private void listen(PGConnection connection) throws SQLException {
+        while (!stopped) {
+            PGNotification[] told = connection.getNotifications(WAIT_MILLIS);
+            if (told == null) {
+                continue;
+            }
+            for (PGNotification notification : told) {
+                Change.parse(notification.getParameter()).ifPresent(streams::changed);
+            }
+        }
+    }
+
+    private void pause() {
+        try {
+            Thread.sleep(BEFORE_AGAIN.toMillis());
+        } catch (InterruptedException ending) {
+            stopped = true;
+        }
+    }
+
+    @Override
+    public void destroy() {
+        stopped = true;
+        if (thread != null) {
+            thread.interrupt();
+        }
+    }
+}
