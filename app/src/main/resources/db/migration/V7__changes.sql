@@ -19,7 +19,8 @@ create table project_summary (
     cues integer not null,
     to_render integer not null,
     rendering integer not null,
-    unfit integer not null
+    unfit integer not null,
+    takes integer not null
 );
 
 create function project_changed(ids uuid[], kind text) returns void language plpgsql as $$

@@ -127,4 +127,4 @@ export const timecode = (seconds, { frames, seconds: per, counted }) => {
   return [frame / counted / 3600, frame / counted / 60 % 60, frame / counted % 60, frame % counted].map(n => two(Math.floor(n))).join(':');
 };
 
-export const typing = target => target.closest('input:not([type=range]), textarea, select') !== null;
+export const typing = target => target.closest('input:not([type=range]), textarea, select, [contenteditable=true]') !== null;

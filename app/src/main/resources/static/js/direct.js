@@ -130,11 +130,13 @@ document.addEventListener('logophon:playhead', event => {
   if (event.detail.id === stage()?.dataset.cue) place(event.detail.seconds);
 });
 document.addEventListener('logophon:cue', event => list.open(event.detail.id));
-document.addEventListener('logophon:programme', event => {
-  list.show(event.detail.cues, stage()?.dataset.cue);
-  if (stage() && !transport.isRunning()) transport.goTo(stage().dataset.cue);
-  follow(event.detail.cues.find(cue => cue.id === stage()?.dataset.cue));
-});
+function showProgramme(cues) {
+  list.show(cues, stage()?.dataset.cue);
+  if (!stage()) return;
+  if (!transport.isRunning()) transport.goTo(stage().dataset.cue);
+  follow(cues.find(cue => cue.id === stage().dataset.cue));
+}
+document.addEventListener('logophon:programme', event => showProgramme(event.detail.cues));
 
 /** The stage shows what its cue has become, wherever it was changed; but not under the hand. */
 async function follow(cue) {
@@ -237,3 +239,5 @@ document.addEventListener('htmx:afterSettle', event => {
 });
 
 enterStage();
+// it may have come before this page was ready for it
+if (transport.all().length) showProgramme(transport.all());

@@ -28,8 +28,9 @@ async function preview() {
   shown.replaceChildren(...body.map(card));
   const usable = body.every(file => !file.problem);
   buttons.forEach(button => { button.disabled = !usable; });
-  buttons[0].textContent = script.saved.trim() ? 'Replace the script' : 'Open it';
-  buttons[1].hidden = !script.saved.trim();
+  const written = area.text().trim() !== '';
+  buttons[0].textContent = written ? 'Replace the script' : 'Open it';
+  buttons[1].hidden = !written;
 }
 
 function bad(name, sentence) {

@@ -1,7 +1,7 @@
 // The proof panel: findings as cards beside the text, and what is done about them.
 
 import { ask, button, element, say } from './app.js';
-import { area, change, project, script, take } from './script.js';
+import { area, change, onCaret, project, script, take } from './script.js';
 import { hear } from './hear.js';
 
 const list = document.getElementById('findings');
@@ -91,7 +91,7 @@ function problems() {
 
 function stuckCard(cues) {
   const box = element('div', 'finding');
-  box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.focus(); area.setSelectionRange(cues[0].start, cues[0].end); area.dispatchEvent(new Event('logophon:reveal')); }));
+  box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.select(cues[0].start, cues[0].end); }));
   box.append(element('p', '', cues[0].problem));
   return box;
 }
@@ -101,7 +101,7 @@ function card(alike) {
   const box = element('div', `finding ${finding.look}${finding.right ? ' right' : ''}`);
   box.dataset.start = finding.start;
   const words = finding.text.length > 80 ? `${finding.text.slice(0, 78)}…` : finding.text;
-  box.append(button('words', words, () => { area.focus(); area.setSelectionRange(finding.start, finding.end); area.dispatchEvent(new Event('logophon:reveal')); }, `Go to ${words} in cue ${finding.number}`));
+  box.append(button('words', words, () => { area.select(finding.start, finding.end); }, `Go to ${words} in cue ${finding.number}`));
   const numbers = [...new Set(alike.map(f => f.number))];
   box.append(element('span', 'where', numbers.length > 3 ? `${numbers.slice(0, 3).join(' ')} +${numbers.length - 3}` : numbers.join(' ')));
   box.append(element('p', '', finding.reason));
@@ -137,7 +137,7 @@ async function dismiss(alike, here) {
 
 /** Shows the card of the finding that the caret is in. */
 function follow() {
-  const at = area.selectionStart;
+  const at = area.caret();
   list.querySelectorAll('.here').forEach(box => box.classList.remove('here'));
   const finding = script.findings.find(f => f.start <= at && f.end >= at && f.end - f.start < 60);
   const box = finding && [...list.querySelectorAll('.finding')].find(b => Number(b.dataset.start) === finding.start);
@@ -145,5 +145,4 @@ function follow() {
   box.classList.add('here');
   box.scrollIntoView({ block: 'nearest' });
 }
-area.addEventListener('click', follow);
-area.addEventListener('keyup', event => { if (event.key.startsWith('Arrow')) follow(); });
+onCaret(follow);

@@ -66,9 +66,7 @@ other.addEventListener('click', async event => {
   if (playing) hear(playing.dataset);
   const hit = event.target.closest('.hit[data-start]');
   if (hit && Number(hit.dataset.start) >= 0) {
-    area.focus();
-    area.setSelectionRange(Number(hit.dataset.start), Number(hit.dataset.end));
-    area.dispatchEvent(new Event('logophon:reveal'));
+    area.select(Number(hit.dataset.start), Number(hit.dataset.end));
   }
   const replacing = event.target.closest('[data-replace]');
   if (replacing) {

@@ -1,35 +1,52 @@
-// The script as the page holds it: the text area, what the server says of it, and how a change gets there and back.
+// The script as the page holds it: the editor, what the server says of it, and how a change gets there and back.
 
 import { ask, say } from './app.js';
+import { editor } from './editor.js';
 
 const page = document.querySelector('.write');
 export const project = page.dataset.project;
-export const area = document.getElementById('script');
 const saved = document.getElementById('saved');
 const conflict = document.getElementById('conflict');
 const SAVE_AFTER_MS = 200;
+const source = document.getElementById('script-source');
 
-export const script = { version: Number(page.dataset.version), saved: area.defaultValue, state: null, findings: [] };
+export const script = { version: Number(page.dataset.version), state: null, findings: [] };
 let waiting = null;
 let saving = null;
 let theirs = null;
 const listeners = [];
+const carets = [];
+
+export const area = editor(document.getElementById('editor'), {
+  text: source.defaultValue, most: Number(page.dataset.most), nonce: page.dataset.nonce,
+  typed() {
+    saved.textContent = 'typing…';
+    tell(null);
+    later();
+  },
+  moved: () => carets.forEach(listener => listener()),
+  full: () => say('This script has no room for that: a project holds two million characters. Make a second project of the rest.'),
+});
+source.remove();
+// the text that the server has, as the editor knows it
+let kept = area.mark();
 
 /** Called with each new state of the script, and with null while it is typed. */
 export const onChange = listener => listeners.push(listener);
 const tell = state => listeners.forEach(listener => listener(state));
+/** Called when the caret has moved. */
+export const onCaret = listener => carets.push(listener);
 
-export const unsaved = () => area.value !== script.saved;
+export const unsaved = () => !area.isAt(kept);
 
 /** Takes a state from the server; a text in it replaces the page's own, and the caret stays where it was. */
 export function take(state) {
   const first = script.state === null;
-  if (state.text !== null && state.text !== undefined && state.text !== area.value) {
-    const caret = place(area.selectionStart, area.value, state.text);
-    area.value = state.text;
-    area.setSelectionRange(caret, caret);
+  const comes = state.text !== null && state.text !== undefined;
+  if (comes) {
+    area.show(state.text);
+    kept = area.mark();
   }
-  if (state.text !== null && state.text !== undefined) script.saved = state.text;
   script.state = state;
   script.version = state.version;
   saved.textContent = unsaved() ? 'saving…' : state.saved > 1 ? `saved · ${state.saved} versions` : 'saved';
@@ -38,25 +55,17 @@ export function take(state) {
   if (!first || state.report) document.dispatchEvent(new CustomEvent('logophon:saved'));
 }
 
-/** Where a place of one text is in another that differs in one stretch. */
-function place(at, before, after) {
-  let head = 0;
-  const shortest = Math.min(before.length, after.length);
-  while (head < shortest && before[head] === after[head]) head++;
-  return at <= head ? at : Math.max(head, at + after.length - before.length);
-}
-
 async function send() {
   waiting = null;
   if (theirs) return;
-  const text = area.value;
-  if (text === script.saved) { saved.textContent = 'saved'; return; }
+  if (!unsaved()) { saved.textContent = 'saved'; return; }
   saved.textContent = 'saving…';
-  const { status, body } = await ask('PUT', `/projects/${project}/script`, { text, version: script.version });
+  const sent = area.mark();
+  const { status, body } = await ask('PUT', `/projects/${project}/script`, { text: area.text(), version: script.version });
   if (status === 200) {
-    script.saved = text;
+    kept = sent;
     take(body);
-    if (area.value !== text) later();
+    if (unsaved()) later();
   } else if (status === 409) {
     theirs = body;
     conflict.querySelector('.sentence').textContent = body.sentence;
@@ -105,19 +114,28 @@ export async function reshape(path, fields) {
 export async function refresh() {
   if (unsaved() || saving || theirs) return;
   const { status, body } = await ask('GET', `/projects/${project}/script?text=true`);
-  if (status === 200 && !unsaved() && !saving && body.version !== script.version) take(body);
+  if (status === 200 && !unsaved() && !saving && body.version > script.version) take(body);
 }
 
-area.addEventListener('input', () => {
-  saved.textContent = 'typing…';
-  tell(null);
-  later();
-});
 window.addEventListener('beforeunload', event => { if (unsaved()) event.preventDefault(); });
 window.addEventListener('focus', refresh);
+// another window has saved the script, or something has become of its cues
+document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('content')) refresh(); });
+document.addEventListener('logophon:programme', event => {
+  if (!script.state || unsaved() || saving) return;
+  const now = new Map(event.detail.cues.map(cue => [cue.id, cue]));
+  let differs = false;
+  for (const cue of script.state.cues) {
+    const became = now.get(cue.id);
+    if (!became || became.state === cue.state && became.problem === cue.problem && became.measured === cue.measured && became.number === cue.number) continue;
+    Object.assign(cue, { state: became.state, problem: became.problem, measured: became.measured, seconds: became.seconds, number: became.number });
+    differs = true;
+  }
+  if (differs) tell(script.state);
+});
 
 document.getElementById('take-theirs').addEventListener('click', async () => {
-  const { status, body: kept } = await ask('POST', `/projects/${project}/script/draft`, { text: area.value, version: script.version });
+  const { status, body: kept } = await ask('POST', `/projects/${project}/script/draft`, { text: area.text(), version: script.version });
   if (status !== 200) { say(kept.sentence); return; }
   const { body } = await ask('GET', `/projects/${project}/script?text=true`);
   theirs = null;
@@ -125,8 +143,8 @@ document.getElementById('take-theirs').addEventListener('click', async () => {
   take(body);
 });
 document.getElementById('keep-both').addEventListener('click', async () => {
-  const { status, body } = await ask('POST', `/projects/${project}/script/aside`, { text: area.value, version: script.version });
-  if (status === 200) { script.saved = area.value; location.assign(body.address); } else { say(body.sentence); }
+  const { status, body } = await ask('POST', `/projects/${project}/script/aside`, { text: area.text(), version: script.version });
+  if (status === 200) { kept = area.mark(); location.assign(body.address); } else { say(body.sentence); }
 });
 
 /** The first state; what is older than the text is dropped. */

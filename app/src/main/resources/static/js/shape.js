@@ -60,14 +60,14 @@ byId('open-numbers').addEventListener('click', () => {
 numbering.addEventListener('input', numberPreview);
 byId('numbers-take').addEventListener('click', async () => { if (await reshape('numbers', numberFields())) numbering.close(); });
 
-const splitHere = () => reshape('cut', { place: area.selectionStart });
-const joinUp = () => reshape('join', { place: area.selectionStart });
+const splitHere = () => reshape('cut', { place: area.caret() });
+const joinUp = () => reshape('join', { place: area.caret() });
 byId('split-here').addEventListener('click', async () => { await splitHere(); area.focus(); });
 byId('join-up').addEventListener('click', async () => { await joinUp(); area.focus(); });
 byId('undo').addEventListener('click', () => reshape('undo', {}));
 byId('redo').addEventListener('click', () => reshape('redo', {}));
 
-area.addEventListener('keydown', event => {
+area.dom.addEventListener('keydown', event => {
   if (!(event.ctrlKey || event.metaKey)) return;
   const key = event.key.toLowerCase();
   const act = key === 'enter' ? event.shiftKey ? joinUp : splitHere

@@ -126,8 +126,7 @@ export function goTo(id) {
   if (index >= 0 && index !== at) go(index, false);
 }
 
-export const currentCue = () => cues[at];
-export const cueById = id => cues.find(cue => cue.id === id);
+export const all = () => cues;
 
 /** Plays on through the programme from the current cue; cues without a take are passed over. */
 export async function playOn(from = 0) {

@@ -1,18 +1,17 @@
-// The Write page: a text area that saves itself, a mirror that shows what the script becomes, and panels beside it.
+// The Write page: an editor that saves itself and shows what the script becomes, and panels beside it.
 
 import { clock, element } from './app.js';
-import { area, begin, onChange, project, script, unsaved } from './script.js';
-import { paint, reveal } from './mirror.js';
+import { area, begin, onChange, script, unsaved } from './script.js';
 import { onFindings, proof } from './proof.js';
 import './rail.js';
 import './shape.js';
 import './opening.js';
 
-const mirror = document.getElementById('mirror');
 const MOST_LISTED = 300;
 
 function repaint() {
-  paint(mirror, area.value, unsaved() ? null : script.state, script.findings);
+  // while it is typed the looks move with the words
+  if (script.state && !unsaved()) area.dress(script.state, script.findings);
 }
 
 function totals(state) {
@@ -38,7 +37,5 @@ onChange(state => {
   repaint();
 });
 onFindings(() => { script.proofed = script.version; repaint(); });
-area.addEventListener('logophon:reveal', () => reveal(mirror, area.value, area.selectionStart));
 
-repaint();
-document.fonts.ready.then(begin);
+begin();

@@ -105,6 +105,30 @@ abstract class BrowserTest extends ApplicationTest {
                 .hasValue(java.util.regex.Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
     }
 
+    /** The words of the script as they stand in the editor, without what stands beside them. */
+    static final String SCRIPT = """
+            () => [...document.querySelectorAll('#script .cm-line')].map(line => {
+              const words = line.cloneNode(true);
+              words.querySelectorAll('.margins, .cutmark, .cm-placeholder').forEach(beside => beside.remove());
+              return words.textContent;
+            }).join('\\n')""";
+
+    /** Waits until the script in a page reads so; for scripts that are drawn whole. */
+    static void holds(Page page, String script) {
+        page.waitForFunction("wanted => (" + SCRIPT + ")() === wanted", script);
+    }
+
+    static void holds(Page page, java.util.regex.Pattern script) {
+        page.waitForFunction("wanted => new RegExp(wanted).test((" + SCRIPT + ")())", script.pattern());
+    }
+
+    /** Types over the whole script. */
+    static void type(Page page, String script) {
+        page.locator("#script").focus();
+        page.keyboard().press("Control+A");
+        page.keyboard().insertText(script);
+    }
+
     /** Pastes over the whole script, by the clipboard and the keyboard. */
     void paste(String script) {
         assertThat(page.locator(".write[data-ready]")).isVisible();
@@ -112,7 +136,7 @@ abstract class BrowserTest extends ApplicationTest {
         page.locator("#script").focus();
         page.keyboard().press("Control+A");
         page.keyboard().press(script.isEmpty() ? "Delete" : "Control+V");
-        assertThat(page.locator("#script")).hasValue(script);
+        holds(page, script);
         assertThat(page.locator("#saved")).hasText(java.util.regex.Pattern.compile("^saved.*"));
     }
 

@@ -45,7 +45,7 @@ class VoicesInACueTest extends ApplicationTest {
         int start = LINE.indexOf(QUOTE);
         return Server.parse(server.post(
                 cue + "/quotation",
-                Map.of("start", "" + start, "end", "" + (start + QUOTE.length()), "way", way, "role", role)));
+                Map.of("start", "" + start, "end", "" + (start + QUOTE.length()), "voicing", way, "role", role)));
     }
 
     private void render(String project) {
@@ -90,7 +90,7 @@ class VoicesInACueTest extends ApplicationTest {
         String cue = cue(project, 0);
         assertThat(server.json(cue + "/marks").get("quotations"))
                 .singleElement()
-                .satisfies(found -> assertThat(found.get("way").asString()).isEqualTo("PLAIN"));
+                .satisfies(found -> assertThat(found.get("voicing").asString()).isEqualTo("PLAIN"));
         assertThat(server.json(cue + "/marks").get("roles"))
                 .singleElement()
                 .satisfies(role -> assertThat(role.asString()).isEqualTo("Keeper"));
@@ -126,15 +126,17 @@ class VoicesInACueTest extends ApplicationTest {
         assertThat(quotation(cue, "TURNED", "")
                         .get("quotations")
                         .get(0)
-                        .get("way")
+                        .get("voicing")
                         .asString())
                 .isEqualTo("TURNED");
         quotation(cue, "PLAIN", "");
         assertThat(marks(cue)).isEmpty();
-        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "TURNED"))
+        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "voicing", "TURNED"))
                         .body())
                 .contains("in the cue any more. Reload the page.");
-        assertThat(server.post(cue + "/quotation", Map.of("start", "0", "end", "4", "way", "ROLE", "role", "Stranger"))
+        assertThat(server.post(
+                                cue + "/quotation",
+                                Map.of("start", "0", "end", "4", "voicing", "ROLE", "role", "Stranger"))
                         .body())
                 .contains("This project has no role Stranger.");
     }

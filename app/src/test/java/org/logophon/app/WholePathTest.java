@@ -170,15 +170,20 @@ class WholePathTest extends BrowserTest {
     @Test
     void twoTabsKeepBothTexts() {
         String project = newProject("Two tabs", "First words.");
+        // this tab's words are on their way while the other one saves
+        page.route("**/script", com.microsoft.playwright.Route::abort);
+        type(page, "Words of this tab.");
+        assertThat(page.locator("#saved")).hasText("not saved yet");
         Page other = browser.newPage();
         other.navigate(address() + project + "/write");
-        other.locator("#script").fill("Words of the other tab.");
+        assertThat(other.locator(".write[data-ready]")).isVisible();
+        type(other, "Words of the other tab.");
         assertThat(other.locator("#saved")).hasText(java.util.regex.Pattern.compile("^saved.*"));
         other.close();
-        page.locator("#script").fill("Words of this tab.");
+        page.unroute("**/script");
         assertThat(page.locator("#conflict")).containsText("Nothing was overwritten");
         page.locator("#keep-both").click();
-        assertThat(page.locator("#script")).hasValue("Words of this tab.");
+        holds(page, "Words of this tab.");
         assertThat(page).hasTitle(Pattern.compile("Two tabs \\(second text\\).*"));
         assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
     }

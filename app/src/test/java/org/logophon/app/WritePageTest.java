@@ -22,7 +22,7 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#total-words")).hasText("6");
         // each number stands level with the first line of its cue
         double number = page.locator(".margincue").nth(1).boundingBox().y;
-        double line = page.locator(".mirror .spoken").nth(1).boundingBox().y;
+        double line = page.locator("#script .spoken").nth(1).boundingBox().y;
         assertThat(Math.abs(number - line)).isLessThan(6);
     }
 
@@ -46,7 +46,7 @@ class WritePageTest extends BrowserTest {
     void nothingIsLostWhileTheServerIsAway() {
         String project = newProject("Away", "First words.");
         page.route("**/script", Route::abort);
-        page.locator("#script").fill("Words typed while nobody answers.");
+        type(page, "Words typed while nobody answers.");
         assertThat(page.locator("#saved")).hasText("not saved yet");
         assertThat(page.locator(".transport .hint")).containsText("Your text stays here");
         page.unroute("**/script");
@@ -62,8 +62,8 @@ class WritePageTest extends BrowserTest {
         newProject("Hostile", "");
         paste("<script>document.title='broken'</script> <b>bold</b>\u202e\n\n…\n\n# <i>scene</i>\n\n"
                 + "word ".repeat(3_000) + "\n\nGood words.");
-        assertThat(page.locator("#mirror script, #mirror b, #mirror i")).hasCount(0);
-        assertThat(page.locator("#mirror")).containsText("<b>bold</b>");
+        assertThat(page.locator("#script script, #script b, #script i")).hasCount(0);
+        assertThat(page.locator("#script")).containsText("<b>bold</b>");
         assertThat(page).hasTitle(Pattern.compile("Hostile.*"));
         assertThat(page.locator("#findings")).containsText("no letter and no digit");
         assertThat(page.locator("#findings")).containsText("a cue can hold 10,000");
@@ -78,12 +78,19 @@ class WritePageTest extends BrowserTest {
             script.append("The keeper wrote line ").append(i).append(" of the log, and slept.\n\n");
         }
         newProject("Long", script.toString());
-        assertThat(page.locator(".margincue")).hasCount(400);
-        double number = page.locator(".margincue").nth(399).boundingBox().y;
-        double line = page.locator(".mirror .spoken").nth(399).boundingBox().y;
+        page.locator("#script").press("Control+End");
+        assertThat(page.locator(".margincue .number").last()).hasText("4000");
+        assertThat(page.locator("#script .spoken").last()).containsText("line 399 of the log");
+        double number = page.locator(".margincue").last().boundingBox().y;
+        double line = page.locator("#script .spoken").last().boundingBox().y;
         assertThat(Math.abs(number - line)).isLessThan(6);
-        // the text that is seen and the text that is edited lie on one another
-        assertThat(page.locator("#mirror").boundingBox().width)
-                .isEqualTo(page.locator("#script").boundingBox().width);
+        assertThat(page.locator("#script .cm-line").count())
+                .as("only what is near is drawn")
+                .isLessThan(400);
+        // all of it is chosen, not only what is drawn
+        page.keyboard().press("Control+A");
+        page.keyboard().insertText("One cue.");
+        holds(page, "One cue.");
+        assertThat(page.locator("#total-words")).hasText("2");
     }
 }

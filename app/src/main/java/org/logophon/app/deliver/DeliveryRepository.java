@@ -29,15 +29,15 @@ class DeliveryRepository {
     }
 
     /** Call it in a transaction that holds the project, so that two deliveries don't get one number. */
-    Delivery create(UUID project, String slug, String namePattern, Double targetLufs, int total) {
+    Delivery create(UUID project, String slug, String namePattern, Double targetLufs, int total, int scriptVersion) {
         UUID id = UUID.randomUUID();
         int ordinal = jdbc.sql("select coalesce(max(ordinal), 0) + 1 from delivery where project_id = :project")
                 .param("project", project)
                 .query(Integer.class)
                 .single();
         jdbc.sql("""
-                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, state, total, created_at)
-                values (:id, :project, :ordinal, :file, :pattern, :lufs, 'building', :total, :now)""")
+                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, state, total, script_version, created_at)
+                values (:id, :project, :ordinal, :file, :pattern, :lufs, 'building', :total, :script, :now)""")
                 .param("id", id)
                 .param("project", project)
                 .param("ordinal", ordinal)
@@ -45,6 +45,7 @@ class DeliveryRepository {
                 .param("pattern", namePattern)
                 .param("lufs", targetLufs)
                 .param("total", total)
+                .param("script", scriptVersion)
                 .param("now", now())
                 .update();
         return find(id).orElseThrow();

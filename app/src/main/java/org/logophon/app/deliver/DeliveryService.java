@@ -70,7 +70,13 @@ class DeliveryService {
             throw new Refused("A delivery of this project is being built already.");
         }
         table.setFinish(id, targetLufs, namePattern);
-        Delivery delivery = deliveries.create(id, Slug.of(view.project().name()), namePattern, targetLufs, total);
+        Delivery delivery = deliveries.create(
+                id,
+                Slug.of(view.project().name()),
+                namePattern,
+                targetLufs,
+                total,
+                view.project().scriptVersion());
         jobs.add(task, List.of(delivery.id().toString()));
     }
 

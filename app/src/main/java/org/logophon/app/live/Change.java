@@ -20,7 +20,9 @@ record Change(Kind kind, UUID project) {
         DELIVERY,
         FINDINGS,
         /** Readings, voices and watch words of the house. */
-        HOUSE;
+        HOUSE,
+        /** What was taken away that nobody needs. */
+        SPACE;
 
         String id() {
             return name().toLowerCase(Locale.ROOT);

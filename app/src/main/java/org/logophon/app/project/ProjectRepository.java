@@ -87,6 +87,20 @@ public class ProjectRepository {
                 .list();
     }
 
+    /** A project that was deleted and can be brought back. */
+    public record Deleted(UUID id, String name, Instant at) {}
+
+    /** The latest first. */
+    public List<Deleted> deleted() {
+        return jdbc.sql(
+                        "select id, name, deleted_at from project where deleted_at is not null order by deleted_at desc")
+                .query((row, at) -> new Deleted(
+                        row.getObject("id", UUID.class),
+                        row.getString("name"),
+                        row.getObject("deleted_at", OffsetDateTime.class).toInstant()))
+                .list();
+    }
+
     public boolean rename(UUID id, String name) {
         return jdbc.sql("update project set name = :name, changed_at = :now where id = :id and deleted_at is null")
                         .param("name", name)

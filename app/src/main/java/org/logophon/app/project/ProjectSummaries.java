@@ -44,7 +44,8 @@ public class ProjectSummaries {
     private List<Row> rows() {
         long catalogue = voices.version();
         return jdbc.sql("""
-                select p.id, p.name, p.target_seconds, p.changed_at, p.content_version, p.status_version, h.version as house_version, s.*
+                select p.id, p.name, p.target_seconds, p.changed_at, p.content_version, p.status_version, h.version as house_version, s.*,
+                       (select count(*) from delivery d where d.project_id = p.id) as deliveries
                 from project p cross join house h left join project_summary s on s.project_id = p.id
                 where p.deleted_at is null order by p.changed_at desc, p.name""").query((row, at) -> row(row, catalogue)).list();
     }
@@ -60,7 +61,9 @@ public class ProjectSummaries {
                         row.getInt("cues"),
                         row.getInt("to_render"),
                         row.getInt("rendering"),
-                        row.getInt("unfit")),
+                        row.getInt("unfit"),
+                        row.getInt("takes"),
+                        row.getInt("deliveries")),
                 row.getLong("content_version") + " " + row.getLong("status_version") + " "
                         + row.getLong("house_version") + " " + catalogue,
                 row.getString("stamp"));
@@ -79,12 +82,14 @@ public class ProjectSummaries {
                 view.cues().size(),
                 (int) view.toRender(),
                 (int) view.count(CueState.RENDERING),
-                (int) view.unfit());
+                (int) view.unfit(),
+                view.cues().stream().mapToInt(cue -> cue.status().takes()).sum(),
+                row.summary().deliveries());
         jdbc.sql("""
-                insert into project_summary (project_id, stamp, samples, cues, to_render, rendering, unfit)
-                select id, :stamp, :samples, :cues, :render, :rendering, :unfit from project where id = :project
+                insert into project_summary (project_id, stamp, samples, cues, to_render, rendering, unfit, takes)
+                select id, :stamp, :samples, :cues, :render, :rendering, :unfit, :takes from project where id = :project
                 on conflict (project_id) do update set stamp = excluded.stamp, samples = excluded.samples, cues = excluded.cues,
-                to_render = excluded.to_render, rendering = excluded.rendering, unfit = excluded.unfit""")
+                to_render = excluded.to_render, rendering = excluded.rendering, unfit = excluded.unfit, takes = excluded.takes""")
                 .param("project", id)
                 .param("stamp", row.stamp())
                 .param("samples", summary.length().samples())
@@ -92,6 +97,7 @@ public class ProjectSummaries {
                 .param("render", summary.toRender())
                 .param("rendering", summary.rendering())
                 .param("unfit", summary.unfit())
+                .param("takes", summary.takes())
                 .update();
         return summary;
     }

@@ -11,6 +11,7 @@ import org.logophon.core.programme.SampleCount;
  * @param length        of its programme
  * @param toRender      cues that a render would make anew
  * @param rendering     cues under way
+ * @param takes         of its cues, deleted ones left out
  * @param unfit         cues that can't be rendered or failed to be
  */
 public record ProjectSummary(
@@ -22,4 +23,6 @@ public record ProjectSummary(
         int cues,
         int toRender,
         int rendering,
-        int unfit) {}
+        int unfit,
+        int takes,
+        int deliveries) {}

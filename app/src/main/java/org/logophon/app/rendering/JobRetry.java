@@ -6,6 +6,8 @@ import com.github.kagkarlsson.scheduler.task.FailureHandler.MaxRetriesFailureHan
 import java.time.Duration;
 import java.util.function.Consumer;
 import org.logophon.app.web.DatabaseAway;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
@@ -51,7 +53,10 @@ public final class JobRetry {
     public static void run(String what, Runnable work, Consumer<String> end) {
         try {
             work.run();
-        } catch (SpeechFailed | InvalidInput | org.logophon.app.web.NotFound | org.logophon.app.web.Refused forPeople) {
+        } catch (NotFound gone) {
+            // what it was for was taken away meanwhile: that is no failure to write down
+            end.accept(gone.getMessage());
+        } catch (SpeechFailed | InvalidInput | Refused forPeople) {
             LOG.warn("{} failed: {}", what, forPeople.getMessage());
             end.accept(forPeople.getMessage());
         } catch (RuntimeException | OutOfMemoryError | StackOverflowError failure) {

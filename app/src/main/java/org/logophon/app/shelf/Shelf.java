@@ -1,14 +1,17 @@
 package org.logophon.app.shelf;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.Project;
+import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectSummaries;
 import org.logophon.app.project.ProjectSummary;
+import org.logophon.app.project.ProjectUpkeep;
 import org.logophon.app.web.Refused;
 import org.springframework.stereotype.Service;
 
@@ -17,16 +20,29 @@ import org.springframework.stereotype.Service;
 class Shelf {
 
     private final ProjectSummaries summaries;
+    private final ProjectRepository table;
     private final Clock clock;
 
-    Shelf(ProjectSummaries summaries, Clock clock) {
+    Shelf(ProjectSummaries summaries, ProjectRepository table, Clock clock) {
         this.summaries = summaries;
+        this.table = table;
         this.clock = clock;
     }
 
     /** One project as the shelf shows it. */
     record ShelfEntry(
-            UUID id, String name, String runs, String target, int cues, CueState look, String state, String changed) {}
+            UUID id,
+            String name,
+            String runs,
+            String target,
+            int cues,
+            CueState look,
+            String state,
+            String changed,
+            String goes) {}
+
+    /** A deleted project. @param left days in which it can be brought back */
+    record DeletedEntry(UUID id, String name, long left) {}
 
     List<ShelfEntry> lines() {
         return summaries.all().stream().map(this::line).toList();
@@ -49,7 +65,32 @@ class Shelf {
                 project.cues(),
                 look,
                 state,
-                Ago.of(project.changedAt(), clock.instant()));
+                Ago.of(project.changedAt(), clock.instant()),
+                goes(project));
+    }
+
+    /** Those that can still be brought back, the latest first. */
+    List<DeletedEntry> deleted() {
+        return table.deleted().stream()
+                .map(project -> new DeletedEntry(
+                        project.id(),
+                        project.name(),
+                        Math.max(
+                                1,
+                                Duration.between(clock.instant(), project.at().plus(ProjectUpkeep.DELETED_KEPT))
+                                        .toDays())))
+                .toList();
+    }
+
+    /** What goes with a project. */
+    private static String goes(ProjectSummary project) {
+        return "Its script, " + count(project.cues(), "cue") + ", " + count(project.takes(), "take") + " and "
+                + (project.deliveries() == 1 ? "1 delivery" : project.deliveries() + " deliveries")
+                + " go with it. For " + ProjectUpkeep.DELETED_KEPT.toDays() + " days the shelf can bring it back.";
+    }
+
+    private static String count(int things, String noun) {
+        return things == 1 ? "1 " + noun : things + " " + noun + "s";
     }
 
     /** The state that the whole is in: that of the cues that matter most now. */

@@ -35,6 +35,7 @@ class ShelfController {
     @GetMapping("/")
     String page(@RequestParam(required = false) UUID deleted, Model model) {
         model.addAttribute("lines", shelf.lines());
+        model.addAttribute("gone", shelf.deleted());
         model.addAttribute("deleted", deleted);
         model.addAttribute("hiring", hired.service().isPresent());
         return "shelf";
@@ -44,6 +45,7 @@ class ShelfController {
     @GetMapping("/shelf")
     String list(Model model) {
         model.addAttribute("lines", shelf.lines());
+        model.addAttribute("gone", shelf.deleted());
         return "shelf :: projects";
     }
 

@@ -7,22 +7,20 @@ import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.jdbc.CannotGetJdbcConnectionException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
@@ -100,21 +98,18 @@ class Errors {
         return answer(HttpStatus.METHOD_NOT_ALLOWED, "This address doesn't take that kind of request.", request);
     }
 
-    @ExceptionHandler({
-        CannotGetJdbcConnectionException.class,
-        CannotCreateTransactionException.class,
-        DataAccessResourceFailureException.class,
-        TransientDataAccessException.class
-    })
-    Object databaseAway(Exception error, HttpServletRequest request) {
-        return answer(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "The database doesn't answer right now. Nothing is lost; wait a moment and try again.",
-                request);
-    }
+    /** Whoever closes a page while it is answered is no error. */
+    @ExceptionHandler(AsyncRequestNotUsableException.class)
+    void left() {}
 
     @ExceptionHandler(Exception.class)
     Object unknown(Exception error, HttpServletRequest request) {
+        if (ReaderLeft.is(error)) {
+            return null;
+        }
+        if (DatabaseAway.is(error)) {
+            return answer(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.SENTENCE, request);
+        }
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), error);
         return answer(
                 HttpStatus.INTERNAL_SERVER_ERROR,
@@ -123,6 +118,8 @@ class Errors {
     }
 
     private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
+        // a stream of events that can't begin is answered like anything else
+        request.removeAttribute(HandlerMapping.PRODUCIBLE_MEDIA_TYPES_ATTRIBUTE);
         String accept = String.valueOf(request.getHeader("Accept")).toLowerCase(Locale.ROOT);
         if (request.getHeader("HX-Request") == null && accept.contains("text/html")) {
             ModelAndView page = new ModelAndView("error", Map.of("sentence", sentence, "status", status.value()));

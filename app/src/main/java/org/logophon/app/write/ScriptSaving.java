@@ -98,7 +98,7 @@ public class ScriptSaving {
         if (target == null) {
             throw new Refused(back ? "There is nothing before this." : "There is nothing to do again.");
         }
-        State state = versions.find(id, target).orElseThrow(() -> new Refused("That state is gone."));
+        State state = versions.findOrBefore(id, target).orElseThrow(() -> new Refused("That state is gone."));
         ScriptShape shape = project.shape().with(state.cuts()).with(state.splitting());
         return commit(
                 project,

@@ -63,6 +63,16 @@ class ScriptVersions {
                 .update();
     }
 
+    /** A state, or where it was thinned out, the newest one before it. */
+    Optional<State> findOrBefore(UUID project, int version) {
+        return jdbc.sql("select max(version) from script_version where project_id = :project and version <= :version")
+                .param("project", project)
+                .param("version", version)
+                .query((row, at) -> row.getObject(1, Integer.class))
+                .optional()
+                .flatMap(kept -> find(project, kept));
+    }
+
     Optional<State> find(UUID project, int version) {
         return jdbc.sql("select * from script_version where project_id = :project and version = :version")
                 .param("project", project)

@@ -66,6 +66,7 @@ class WriteController {
     String page(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.WRITE);
+        model.addAttribute("longest", Project.LONGEST_SCRIPT);
         return "write";
     }
 

@@ -18,7 +18,7 @@ class ErrorsTest {
     void aDatabaseThatIsAwayCostsAWait() {
         request.addHeader("Accept", "application/json");
         ResponseEntity<?> answer =
-                (ResponseEntity<?>) errors.databaseAway(new DataAccessResourceFailureException("gone"), request);
+                (ResponseEntity<?>) errors.unknown(new DataAccessResourceFailureException("gone"), request);
         assertThat(answer.getStatusCode().value()).isEqualTo(503);
         assertThat(answer.getBody())
                 .isEqualTo(Map.of(
