@@ -4,6 +4,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.logophon.standin.Temper;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.context.annotation.Import;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
@@ -14,6 +15,7 @@ import org.springframework.test.context.DynamicPropertySource;
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = "logophon.measure-voices=false")
+@Import(CountedQueries.Counting.class)
 abstract class ApplicationTest {
 
     /** Cuts off every third answer after it has charged for it, and is busy now and then; it doesn't take its time. */
@@ -28,7 +30,7 @@ abstract class ApplicationTest {
     @LocalServerPort
     private int port;
 
-    Server server;
+    protected Server server;
 
     @BeforeEach
     void meet() {

@@ -105,21 +105,20 @@ abstract class BrowserTest extends ApplicationTest {
                 .hasValue(java.util.regex.Pattern.compile("^" + value.replace(".", "\\.") + "(\\.0)?$"));
     }
 
-    /** The words of the script as they stand in the editor, without what stands beside them. */
-    static final String SCRIPT = """
-            () => [...document.querySelectorAll('#script .cm-line')].map(line => {
-              const words = line.cloneNode(true);
-              words.querySelectorAll('.margins, .cutmark, .cm-placeholder').forEach(beside => beside.remove());
-              return words.textContent;
-            }).join('\\n')""";
+    /** The whole script of a page's editor, also what is too far away to be drawn. */
+    private static final String SCRIPT = """
+            (async () => {
+              const { EditorView } = await import('@codemirror/view');
+              return EditorView.findFromDOM(document.getElementById('script')).state.doc.toString();
+            })()""";
 
-    /** Waits until the script in a page reads so; for scripts that are drawn whole. */
+    /** Waits until the script in a page reads so. */
     static void holds(Page page, String script) {
-        page.waitForFunction("wanted => (" + SCRIPT + ")() === wanted", script);
+        page.waitForFunction("async wanted => await " + SCRIPT + " === wanted", script);
     }
 
     static void holds(Page page, java.util.regex.Pattern script) {
-        page.waitForFunction("wanted => new RegExp(wanted).test((" + SCRIPT + ")())", script.pattern());
+        page.waitForFunction("async wanted => new RegExp(wanted).test(await " + SCRIPT + ")", script.pattern());
     }
 
     /** Types over the whole script. */

@@ -10,15 +10,15 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import org.awaitility.Awaitility;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A client of a running application, as a browser would be one: cookies, the CSRF token, forms. */
-final class Server {
+public final class Server {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -31,11 +31,11 @@ final class Server {
         this.address = address;
     }
 
-    HttpResponse<String> get(String path) {
+    public HttpResponse<String> get(String path) {
         return send(request(path).GET());
     }
 
-    HttpResponse<String> post(String path, Map<String, String> form) {
+    public HttpResponse<String> post(String path, Map<String, String> form) {
         if (token().isEmpty()) {
             get("/");
         }
@@ -48,16 +48,16 @@ final class Server {
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
-    JsonNode json(String path) {
+    public JsonNode json(String path) {
         return JSON.readTree(get(path).body());
     }
 
-    static JsonNode parse(HttpResponse<String> response) {
+    public static JsonNode parse(HttpResponse<String> response) {
         return JSON.readTree(response.body());
     }
 
     /** Makes a project with a script. @return its address, as in /projects/… */
-    String project(String name, String script) {
+    public String project(String name, String script) {
         String location = post("/projects", Map.of("name", name))
                 .headers()
                 .firstValue("Location")
@@ -69,7 +69,7 @@ final class Server {
         return project;
     }
 
-    HttpResponse<String> save(String project, String script, int version) {
+    public HttpResponse<String> save(String project, String script, int version) {
         return send(request(project + "/script")
                 .header("Content-Type", "application/json")
                 .header("X-XSRF-TOKEN", token())
@@ -77,12 +77,12 @@ final class Server {
                         JSON.writeValueAsString(Map.of("text", script, "version", version)))));
     }
 
-    JsonNode cues(String project) {
+    public JsonNode cues(String project) {
         return json(project + "/programme").get("cues");
     }
 
     /** Cues that are ready; −1 while the database is away, which the server must say with 503. */
-    long ready(String project) {
+    public long ready(String project) {
         HttpResponse<String> programme = get(project + "/programme");
         if (programme.statusCode() == 503) {
             return -1;
@@ -97,24 +97,18 @@ final class Server {
         return ready;
     }
 
-    String version(String project, String cue, String level) {
+    public String version(String project, String cue, String level) {
         String page = get(project + "/direct?cue=" + cue).body();
         String form = page.substring(page.indexOf("id=\"level-" + level));
         return form.replaceAll("(?s).*?name=\"version\" value=\"(\\d+)\".*", "$1");
     }
 
     /** Waits for something that another process or thread does. */
-    static void await(String what, Duration most, BooleanSupplier done) {
-        Instant end = Instant.now().plus(most);
-        while (!done.getAsBoolean()) {
-            if (Instant.now().isAfter(end)) {
-                throw new AssertionError("Not within " + most.toSeconds() + " s: " + what);
-            }
-            java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
-        }
+    public static void await(String what, Duration most, BooleanSupplier done) {
+        Awaitility.await(what).atMost(most).pollInterval(Duration.ofMillis(50)).until(done::getAsBoolean);
     }
 
-    HttpResponse<String> send(HttpRequest.Builder request) {
+    public HttpResponse<String> send(HttpRequest.Builder request) {
         try {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
         } catch (IOException | InterruptedException e) {
@@ -122,7 +116,7 @@ final class Server {
         }
     }
 
-    byte[] bytes(String path) {
+    public byte[] bytes(String path) {
         try {
             return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray())
                     .body();
@@ -131,12 +125,12 @@ final class Server {
         }
     }
 
-    HttpRequest.Builder request(String path) {
+    public HttpRequest.Builder request(String path) {
         return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path))
                 .header("Accept", "text/html, application/json");
     }
 
-    String token() {
+    public String token() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)

@@ -19,18 +19,18 @@ final class Worker {
     private final DataInputStream in;
     private final DataOutputStream out;
     private final ScheduledExecutorService watch;
+    private final LastWords lastWords;
     private int served;
 
     Worker(List<String> command, ScheduledExecutorService watch) {
         try {
-            this.process = new ProcessBuilder(command)
-                    .redirectError(ProcessBuilder.Redirect.DISCARD)
-                    .start();
+            this.process = new ProcessBuilder(command).start();
         } catch (IOException e) {
             throw new SpeechFailed(
                     "A speech worker can't be started. See that util-linux and a Java 17 runtime are installed.", e);
         }
         this.watch = watch;
+        this.lastWords = new LastWords(process.getErrorStream());
         this.in = new DataInputStream(new BufferedInputStream(process.getInputStream(), 1 << 16));
         this.out = new DataOutputStream(new BufferedOutputStream(process.getOutputStream(), 1 << 16));
     }
@@ -65,11 +65,26 @@ final class Worker {
             }
             throw new SpeechFailed(Frames.readText(in));
         } catch (IOException e) {
-            close();
-            throw new WorkerDied("A speech worker stopped: " + e.getMessage(), e);
+            throw died(e);
         } finally {
             deadline.cancel(false);
         }
+    }
+
+    private WorkerDied died(IOException how) {
+        close();
+        String status;
+        try {
+            status = process.waitFor(2, TimeUnit.SECONDS) ? "with status " + process.exitValue() : "and lingers";
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            status = "";
+        }
+        String words = lastWords.get();
+        return new WorkerDied(
+                "A speech worker stopped " + status
+                        + (words.isEmpty() ? " without a word" : "; its last words: " + words),
+                how);
     }
 
     /** Requests so far. */

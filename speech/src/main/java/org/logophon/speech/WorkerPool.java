@@ -2,12 +2,17 @@ package org.logophon.speech;
 
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.ArrayBlockingQueue;
-import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import org.apache.commons.pool2.BasePooledObjectFactory;
+import org.apache.commons.pool2.PooledObject;
+import org.apache.commons.pool2.impl.DefaultPooledObject;
+import org.apache.commons.pool2.impl.GenericObjectPool;
+import org.apache.commons.pool2.impl.GenericObjectPoolConfig;
 import org.logophon.core.render.SpeechFailed;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * A fixed number of worker processes, each started when first needed and replaced when it dies. A request whose worker
@@ -15,14 +20,15 @@ import org.logophon.core.render.SpeechFailed;
  */
 public final class WorkerPool implements AutoCloseable {
 
+    private static final Logger LOG = LoggerFactory.getLogger(WorkerPool.class);
+
     /**
      * A native library leaves a little behind with every start (a thread now and then); a new process leaves nothing.
      */
     private static final int MOST_REQUESTS = 400;
 
     private final String espeakHome;
-    private final List<String> command;
-    private final BlockingQueue<Slot> free;
+    private final GenericObjectPool<Worker> workers;
     private final Set<Worker> running = ConcurrentHashMap.newKeySet();
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "worker-deadlines");
@@ -30,11 +36,6 @@ public final class WorkerPool implements AutoCloseable {
         return thread;
     });
     private volatile boolean closed;
-
-    /** A place for one worker, empty until first used. */
-    private static final class Slot {
-        private Worker worker;
-    }
 
     public WorkerPool(int size) {
         this(size, EspeakData.prepare());
@@ -47,32 +48,80 @@ public final class WorkerPool implements AutoCloseable {
     /** @param espeakHome folder that goes with the pool, or empty */
     WorkerPool(int size, String espeakHome, List<String> command) {
         this.espeakHome = espeakHome;
-        this.command = command;
-        this.free = new ArrayBlockingQueue<>(size);
-        for (int i = 0; i < size; i++) {
-            free.add(new Slot());
+        GenericObjectPoolConfig<Worker> config = new GenericObjectPoolConfig<>();
+        config.setMaxTotal(size);
+        config.setMaxIdle(size);
+        config.setTestOnBorrow(true);
+        config.setFairness(true);
+        config.setJmxEnabled(false);
+        this.workers = new GenericObjectPool<>(new Workers(command), config);
+    }
+
+    private final class Workers extends BasePooledObjectFactory<Worker> {
+
+        private final List<String> command;
+
+        Workers(List<String> command) {
+            this.command = command;
+        }
+
+        @Override
+        public Worker create() {
+            Worker worker = new Worker(command, watch);
+            running.add(worker);
+            return worker;
+        }
+
+        @Override
+        public PooledObject<Worker> wrap(Worker worker) {
+            return new DefaultPooledObject<>(worker);
+        }
+
+        @Override
+        public boolean validateObject(PooledObject<Worker> pooled) {
+            return pooled.getObject().alive() && pooled.getObject().served() < MOST_REQUESTS;
+        }
+
+        @Override
+        public void destroyObject(PooledObject<Worker> pooled) {
+            running.remove(pooled.getObject());
+            pooled.getObject().close();
+        }
+    }
+
+    /**
+     * Starts some workers now, in the background: whoever will need them soon doesn't wait for their processes then. One
+     * that can't be started is told when it is needed.
+     */
+    public void early(int count) {
+        for (int i = 0; i < count; i++) {
+            Thread start = new Thread(this::startOne, "worker-start");
+            start.setDaemon(true);
+            start.start();
+        }
+    }
+
+    private void startOne() {
+        try {
+            workers.addObject();
+            if (closed) {
+                workers.clear();
+            }
+        } catch (Exception later) {
+            LOG.debug("A worker isn't started early", later);
         }
     }
 
     /** Runs a request on a free worker, waiting for one. */
     <T> T ask(Worker.Request request, Worker.Answer<T> answer, long deadlineMillis) {
-        Slot slot = take();
         try {
-            return askTwice(slot, request, answer, deadlineMillis);
-        } finally {
-            free.add(slot);
-        }
-    }
-
-    private <T> T askTwice(Slot slot, Worker.Request request, Worker.Answer<T> answer, long deadlineMillis) {
-        try {
-            return worker(slot).ask(request, answer, deadlineMillis);
+            return askOne(request, answer, deadlineMillis);
         } catch (WorkerDied first) {
-            drop(slot);
+            LOG.warn("{}. The request is tried once more", first.getMessage());
             try {
-                return worker(slot).ask(request, answer, deadlineMillis);
+                return askOne(request, answer, deadlineMillis);
             } catch (WorkerDied second) {
-                drop(slot);
+                LOG.warn("{}. The request is given up", second.getMessage());
                 throw new SpeechFailed(
                         "The speech engine stopped twice on this text. Change its wording, or cast another voice.",
                         second);
@@ -80,32 +129,46 @@ public final class WorkerPool implements AutoCloseable {
         }
     }
 
-    private Worker worker(Slot slot) {
+    private <T> T askOne(Worker.Request request, Worker.Answer<T> answer, long deadlineMillis) throws WorkerDied {
+        Worker worker = borrow();
+        boolean lives = false;
+        try {
+            T made = worker.ask(request, answer, deadlineMillis);
+            lives = true;
+            return made;
+        } catch (SpeechFailed refused) {
+            lives = true;
+            throw refused;
+        } finally {
+            giveBack(worker, lives);
+        }
+    }
+
+    private Worker borrow() {
         if (closed) {
             throw new SpeechFailed("Logophon is stopping.");
         }
-        if (slot.worker == null || !slot.worker.alive() || slot.worker.served() >= MOST_REQUESTS) {
-            drop(slot);
-            slot.worker = new Worker(command, watch);
-            running.add(slot.worker);
-        }
-        return slot.worker;
-    }
-
-    private void drop(Slot slot) {
-        if (slot.worker != null) {
-            running.remove(slot.worker);
-            slot.worker.close();
-            slot.worker = null;
-        }
-    }
-
-    private Slot take() {
         try {
-            return free.take();
+            return workers.borrowObject();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new SpeechFailed("The render was interrupted.", e);
+        } catch (SpeechFailed cantStart) {
+            throw cantStart;
+        } catch (Exception none) {
+            throw new SpeechFailed("Logophon is stopping.", none);
+        }
+    }
+
+    private void giveBack(Worker worker, boolean lives) {
+        if (lives) {
+            workers.returnObject(worker);
+            return;
+        }
+        try {
+            workers.invalidateObject(worker);
+        } catch (Exception gone) {
+            LOG.debug("A dead worker was put away already", gone);
         }
     }
 
@@ -117,6 +180,7 @@ public final class WorkerPool implements AutoCloseable {
     @Override
     public void close() {
         closed = true;
+        workers.close();
         running.forEach(Worker::close);
         watch.shutdownNow();
         EspeakData.remove(espeakHome);

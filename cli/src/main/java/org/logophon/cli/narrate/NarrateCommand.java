@@ -116,15 +116,14 @@ public final class NarrateCommand implements Callable<Integer> {
                             + voice.terms().currency()
                             + " a character. Add --allow-charges to pay for it, or cast another voice.");
                 });
-        List<ScriptFile> files = new ArrayList<>();
-        for (Path script : scripts) {
-            ScriptFile file = ScriptFile.read(
-                    script, options.splitting(), options.numbers(), plan.voice().language());
-            file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
-            files.add(file);
-        }
-        affordable(plan, files);
         try (WorkerPool pool = new WorkerPool(Math.max(1, Runtime.getRuntime().availableProcessors()))) {
+            // one process starts while the scripts are read, the others when there is work for them
+            pool.early(1);
+            List<ScriptFile> files = read(plan, outcome);
+            affordable(plan, files);
+            if (files.stream().mapToInt(file -> file.script().cues().size()).sum() > 1) {
+                pool.early(Runtime.getRuntime().availableProcessors() - 1);
+            }
             ClipMaker maker = new ClipMaker(
                     pool,
                     plan,
@@ -154,6 +153,17 @@ public final class NarrateCommand implements Callable<Integer> {
             return ExitStatus.CUE_FAILED;
         }
         return ExitStatus.DONE;
+    }
+
+    private List<ScriptFile> read(NarrationPlan plan, Outcome outcome) throws IOException {
+        List<ScriptFile> files = new ArrayList<>();
+        for (Path script : scripts) {
+            ScriptFile file = ScriptFile.read(
+                    script, options.splitting(), options.numbers(), plan.voice().language());
+            file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
+            files.add(file);
+        }
+        return files;
     }
 
     /** Says what the hired voices will cost, and refuses before anything is paid when the allowance doesn't reach. */

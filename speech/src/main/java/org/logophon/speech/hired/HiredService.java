@@ -1,5 +1,8 @@
 package org.logophon.speech.hired;
 
+import dev.failsafe.Failsafe;
+import dev.failsafe.FailsafeException;
+import dev.failsafe.RetryPolicy;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
@@ -13,6 +16,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalLong;
 import java.util.Set;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.voice.Ability;
@@ -35,6 +39,7 @@ public final class HiredService {
     private static final Duration ALLOWANCE_PATIENCE = Duration.ofSeconds(3);
     private static final int ALLOWANCE_TRIES = 2;
     private static final long MOST_WAIT_MILLIS = 10_000;
+    private static final long FIRST_WAIT_MILLIS = 250;
     private static final int TOO_MANY = 429;
     /** Some ten minutes of sound, written in base 64. */
     private static final int MOST_ANSWER_BYTES = 64 << 20;
@@ -116,42 +121,61 @@ public final class HiredService {
     }
 
     private JsonNode ask(HttpRequest request, int tries) {
-        String last = "it did not answer";
-        for (int i = 0; i < tries; i++) {
-            long wait = Math.min(MOST_WAIT_MILLIS, 250L << i);
-            try {
-                HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
-                int status = response.statusCode();
-                String body = text(response.body());
-                if (status == 200) {
-                    return JSON.readTree(body);
-                }
-                if (status != TOO_MANY && status < 500) {
-                    throw new ServiceRefused(refused(status, body));
-                }
-                last = status == TOO_MANY ? "it has too many requests" : "it answers with status " + status;
-                wait = response.headers().firstValueAsLong("Retry-After").isPresent()
-                        ? Math.min(
-                                MOST_WAIT_MILLIS,
-                                response.headers()
-                                                .firstValueAsLong("Retry-After")
-                                                .getAsLong()
-                                        * 1_000)
-                        : wait;
-            } catch (IOException gone) {
-                last = "it did not answer";
-            } catch (JacksonException broken) {
-                last = "its answer was cut off";
-            } catch (InterruptedException e) {
+        RetryPolicy<JsonNode> again = RetryPolicy.<JsonNode>builder()
+                .handle(NoAnswer.class)
+                .withMaxAttempts(tries)
+                .withDelayFn(failed -> ((NoAnswer) failed.getLastException()).wait(failed.getAttemptCount()))
+                .build();
+        try {
+            return Failsafe.with(again).get(() -> once(request));
+        } catch (NoAnswer last) {
+            throw new SpeechFailed("The service of the hired voices can't be used now: " + last.getMessage() + ", "
+                    + tries + " times. Try again later; nothing is charged twice.");
+        } catch (FailsafeException stopped) {
+            if (stopped.getCause() instanceof InterruptedException) {
                 Thread.currentThread().interrupt();
-                throw new SpeechFailed("The render was interrupted.", e);
             }
-            if (i + 1 < tries) {
-                sleep(wait);
-            }
+            throw new SpeechFailed("The render was interrupted.", stopped);
         }
-        throw new SpeechFailed("The service of the hired voices can't be used now: " + last + ", " + tries
-                + " times. Try again later; nothing is charged twice.");
+    }
+
+    /** That the service gave no answer that can be used, which may pass. */
+    private static final class NoAnswer extends RuntimeException {
+
+        private final Long wishedMillis;
+
+        /** @param wishedMillis before it is asked again; null when it says nothing of it */
+        NoAnswer(String how, Long wishedMillis) {
+            super(how);
+            this.wishedMillis = wishedMillis;
+        }
+
+        Duration wait(int tried) {
+            long millis = wishedMillis == null ? FIRST_WAIT_MILLIS << tried - 1 : wishedMillis;
+            return Duration.ofMillis(Math.min(MOST_WAIT_MILLIS, millis));
+        }
+    }
+
+    private JsonNode once(HttpRequest request) throws InterruptedException {
+        try {
+            HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
+            int status = response.statusCode();
+            String body = text(response.body());
+            if (status == 200) {
+                return JSON.readTree(body);
+            }
+            if (status != TOO_MANY && status < 500) {
+                throw new ServiceRefused(refused(status, body));
+            }
+            OptionalLong after = response.headers().firstValueAsLong("Retry-After");
+            throw new NoAnswer(
+                    status == TOO_MANY ? "it has too many requests" : "it answers with status " + status,
+                    after.isPresent() ? after.getAsLong() * 1_000 : null);
+        } catch (IOException gone) {
+            throw new NoAnswer("it did not answer", null);
+        } catch (JacksonException broken) {
+            throw new NoAnswer("its answer was cut off", null);
+        }
     }
 
     /** A service that never stops answering is stopped. */
@@ -183,15 +207,6 @@ public final class HiredService {
                         + " Cast a voice that costs nothing, or wait for the next month.";
             default -> "The service of the hired voices refuses this text (status " + status + ")." + sentence;
         };
-    }
-
-    private static void sleep(long millis) {
-        try {
-            Thread.sleep(millis);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new SpeechFailed("The render was interrupted.", e);
-        }
     }
 
     private static Voice voice(JsonNode offered) {

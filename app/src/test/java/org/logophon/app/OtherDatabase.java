@@ -1,0 +1,33 @@
+package org.logophon.app;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+
+/** A database of a test's own, beside the one that all others share. */
+final class OtherDatabase {
+
+    private final String name;
+
+    private OtherDatabase(String name) {
+        this.name = name;
+    }
+
+    /** Empty. */
+    static OtherDatabase create(String what) {
+        String name = what + "_" + UUID.randomUUID().toString().substring(0, 8);
+        new JdbcTemplate(named("postgres")).execute("create database " + name);
+        return new OtherDatabase(name);
+    }
+
+    DriverManagerDataSource source() {
+        return named(name);
+    }
+
+    private static DriverManagerDataSource named(String name) {
+        return new DriverManagerDataSource(
+                System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name),
+                System.getenv("LOGOPHON_DATABASE_USER"),
+                System.getenv("LOGOPHON_DATABASE_PASSWORD"));
+    }
+}

@@ -1,0 +1,79 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A page asks the database as often for a long script as for a short one. */
+class QueriesTest extends ApplicationTest {
+
+    @Autowired
+    private CountedQueries counted;
+
+    private String project(int cues) {
+        StringBuilder script = new StringBuilder();
+        for (int i = 0; i < cues; i++) {
+            script.append("The keeper wrote line ").append(i).append(" of the log.\n\n");
+        }
+        return server.project("Of " + cues, script.toString());
+    }
+
+    private int queries(String path) {
+        String id = UUID.randomUUID().toString();
+        assertThat(server.send(server.request(path)
+                                .header(CountedQueries.HEADER, id)
+                                .GET())
+                        .statusCode())
+                .as(path)
+                .isLessThan(300);
+        return counted.of(id);
+    }
+
+    private Map<String, Integer> pages(String project) {
+        String cue = server.cues(project).get(1).get("id").asString();
+        Map<String, Integer> pages = new LinkedHashMap<>();
+        for (String page : new String[] {
+            "/write",
+            "/script",
+            "/proof",
+            "/cast",
+            "/direct?cue=" + cue,
+            "/cues/" + cue + "/marks",
+            "/deliver",
+            "/programme",
+            "/render?step=WRITE",
+            "/counts",
+            "/readings",
+            "/versions"
+        }) {
+            // once before: what is read for the first time is kept
+            queries(project + page);
+            pages.put(page.replace(cue, "…"), queries(project + page));
+        }
+        return pages;
+    }
+
+    @Test
+    void everyPageAsksAsOftenForTwoThousandCuesAsForTwenty() {
+        Map<String, Integer> few = pages(project(20));
+        Map<String, Integer> many = pages(project(2_000));
+        assertThat(many).isEqualTo(few);
+        assertThat(few)
+                .allSatisfy((page, queries) -> assertThat(queries).as(page).isBetween(1, 12));
+    }
+
+    @Test
+    void theShelfAsksOnceForAllProjects() {
+        project(3);
+        project(4);
+        queries("/");
+        int before = queries("/");
+        project(5);
+        queries("/");
+        assertThat(queries("/")).isEqualTo(before).isLessThanOrEqualTo(3);
+    }
+}
