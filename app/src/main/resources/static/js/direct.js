@@ -138,12 +138,25 @@ function showProgramme(cues) {
 }
 document.addEventListener('logophon:programme', event => showProgramme(event.detail.cues));
 
+const PATIENCE_MS = 400;
+let settling = null;
+const became = cue => `${cue.state} ${cue.sound} ${cue.takes}`;
+const underHand = now => isDragging() || now.contains(document.activeElement) && typing(document.activeElement);
+
 /** The stage shows what its cue has become, wherever it was changed; but not under the hand. */
 async function follow(cue) {
   const now = stage();
-  if (!cue || isDragging() || now.contains(document.activeElement) && typing(document.activeElement)) return;
-  const state = `${cue.state} ${cue.sound} ${cue.takes}`;
-  if (state !== now.dataset.became) { reload(); return; }
+  if (!cue || underHand(now)) return;
+  clearTimeout(settling);
+  if (became(cue) !== now.dataset.became) {
+    if (now.dataset.state === 'rendering') { reload(); return; }
+    // a change that was made here may be newer than what is told: then the next telling agrees
+    settling = setTimeout(() => {
+      const last = transport.all().find(other => other.id === stage()?.dataset.cue);
+      if (last && became(last) !== stage().dataset.became && !underHand(stage())) reload();
+    }, PATIENCE_MS);
+    return;
+  }
   if (cue.asked === now.dataset.asked) return;
   // other marks, or another direction: the marks are read again, and drawn when they differ from those that are here
   now.dataset.asked = cue.asked;

@@ -1,6 +1,7 @@
 package org.logophon.app.space;
 
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.logophon.app.page.Ago;
@@ -57,6 +58,7 @@ class SpaceController {
         model.addAttribute(
                 "lines",
                 held.stream()
+                        .sorted(Comparator.comparingLong(Held::bytes).reversed())
                         .map(line -> new SpaceLine(
                                 line.what(), line.rule(), line.things(), size(line.bytes()), 100 * line.bytes() / all))
                         .toList());
