@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -24,6 +25,7 @@ abstract class BrowserTest extends ApplicationTest {
 
     private static Playwright playwright;
     static Browser browser;
+    BrowserContext context;
     Page page;
     private final List<String> complaints = new ArrayList<>();
 
@@ -55,22 +57,23 @@ abstract class BrowserTest extends ApplicationTest {
 
     @BeforeEach
     void newPage() {
-        page = browser.newPage(new Browser.NewPageOptions()
+        context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
-        page.setDefaultTimeout(90_000);
-        page.onPageError(complaints::add);
-        page.onConsoleMessage(message -> {
+        context.setDefaultTimeout(90_000);
+        context.onWebError(error -> complaints.add(error.error()));
+        context.onConsoleMessage(message -> {
             // the browser reports every refusal as a failed resource: those are the answers under test
             if (message.type().equals("error") && !message.text().matches(".*(402|404|409|422|ERR_FAILED).*")) {
                 complaints.add(message.text());
             }
         });
+        page = context.newPage();
     }
 
     @AfterEach
     void noComplaints() {
-        page.close();
+        context.close();
         assertThat(complaints).isEmpty();
     }
 

@@ -312,7 +312,7 @@ class CastTest extends ApplicationTest {
         assertThat(server.json("/voices/flags?tunePitch=3&tunePace=80")).isEmpty();
         assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tuneTimbre", "4"))
                         .body())
-                .contains("Timbre goes from -3 to 3 semitones, and 4.0 is outside.");
+                .contains("Timbre goes from -3 to 3 semitones, and 4 is outside.");
         assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tunePitch", "much"))
                         .body())
                 .contains("Pitch is a number");

@@ -46,8 +46,9 @@ class DirectPageTest extends BrowserTest {
     void aChangeInAnotherWindowIsNotOverwritten() {
         String project = rendered("Two windows", "The lamp was lit at four.");
         String cue = server.cues(project).get(0).get("id").asString();
-        server.post(project + "/cues/" + cue + "/direction", Map.of("pitch", "2", "version", "0"));
+        // what is being typed is not taken away by what others do
         page.locator("#cue-pace").fill("70");
+        server.post(project + "/cues/" + cue + "/direction", Map.of("pitch", "2", "version", "0"));
         page.locator("#cue-pace").press("Tab");
         assertThat(page.locator(".notice[role=alert]")).containsText("changed in another window");
         assertThat(page.locator("#cue-pitch")).hasValue("2.0");

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class LivePageTest extends BrowserTest {
 
     private Page another(String address) {
-        Page other = page.context().newPage();
+        Page other = context.newPage();
         other.navigate(address() + address);
         assertThat(other.locator("html[data-live]")).isAttached();
         return other;

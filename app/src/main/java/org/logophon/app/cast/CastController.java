@@ -1,7 +1,6 @@
 package org.logophon.app.cast;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
@@ -15,6 +14,7 @@ import org.logophon.app.project.Role;
 import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.app.web.SentenceAnswer;
 import org.logophon.app.web.Stale;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.Voice;
@@ -119,17 +119,9 @@ class CastController {
 
     @GetMapping("/cast/preview")
     @ResponseBody
-    Map<String, Object> preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
+    PreviewAnswer preview(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
         CastPreview preview = previews.of(projects.view(id), casting.require(id, role), require(voice));
-        return Map.of(
-                "sentence",
-                preview.sentence(),
-                "lacks",
-                preview.lacks(),
-                "changed",
-                preview.changed(),
-                "cost",
-                preview.cost());
+        return new PreviewAnswer(preview.sentence(), preview.lacks(), preview.changed(), preview.cost());
     }
 
     private Voice require(String voice) {
@@ -138,13 +130,11 @@ class CastController {
 
     @PostMapping("/cast")
     @ResponseBody
-    Map<String, String> cast(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
+    SentenceAnswer cast(@PathVariable UUID id, @RequestParam String role, @RequestParam String voice) {
         casting.cast(id, role, voice);
-        return Map.of(
-                "sentence",
-                voices.find(voice)
-                        .map(v -> v.name() + " speaks " + role + " now.")
-                        .orElse(role + " has no voice now."));
+        return new SentenceAnswer(voices.find(voice)
+                .map(v -> v.name() + " speaks " + role + " now.")
+                .orElse(role + " has no voice now."));
     }
 
     /** Answers with the page's stage, as the dials expect. */

@@ -1,12 +1,12 @@
 package org.logophon.app.cast;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.voices.HouseVoices;
 import org.logophon.app.voices.VoiceFiguresRepository;
+import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.web.Refused;
 import org.logophon.core.described.Description;
 import org.logophon.core.described.VoiceMatcher;
@@ -84,9 +84,9 @@ class HouseController {
     }
 
     @PostMapping("/voices/{voice}/remove")
-    Map<String, String> remove(@PathVariable String voice) {
+    DoneAnswer remove(@PathVariable String voice) {
         house.remove(voice);
-        return Map.of();
+        return new DoneAnswer();
     }
 
     /** What would sound made of a tuning, while it is set. */

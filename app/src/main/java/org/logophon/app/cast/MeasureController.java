@@ -1,8 +1,8 @@
 package org.logophon.app.cast;
 
-import java.util.Map;
 import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
+import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,19 +26,19 @@ class MeasureController {
     }
 
     @GetMapping
-    Map<String, String> free(@PathVariable String voice) {
+    SentenceAnswer free(@PathVariable String voice) {
         return measured(voice, 0);
     }
 
     /** Once its price was agreed to. @param agreed characters */
     @PostMapping
-    Map<String, String> paid(@PathVariable String voice, @RequestParam int agreed) {
+    SentenceAnswer paid(@PathVariable String voice, @RequestParam int agreed) {
         return measured(voice, agreed);
     }
 
-    private Map<String, String> measured(String id, int agreed) {
+    private SentenceAnswer measured(String id, int agreed) {
         Voice voice = voices.find(id).orElseThrow(() -> new NotFound("There is no voice " + id + "."));
         measuring.measurePaid(voice, agreed);
-        return Map.of("sentence", voice.name() + " is measured.");
+        return new SentenceAnswer(voice.name() + " is measured.");
     }
 }

@@ -2,8 +2,8 @@ package org.logophon.app.cast;
 
 import java.util.Arrays;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Set;
+import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -18,6 +18,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/voices/{voice}")
 class NotesController {
 
+    /** As it was kept. */
+    record NoteAnswer(String note, Set<String> groups) {}
+
     private static final int MOST_GROUPS = 20;
 
     private final VoiceNotes notes;
@@ -29,23 +32,23 @@ class NotesController {
     }
 
     @PostMapping("/shortlist")
-    Map<String, Object> shortlist(@PathVariable String voice, @RequestParam boolean on) {
+    DoneAnswer shortlist(@PathVariable String voice, @RequestParam boolean on) {
         notes.shortlist(require(voice), on);
-        return Map.of("shortlisted", on);
+        return new DoneAnswer();
     }
 
     @PostMapping("/stars")
-    Map<String, Object> stars(@PathVariable String voice, @RequestParam int stars) {
+    DoneAnswer stars(@PathVariable String voice, @RequestParam int stars) {
         if (stars < 0 || stars > 5) {
             throw new Refused("A voice has 0 to 5 stars.");
         }
         notes.stars(require(voice), stars);
-        return Map.of("stars", stars);
+        return new DoneAnswer();
     }
 
     /** @param groups names, with commas between them */
     @PostMapping("/note")
-    Map<String, Object> note(
+    NoteAnswer note(
             @PathVariable String voice,
             @RequestParam(defaultValue = "") String note,
             @RequestParam(defaultValue = "") String groups) {
@@ -65,7 +68,7 @@ class NotesController {
             throw new Refused("The shortlist is a list of its own. Give the group another name.");
         }
         notes.write(require(voice), note.strip().replace('\0', ' '), names);
-        return Map.of("note", note.strip(), "groups", names);
+        return new NoteAnswer(note.strip(), names);
     }
 
     private String require(String voice) {

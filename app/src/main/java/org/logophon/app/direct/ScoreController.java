@@ -3,7 +3,6 @@ package org.logophon.app.direct;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.page.TypedNumber;
 import org.logophon.app.project.CastService;
@@ -12,7 +11,9 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
+import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.web.Refused;
+import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
@@ -216,7 +217,7 @@ class ScoreController {
 
     /** One mark on all words of every cue of a role, or of the whole script. @param role empty for every cue */
     @PostMapping("/marks/all")
-    Map<String, String> all(
+    SentenceAnswer all(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String role,
             @RequestParam String kind,
@@ -239,7 +240,7 @@ class ScoreController {
                                     instruction),
                             text);
                 });
-        return Map.of("sentence", changed == 1 ? "1 cue changed." : changed + " cues changed.");
+        return new SentenceAnswer(changed == 1 ? "1 cue changed." : changed + " cues changed.");
     }
 
     /** Takes every mark off a cue. */
@@ -250,24 +251,24 @@ class ScoreController {
     }
 
     @PostMapping("/marks/undo")
-    Map<String, String> undo(@PathVariable UUID id) {
-        return Map.of("sentence", "Undone: " + scoring.undo(id) + ".");
+    SentenceAnswer undo(@PathVariable UUID id) {
+        return new SentenceAnswer("Undone: " + scoring.undo(id) + ".");
     }
 
     @PostMapping("/marks/redo")
-    Map<String, String> redo(@PathVariable UUID id) {
-        return Map.of("sentence", "Done again: " + scoring.redo(id) + ".");
+    SentenceAnswer redo(@PathVariable UUID id) {
+        return new SentenceAnswer("Done again: " + scoring.redo(id) + ".");
     }
 
     @PostMapping("/cues/{cue}/more")
-    Map<String, String> onceMore(@PathVariable UUID id, @PathVariable UUID cue) {
+    DoneAnswer onceMore(@PathVariable UUID id, @PathVariable UUID cue) {
         scoring.onceMore(id, cue);
-        return Map.of();
+        return new DoneAnswer();
     }
 
     /** How a role rests of itself, and how lively it is; an empty field leaves it to the voice. In seconds. */
     @PostMapping("/roles/rests")
-    Map<String, String> rests(
+    DoneAnswer rests(
             @PathVariable UUID id,
             @RequestParam String role,
             @RequestParam(defaultValue = "") String comma,
@@ -281,7 +282,7 @@ class ScoreController {
                 millis("The least gap between sentences", least));
         Double percent = TypedNumber.read("Liveliness", lively);
         casting.rest(id, role, pauseDefaults, percent == null ? 0 : (int) Math.round(percent), version);
-        return Map.of();
+        return new DoneAnswer();
     }
 
     private static Integer millis(String what, String seconds) {

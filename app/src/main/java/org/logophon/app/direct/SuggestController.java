@@ -1,11 +1,11 @@
 package org.logophon.app.direct;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.suggest.Suggestions;
@@ -36,12 +36,11 @@ class SuggestController {
     }
 
     @PostMapping
-    Map<String, String> suggest(
+    SentenceAnswer suggest(
             @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
         String language = projects.require(id).language();
         int changed = change(id, cue, scope, "suggestions", (text, own) -> Suggestions.of(text, language, own));
-        return Map.of(
-                "sentence",
+        return new SentenceAnswer(
                 changed == 0
                         ? "Nothing to suggest."
                         : "Suggested in " + cues(changed) + ". Dashed marks aren't heard until you take them.");
@@ -49,7 +48,7 @@ class SuggestController {
 
     /** @param start of one suggestion; −1 for all of them */
     @PostMapping("/take")
-    Map<String, String> take(
+    SentenceAnswer take(
             @PathVariable UUID id,
             @PathVariable UUID cue,
             @RequestParam(defaultValue = "CUE") Scope scope,
@@ -70,12 +69,12 @@ class SuggestController {
                             return mark.heard() || !meant ? mark : mark.with(Mark.Origin.TAKEN);
                         })
                         .toList()));
-        return Map.of("sentence", changed == 0 ? "There is no suggestion to take." : "Taken in " + cues(changed) + ".");
+        return new SentenceAnswer(changed == 0 ? "There is no suggestion to take." : "Taken in " + cues(changed) + ".");
     }
 
     /** Takes away what was suggested, taken or not; the user's own marks stay. */
     @PostMapping("/clear")
-    Map<String, String> clear(
+    SentenceAnswer clear(
             @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
         int changed = change(
                 id,
@@ -85,8 +84,7 @@ class SuggestController {
                 (text, own) -> new Marks(own.all().stream()
                         .filter(mark -> mark.origin() == Mark.Origin.OWN)
                         .toList()));
-        return Map.of(
-                "sentence",
+        return new SentenceAnswer(
                 changed == 0 ? "Nothing was suggested." : "What was suggested is gone in " + cues(changed) + ".");
     }
 

@@ -49,7 +49,7 @@ class Errors {
     Object price(PriceFirst price) {
         return ResponseEntity.status(HttpStatus.PAYMENT_REQUIRED)
                 .contentType(MediaType.APPLICATION_JSON)
-                .body(Map.of("sentence", price.getMessage(), "characters", price.characters(), "price", price.money()));
+                .body(new PriceAnswer(price.getMessage(), price.characters(), price.money()));
     }
 
     @ExceptionHandler(Stale.class)
@@ -128,6 +128,6 @@ class Errors {
         }
         return ResponseEntity.status(status)
                 .contentType(MediaType.APPLICATION_JSON)
-                .body(Map.of("sentence", sentence));
+                .body(new SentenceAnswer(sentence));
     }
 }

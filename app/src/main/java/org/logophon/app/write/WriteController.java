@@ -1,6 +1,5 @@
 package org.logophon.app.write;
 
-import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
@@ -10,6 +9,7 @@ import org.logophon.app.project.ProjectCopy;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Stale;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -86,31 +86,25 @@ class WriteController {
         } catch (Stale stale) {
             Project theirs = projects.require(id);
             return ResponseEntity.status(HttpStatus.CONFLICT)
-                    .body(Map.of(
-                            "sentence",
-                            stale.getMessage(),
-                            "text",
-                            theirs.script(),
-                            "version",
-                            theirs.scriptVersion()));
+                    .body(new ConflictAnswer(stale.getMessage(), theirs.script(), theirs.scriptVersion()));
         }
     }
 
     /** Keeps a text that could not be saved among the versions, before its page shows the newest one. */
     @PostMapping("/script/draft")
     @ResponseBody
-    Map<String, String> draft(@PathVariable UUID id, @RequestBody TypedScript draft) {
+    DraftAnswer draft(@PathVariable UUID id, @RequestBody TypedScript draft) {
         projects.require(id);
-        return Map.of("draft", versions.keepDraft(id, draft.words()).toString());
+        return new DraftAnswer(versions.keepDraft(id, draft.words()));
     }
 
     /** Keeps both: the text that could not be saved becomes a project of its own. */
     @PostMapping("/script/aside")
     @ResponseBody
-    Map<String, String> aside(@PathVariable UUID id, @RequestBody TypedScript draft) {
+    AddressAnswer aside(@PathVariable UUID id, @RequestBody TypedScript draft) {
         UUID copy = copies.copy(id, "second text");
         saving.save(copy, draft.words(), projects.require(copy).scriptVersion(), "Kept from another window");
-        return Map.of("address", "/projects/" + copy + "/write");
+        return new AddressAnswer("/projects/" + copy + "/write");
     }
 
     @PostMapping("/target")

@@ -2,7 +2,6 @@ package org.logophon.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.ResponseEntity;
@@ -21,8 +20,7 @@ class ErrorsTest {
                 (ResponseEntity<?>) errors.unknown(new DataAccessResourceFailureException("gone"), request);
         assertThat(answer.getStatusCode().value()).isEqualTo(503);
         assertThat(answer.getBody())
-                .isEqualTo(Map.of(
-                        "sentence",
+                .isEqualTo(new SentenceAnswer(
                         "The database doesn't answer right now. Nothing is lost; wait a moment and try again."));
     }
 

@@ -68,8 +68,8 @@ public enum Dial {
     /** The same for what goes by another name, as "The rest at a comma". */
     public void check(String what, Number value) {
         if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
-            throw new InvalidInput(
-                    "%s goes from %d to %d %s, and %s is outside.".formatted(what, least, most, unit, plain(value)));
+            throw new InvalidInput("%s goes from %s to %s %s, and %s is outside."
+                    .formatted(what, shown(least), shown(most), unit.equals("ms") ? "s" : unit, shown(value)));
         }
     }
 
@@ -78,8 +78,9 @@ public enum Dial {
         return Math.round(value / step) * step;
     }
 
-    private static String plain(Number value) {
-        double number = value.doubleValue();
+    /** As people type it: kept in milliseconds, a pause is shown in seconds. */
+    private String shown(Number value) {
+        double number = unit.equals("ms") ? value.doubleValue() / 1000 : value.doubleValue();
         return number == Math.rint(number) ? String.format(Locale.ROOT, "%.0f", number) : Double.toString(number);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptStateReader;
 import org.logophon.core.script.HandCuts;
@@ -146,7 +147,7 @@ class OpenController {
             }
         }
         if ("projects".equals(how)) {
-            return Map.of("address", opening.asProjects(id, opened));
+            return new AddressAnswer(opening.asProjects(id, opened));
         }
         return states.withText(id, opening.into(id, opened, how, version));
     }

@@ -1,8 +1,8 @@
 package org.logophon.app.write.proof;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.write.proof.ProofService.PlacedFinding;
 import org.logophon.core.proof.Finding;
 import org.logophon.core.proof.FindingKind;
@@ -60,6 +60,9 @@ class ProofController {
     /** @param cue null for everywhere */
     record Dismiss(UUID cue, FindingKind kind, String text) {}
 
+    /** @param shown how many come back */
+    record ShownAnswer(int shown) {}
+
     /** @param all true for what is said right too */
     @GetMapping
     Findings findings(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
@@ -104,13 +107,13 @@ class ProofController {
     }
 
     @PostMapping("/dismiss")
-    Map<String, Object> dismiss(@PathVariable UUID id, @RequestBody Dismiss dismiss) {
+    DoneAnswer dismiss(@PathVariable UUID id, @RequestBody Dismiss dismiss) {
         proofing.dismiss(id, dismiss.cue(), dismiss.kind(), dismiss.text());
-        return Map.of();
+        return new DoneAnswer();
     }
 
     @PostMapping("/show-again")
-    Map<String, Object> showAgain(@PathVariable UUID id) {
-        return Map.of("shown", proofing.showAgain(id));
+    ShownAnswer showAgain(@PathVariable UUID id) {
+        return new ShownAnswer(proofing.showAgain(id));
     }
 }

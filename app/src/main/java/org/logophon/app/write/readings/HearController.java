@@ -1,7 +1,6 @@
 package org.logophon.app.write.readings;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
@@ -9,6 +8,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.project.Role;
 import org.logophon.app.rendering.AuditionAudio;
 import org.logophon.app.web.Refused;
+import org.logophon.app.web.SoundAnswer;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.reading.Pronunciation;
@@ -51,7 +51,7 @@ class HearController {
      * @param as how {@code said} is meant; empty to say what is written as it is
      */
     @GetMapping
-    Map<String, String> hear(
+    SoundAnswer hear(
             @PathVariable UUID id,
             @RequestParam String written,
             @RequestParam(defaultValue = "") String said,
@@ -62,7 +62,7 @@ class HearController {
 
     /** The same, once its price was agreed to. @param agreed characters */
     @PostMapping
-    Map<String, String> hearPaid(
+    SoundAnswer hearPaid(
             @PathVariable UUID id,
             @RequestParam String written,
             @RequestParam(defaultValue = "") String said,
@@ -72,7 +72,7 @@ class HearController {
         return heard(id, written, said, as, cue, agreed);
     }
 
-    private Map<String, String> heard(UUID id, String written, String said, String as, UUID cue, int agreed) {
+    private SoundAnswer heard(UUID id, String written, String said, String as, UUID cue, int agreed) {
         if (written.isBlank() || written.length() > LONGEST) {
             throw new Refused("There are 1 to " + LONGEST + " characters to hear at once.");
         }
@@ -95,7 +95,7 @@ class HearController {
                 narrator.engineVersion(voice),
                 direction);
         lines.say(id, recipe, agreed);
-        return Map.of("sound", AuditionAudio.address(id, recipe));
+        return new SoundAnswer(AuditionAudio.address(id, recipe));
     }
 
     private static Pronunciation said(Reading reading, Voice voice) {

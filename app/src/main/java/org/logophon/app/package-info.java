@@ -1,0 +1,2 @@
+/** The web application. */
+package org.logophon.app;

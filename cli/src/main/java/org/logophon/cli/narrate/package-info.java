@@ -1,0 +1,2 @@
+/** Script files to numbered clips, their cue sheet and captions. */
+package org.logophon.cli.narrate;

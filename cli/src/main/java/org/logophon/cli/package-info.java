@@ -1,0 +1,2 @@
+/** Headless use: a command a class. */
+package org.logophon.cli;
