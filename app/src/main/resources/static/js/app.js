@@ -81,9 +81,23 @@ export async function fill(target, address) {
   return true;
 }
 
-/** Fetches an element of the page anew. It waits in line with its own kind only: a request for another element can't push it out. */
-export const renew = (selector, address) =>
-  htmx.ajax('GET', address, { source: document.querySelector(selector).parentElement, target: selector, swap: 'outerHTML' });
+const renewing = new Map();
+
+/** Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows most. */
+export function renew(selector, address) {
+  const underWay = renewing.get(selector);
+  if (underWay) { underWay.next = address; return underWay.done; }
+  const turn = { next: address };
+  renewing.set(selector, turn);
+  turn.done = (async () => {
+    while (turn.next && document.querySelector(selector)) {
+      const asked = turn.next;
+      turn.next = null;
+      await htmx.ajax('GET', asked, { source: document.querySelector(selector), target: selector, swap: 'outerHTML' });
+    }
+  })().finally(() => renewing.delete(selector));
+  return turn.done;
+}
 
 /** An element with a class and a text. */
 export const element = (name, className, text) => {

@@ -12,11 +12,23 @@ export function cueList(list, project, open) {
     const link = document.createElement('a');
     link.href = `/projects/${project}/direct?cue=${cue.id}`;
     link.dataset.cue = cue.id;
-    const below = element('span', `below role-${cue.colour}`);
-    below.append(element('span', 'role', cue.role), element('span', 'figures soft seconds'), element('span', 'state'));
-    link.append(element('span', 'figures', cue.number), element('span', 'words', cue.words), below);
+    const below = element('span', 'below');
+    below.append(element('span', 'role'), element('span', 'figures soft seconds'), element('span', 'state'));
+    link.append(element('span', 'figures number'), element('span', 'words'), below);
     made.append(link);
     return made;
+  }
+
+  function fill(link, cue) {
+    const write = (part, text) => { const there = link.querySelector(part); if (there.textContent !== text) there.textContent = text; };
+    const state = link.querySelector('.state');
+    state.className = `state state-${cue.state}`;
+    link.querySelector('.below').className = `below role-${cue.colour}`;
+    write('.state', cue.state === 'ready' ? '' : cue.label);
+    write('.number', cue.number);
+    write('.words', cue.words);
+    write('.role', cue.role);
+    write('.seconds', `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`);
   }
 
   list?.addEventListener('click', event => {
@@ -31,13 +43,7 @@ export function cueList(list, project, open) {
       if (!list) return;
       const shown = links();
       if (shown.length !== cues.length || cues.some((cue, i) => shown[i].dataset.cue !== cue.id)) list.replaceChildren(...cues.map(item));
-      links().forEach((link, i) => {
-        const cue = cues[i];
-        const state = link.querySelector('.state');
-        state.className = `state state-${cue.state}`;
-        state.textContent = cue.state === 'ready' ? '' : cue.label;
-        link.querySelector('.seconds').textContent = `${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)} s`;
-      });
+      links().forEach((link, i) => fill(link, cues[i]));
       this.mark(chosen);
     },
     mark(chosen) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -50,9 +51,14 @@ class QueriesTest extends ApplicationTest {
             "/readings",
             "/versions"
         }) {
-            // once before: what is read for the first time is kept
+            // what is read for the first time is kept; what changes beside it, as measured voices, is read once more
             queries(project + page);
-            pages.put(page.replace(cue, "…"), queries(project + page));
+            pages.put(
+                    page.replace(cue, "…"),
+                    IntStream.range(0, 3)
+                            .map(i -> queries(project + page))
+                            .min()
+                            .orElseThrow());
         }
         return pages;
     }

@@ -32,6 +32,6 @@ class ResolvedDirectionTest {
         assertThatThrownBy(() -> new Direction(201, null, null, null))
                 .hasMessage("Pace goes from 50 to 200 %, and 201 is outside.");
         assertThatThrownBy(() -> new Direction(null, Double.NaN, null, null)).hasMessageContaining("semitones");
-        assertThatThrownBy(() -> new Direction(null, null, null, 10_001)).hasMessageContaining("10000 ms");
+        assertThatThrownBy(() -> new Direction(null, null, null, 10_001)).hasMessageContaining("10 s, and 10.001");
     }
 }

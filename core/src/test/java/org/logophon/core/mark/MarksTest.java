@@ -53,7 +53,7 @@ class MarksTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "pause | 10010 | A pause goes from 0 to 10000 ms, and 10010 is outside.",
+                "pause | 10010 | A pause goes from 0 to 10 s, and 10.01 is outside.",
                 "pace | 49 | Pace goes from 50 to 200 %, and 49 is outside.",
                 "pitch | NaN | “NaN” is no value for a mark of pitch",
                 "pitch | 13 | Pitch goes from -12 to 12 semitones",
