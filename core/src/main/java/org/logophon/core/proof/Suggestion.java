@@ -32,7 +32,7 @@ public record Suggestion(Act act, String text, int at) {
         return new Suggestion(Act.SAY, words);
     }
 
-    /** As a sentence in a list. */
+    /** As it is offered: the words to say or to write, or what would be done. */
     public String sentence() {
         return switch (act) {
             case SAY, LETTERS, WRITE -> text;

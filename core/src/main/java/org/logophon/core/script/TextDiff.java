@@ -53,11 +53,14 @@ public final class TextDiff {
     private final String after;
     private final List<Token> old = new ArrayList<>();
     private final List<Token> now = new ArrayList<>();
-    /** For each old token the new one that it is or was replaced by, −1 when it is gone. */
     private final List<Hunk> hunks = new ArrayList<>();
 
+    /** For each old token the index of the new one that it is or was replaced by, −1 when it is gone. */
     private final int[] becomes;
+
+    /** For each old token whether the new one has the same text. */
     private final boolean[] same;
+
     private final int head;
     private final int tail;
 

@@ -1,6 +1,6 @@
 // Opening documents: dropped or chosen, shown as what they would become, then taken.
 
-import { ask, element, say } from './app.js';
+import { ask, element, say } from '../app.js';
 import { area, change, project, script, take } from './script.js';
 
 const dialog = document.getElementById('opening');

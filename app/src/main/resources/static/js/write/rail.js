@@ -1,6 +1,6 @@
 // The panels beside the script: tabs, readings, find, versions, counts, the watch list.
 
-import { ask, fill, say } from './app.js';
+import { ask, fill, say } from '../app.js';
 import { area, change, project, script, take } from './script.js';
 import { hear } from './hear.js';
 import { proof } from './proof.js';

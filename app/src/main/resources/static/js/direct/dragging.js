@@ -1,6 +1,6 @@
 // Marks by the mouse: choosing a run of words, dragging its pitch and pace, and a rest's edge.
 
-import { say } from './app.js';
+import { say } from '../app.js';
 import * as marks from './marks.js';
 
 // what is being dragged, also while the score is drawn anew under the hand

@@ -1,7 +1,7 @@
 // The Deliver page follows what changes elsewhere: what is missing, the names of the clips, the deliveries.
 
-import { renew } from './app.js';
-import './transport.js';
+import { renew } from '../app.js';
+import '../transport.js';
 
 const main = document.querySelector('.deliver');
 const address = `/projects/${main.dataset.project}`;

@@ -1,6 +1,6 @@
 // The proof panel: findings as cards beside the text, and what is done about them.
 
-import { ask, button, element, say } from './app.js';
+import { ask, button, element, say } from '../app.js';
 import { area, change, onCaret, project, script, take } from './script.js';
 import { hear } from './hear.js';
 

@@ -1,7 +1,7 @@
 // The looks of the script: scenes, notes, the words of each role, findings, and the margin with number, role and time.
 
 import { Decoration, WidgetType } from '@codemirror/view';
-import { element } from './app.js';
+import { element } from '../app.js';
 
 /** Something beside the text that is drawn anew only when it says something else. */
 class Drawn extends WidgetType {

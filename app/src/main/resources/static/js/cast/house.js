@@ -1,6 +1,6 @@
 // House voices: a base voice, tuned, named and kept; and voices found from a plain description.
 
-import { ask, button, element, renew, say } from './app.js';
+import { ask, button, element, renew, say } from '../app.js';
 import * as beside from './beside.js';
 
 const tuning = document.getElementById('tuning');

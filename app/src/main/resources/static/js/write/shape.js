@@ -1,6 +1,6 @@
 // How the script falls into cues: the way, the numbers, cuts by hand, undo and redo.
 
-import { ask, element } from './app.js';
+import { ask, element } from '../app.js';
 import { area, onChange, project, reshape, script } from './script.js';
 
 const byId = id => document.getElementById(id);

@@ -1,6 +1,6 @@
 // Marks of the chosen cue: choosing words and gaps, setting, nudging and removing what is asked of them.
 
-import { ask, say } from './app.js';
+import { ask, say } from '../app.js';
 
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');

@@ -1,7 +1,7 @@
 // The shelf follows what changes in its projects, but not under the hand of somebody who renames one.
 
-import { renew } from './app.js';
-import { listen } from './live.js';
+import { renew } from '../app.js';
+import { listen } from '../live.js';
 
 let due = null;
 function follow() {

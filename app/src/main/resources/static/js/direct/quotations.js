@@ -1,6 +1,6 @@
 // Quotations in a cue, and who says them: each in one step.
 
-import { element } from './app.js';
+import { element } from '../app.js';
 
 const TURNED = ' turned';
 

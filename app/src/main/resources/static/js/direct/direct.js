@@ -1,6 +1,6 @@
 // The Direct page: the score of the chosen cue, its marks, and what can be done with them by key and by mouse.
 
-import { ask, renew, say, typing } from './app.js';
+import { ask, renew, say, typing } from '../app.js';
 import { cueList } from './cuelist.js';
 import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
@@ -10,11 +10,11 @@ import { bindMany } from './many.js';
 import { showBar, showList } from './markbar.js';
 import * as marks from './marks.js';
 import { bindPanel } from './panel.js';
-import * as player from './player.js';
+import * as player from '../player.js';
 import { showQuotations } from './quotations.js';
 import { drawScore, zoom } from './score.js';
 import { scoreKeys } from './scorekeys.js';
-import * as transport from './transport.js';
+import * as transport from '../transport.js';
 
 const project = document.querySelector('.transport').dataset.project;
 let score = null;

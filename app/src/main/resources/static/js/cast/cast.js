@@ -1,9 +1,9 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { ask, askPriced, renew, say, tieDials, typing } from './app.js';
+import { ask, askPriced, renew, say, tieDials, typing } from '../app.js';
 import * as beside from './beside.js';
-import { cast as give } from './casting.js';
-import * as transport from './transport.js';
+import { cast as give } from '../casting.js';
+import * as transport from '../transport.js';
 import * as house from './house.js';
 import { label, wander } from './voicemap.js';
 

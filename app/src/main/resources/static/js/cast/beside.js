@@ -1,8 +1,8 @@
 // Voices side by side: up to six say the same line, and a key goes from one to the other at the same word.
 
-import { askPriced, button, element, say } from './app.js';
-import * as player from './player.js';
-import * as transport from './transport.js';
+import { askPriced, button, element, say } from '../app.js';
+import * as player from '../player.js';
+import * as transport from '../transport.js';
 
 const MOST = 6;
 const LETTERS = 'ABCDEF';

@@ -1,6 +1,6 @@
 // One mark on every cue of a role, or of the script.
 
-import { ask, renew, say } from './app.js';
+import { ask, renew, say } from '../app.js';
 import * as marks from './marks.js';
 
 const EXAMPLES = { pace: '92', pitch: '-1.5', range: '120', loudness: '-3', style: 'weary 60' };

@@ -1,6 +1,6 @@
 // The list of cues beside the stage.
 
-import { element, say } from './app.js';
+import { element, say } from '../app.js';
 
 /** @param open goes to a cue by its link */
 export function cueList(list, project, open) {

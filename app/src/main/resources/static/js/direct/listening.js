@@ -1,8 +1,8 @@
 // Hearing the chosen cue: from a word, a run of words, as it was before; the playhead goes with the sound.
 
-import { say } from './app.js';
-import * as player from './player.js';
-import * as transport from './transport.js';
+import { say } from '../app.js';
+import * as player from '../player.js';
+import * as transport from '../transport.js';
 
 /** @param shown gives the drawn score of a take and its data, or nulls: {score, data, cue, sound} */
 export function listening(shown) {

@@ -1,6 +1,6 @@
 // The script as the page holds it: the editor, what the server says of it, and how a change gets there and back.
 
-import { ask, say } from './app.js';
+import { ask, say } from '../app.js';
 import { editor } from './editor.js';
 
 const page = document.querySelector('.write');

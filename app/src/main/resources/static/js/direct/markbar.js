@@ -1,6 +1,6 @@
 // The exact values of what is chosen, always typable, and every mark of the cue in words.
 
-import { button, element } from './app.js';
+import { button, element } from '../app.js';
 import * as marks from './marks.js';
 import { reachedOf } from './score.js';
 

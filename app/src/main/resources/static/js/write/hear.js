@@ -1,8 +1,8 @@
 // A few words by ear, as they would be said or as a reading would have them.
 
-import { askPriced, say } from './app.js';
+import { askPriced, say } from '../app.js';
 import { project } from './script.js';
-import { play, stop } from './player.js';
+import { play, stop } from '../player.js';
 
 /** @param what written, and for a reading said and as; the cue whose voice speaks */
 export async function hear({ written, said = '', as = '', cue = '' }) {

@@ -1,8 +1,8 @@
 // The keys of the score: one table, which binds them and from which their page is made.
 
-import { say } from './app.js';
+import { say } from '../app.js';
 import { explain } from './keys.js';
-import * as player from './player.js';
+import * as player from '../player.js';
 
 const elsewhere = event => Boolean(event.target.closest?.('input, select, [role=tab], .strip'));
 const onWord = event => event.target.closest?.('#score .word');

@@ -1,9 +1,9 @@
 // The panel beside the score: voice, direction of cue, role and script, rests, takes.
 
-import { ask, askPriced, renew, say, tieDials } from './app.js';
-import { cast } from './casting.js';
-import * as player from './player.js';
-import * as transport from './transport.js';
+import { ask, askPriced, renew, say, tieDials } from '../app.js';
+import { cast } from '../casting.js';
+import * as player from '../player.js';
+import * as transport from '../transport.js';
 
 let level = 'cue';
 

@@ -1,0 +1,64 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+
+/** What pages are made of. */
+class PagePartsTest extends ApplicationTest {
+
+    private static final int WIDEST = 160;
+
+    @Test
+    void everythingAPageAsksForIsThere() {
+        String project = server.project("Whole pages", "NARRATOR: One cue.\n\nAnother.");
+        TreeSet<String> asked = new TreeSet<>();
+        for (String page : List.of(
+                "/",
+                "/space",
+                "/ledger",
+                project + "/write",
+                project + "/cast",
+                project + "/direct",
+                project + "/deliver")) {
+            for (Element part : Jsoup.parse(server.get(page).body()).select("script[src], link[href], img[src]")) {
+                asked.add(part.attr(part.hasAttr("src") ? "src" : "href"));
+            }
+        }
+        assertThat(asked)
+                .hasSizeGreaterThan(20)
+                .allSatisfy(address ->
+                        assertThat(server.get(address).statusCode()).as(address).isEqualTo(200));
+    }
+
+    @Test
+    void templatesAndStylesFitAScreen() throws IOException {
+        try (Stream<Path> files =
+                Stream.of("templates", "static/css").flatMap(folder -> list(Path.of("src/main/resources", folder)))) {
+            List<Path> all = files.toList();
+            assertThat(all).hasSizeGreaterThan(15);
+            for (Path file : all) {
+                assertThat(Files.readAllLines(file))
+                        .as(file.toString())
+                        .allSatisfy(line -> assertThat(line.length()).as(line).isLessThanOrEqualTo(WIDEST));
+            }
+        }
+    }
+
+    private static Stream<Path> list(Path folder) {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.toList().stream();
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+}
