@@ -112,7 +112,8 @@ abstract class BrowserTest extends ApplicationTest {
     private static final String SCRIPT = """
             (async () => {
               const { EditorView } = await import('@codemirror/view');
-              return EditorView.findFromDOM(document.getElementById('script')).state.doc.toString();
+              const script = document.getElementById('script');
+              return script && EditorView.findFromDOM(script).state.doc.toString();
             })()""";
 
     /** Waits until the script in a page reads so. */

@@ -31,13 +31,13 @@ class ProofPageTest extends BrowserTest {
     @Test
     void findingsAreUnderlinedAndTaken() {
         newProject("Proof", "Its lens weighs 2.3 t and glows under UV.\n\nFfion wound the clock in 1911.");
-        assertThat(page.locator("#mirror u")).hasText(new String[] {"2.3 t", "Ffion", "wound", "1911"});
+        assertThat(page.locator("#script u")).hasText(new String[] {"2.3 t", "Ffion", "wound", "1911"});
         assertThat(page.locator("#todo-count")).hasText("4");
         accessible();
         named("Take: two point three tonnes").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".transport .hint")).hasText("1 reading kept.");
-        assertThat(page.locator("#mirror u")).hasText(new String[] {"Ffion", "wound", "1911"});
+        assertThat(page.locator("#script u")).hasText(new String[] {"Ffion", "wound", "1911"});
         named("Never ask about Ffion in this project").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("#todo-count")).hasText("2");
@@ -55,7 +55,7 @@ class ProofPageTest extends BrowserTest {
         assertThat(page.locator("#todo-none")).isVisible();
         page.locator("#script").press("Control+End");
         page.keyboard().type(" It weighs 12 W.");
-        assertThat(page.locator("#mirror u")).hasText(new String[] {"12 W"});
+        assertThat(page.locator("#script u")).hasText(new String[] {"12 W"});
         assertThat(page.locator(".finding .words")).hasText("12 W");
     }
 

@@ -193,7 +193,9 @@ class WholePathTest extends BrowserTest {
         newProject("Gone and back", "Words.");
         page.navigate(address() + "/");
         accessible();
-        page.getByLabel("Delete Gone and back").click();
+        page.locator("summary[aria-label='Delete Gone and back']").click();
+        accessible();
+        page.getByLabel("Delete Gone and back now").click();
         assertThat(page.locator("table")).not().containsText("Gone and back");
         page.getByText("Undo").click();
         assertThat(page.locator("table")).containsText("Gone and back");
