@@ -13,6 +13,9 @@ const source = document.getElementById('script-source');
 export const script = { version: Number(page.dataset.version), state: null, findings: [] };
 let waiting = null;
 let saving = null;
+// changes that were asked for and not answered yet, and whether something was heard of meanwhile
+let changing = 0;
+let missed = false;
 let theirs = null;
 const listeners = [];
 const carets = [];
@@ -41,6 +44,8 @@ export const unsaved = () => !area.isAt(kept);
 
 /** Takes a state from the server; a text in it replaces the page's own, and the caret stays where it was. */
 export function take(state) {
+  // an answer that was overtaken by what another window did
+  if (state.version < script.version) return;
   const first = script.state === null;
   const comes = state.text !== null && state.text !== undefined;
   if (comes) {
@@ -79,7 +84,7 @@ async function send() {
 }
 
 function save() {
-  saving ??= send().finally(() => { saving = null; });
+  saving ??= send().finally(() => { saving = null; setTimeout(catchUp); });
   return saving;
 }
 
@@ -96,7 +101,9 @@ export async function change(address, fields = {}, make = null) {
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
   form.append('version', script.version);
-  const { status, body } = await ask('POST', address, make ? make(script.version) : form);
+  changing += 1;
+  const { status, body } = await ask('POST', address, make ? make(script.version) : form).finally(() => { changing -= 1; });
+  setTimeout(catchUp);
   if (status === 200) return body;
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status === 409) await refresh();
@@ -112,9 +119,16 @@ export async function reshape(path, fields) {
 
 /** Fetches the script when another window may have changed it. */
 export async function refresh() {
-  if (unsaved() || saving || theirs) return;
+  // a change of this page's own is heard of before its answer is here, and the answer tells more
+  missed = Boolean(saving) || changing > 0;
+  if (missed || unsaved() || theirs) return;
   const { status, body } = await ask('GET', `/projects/${project}/script?text=true`);
-  if (status === 200 && !unsaved() && !saving && body.version > script.version) take(body);
+  if (saving || changing) missed = true;
+  else if (status === 200 && !unsaved() && body.version > script.version) take(body);
+}
+
+function catchUp() {
+  if (missed) refresh();
 }
 
 window.addEventListener('beforeunload', event => { if (unsaved()) event.preventDefault(); });
