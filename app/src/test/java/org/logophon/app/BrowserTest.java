@@ -10,11 +10,14 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -22,6 +25,8 @@ import org.junit.jupiter.api.BeforeEach;
 
 /** Tests in a real browser. A test fails on any error that the page writes to the console. */
 abstract class BrowserTest extends ApplicationTest {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
 
     private static Playwright playwright;
     static Browser browser;
@@ -32,7 +37,7 @@ abstract class BrowserTest extends ApplicationTest {
     @BeforeAll
     static void open() {
         // patience for a busy machine; nothing here is a measurement of time
-        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE.toMillis());
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -118,11 +123,18 @@ abstract class BrowserTest extends ApplicationTest {
 
     /** Waits until the script in a page reads so. */
     static void holds(Page page, String script) {
-        page.waitForFunction("async wanted => await " + SCRIPT + " === wanted", script);
+        holds(page, java.util.regex.Pattern.compile(java.util.regex.Pattern.quote(script)));
     }
 
     static void holds(Page page, java.util.regex.Pattern script) {
-        page.waitForFunction("async wanted => new RegExp(wanted).test(await " + SCRIPT + ")", script.pattern());
+        // a page that is on its way to another one can't be asked
+        Awaitility.await()
+                .pollInSameThread()
+                .atMost(PATIENCE)
+                .pollInterval(Duration.ofMillis(50))
+                .ignoreExceptionsInstanceOf(PlaywrightException.class)
+                .untilAsserted(() ->
+                        assertThat((String) page.evaluate(SCRIPT)).isNotNull().matches(script));
     }
 
     /** Types over the whole script. */
