@@ -69,8 +69,9 @@ listen(`/projects/${project}/events`, async ({ kinds, programme }) => {
   document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds } }));
 }, async (now, again) => {
   if (stamp === now) return;
+  const behind = again || stamp !== null;
   if (stamp !== null) { renewHead(); await refresh(); }
-  if (again) document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] } }));
+  if (behind) document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] } }));
 });
 document.addEventListener('logophon:gone', () => say('This project was deleted in another window. The shelf can bring it back.'));
 

@@ -58,7 +58,11 @@ class LivePageTest extends BrowserTest {
     void writeFollowsAnotherTabWhileNothingIsTyped() {
         String project = newProject("Shared", "First words.");
         Page other = another(project + "/write");
-        server.save(project, "Words from elsewhere.", 1);
+        assertThat(page.locator("html[data-live]")).isAttached();
+        int version = server.json(project + "/script").get("version").asInt();
+        org.assertj.core.api.Assertions.assertThat(
+                        server.save(project, "Words from elsewhere.", version).statusCode())
+                .isEqualTo(200);
         holds(page, "Words from elsewhere.");
         holds(other, "Words from elsewhere.");
         assertThat(page.locator("#conflict")).isHidden();
