@@ -12,6 +12,7 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
@@ -87,7 +88,7 @@ public class AudioStore {
         int position = 0;
         try {
             for (byte[] piece = pcm.readNBytes(PIECE_BYTES); piece.length > 1; piece = pcm.readNBytes(PIECE_BYTES)) {
-                byte[] whole = piece.length % 2 == 0 ? piece : java.util.Arrays.copyOf(piece, piece.length - 1);
+                byte[] whole = piece.length % 2 == 0 ? piece : Arrays.copyOf(piece, piece.length - 1);
                 digest.update(whole);
                 bytes += whole.length;
                 jdbc.sql("insert into sound_piece (sound_id, position, content) values (:id, :position, :content)")

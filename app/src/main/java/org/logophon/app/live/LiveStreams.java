@@ -88,8 +88,12 @@ public class LiveStreams {
     SseEmitter open(UUID project) {
         SseEmitter page = new SseEmitter(0L);
         UUID key = project == null ? SHELF : project;
-        Audience audience = audiences.computeIfAbsent(key, id -> new Audience());
-        audience.pages.add(page);
+        // in one step: the last page of an audience that leaves takes the audience with it
+        audiences.compute(key, (id, there) -> {
+            Audience audience = there == null ? new Audience() : there;
+            audience.pages.add(page);
+            return audience;
+        });
         Runnable gone = () -> leave(key, page);
         page.onCompletion(gone);
         page.onTimeout(gone);
