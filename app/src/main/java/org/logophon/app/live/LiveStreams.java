@@ -40,12 +40,14 @@ public class LiveStreams {
 
     private static final int AT_ONCE = 8;
     private static final long HEARTBEAT_SECONDS = 15;
+    /** Several: a reader who takes nothing more holds up one of them until its connection breaks. */
+    private static final int TELLERS = 4;
     /** For pages that show all projects. */
     private static final UUID SHELF = new UUID(0, 0);
 
     private final ProgrammeReader programmes;
     private final Map<UUID, Audience> audiences = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(work -> {
+    private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(TELLERS, work -> {
         Thread thread = new Thread(work, "live-streams");
         thread.setDaemon(true);
         return thread;
@@ -61,7 +63,9 @@ public class LiveStreams {
 
         final List<SseEmitter> pages = new CopyOnWriteArrayList<>();
         final Set<Kind> untold = EnumSet.noneOf(Kind.class);
+        /** It will be told, or is being told. */
         boolean due;
+
         long toldAt;
         double credit = AT_ONCE;
         Answer told;
@@ -134,11 +138,15 @@ public class LiveStreams {
         synchronized (audience) {
             audience.untold.add(kind);
             if (!audience.due) {
-                audience.due = true;
-                long wait = audience.untilNext(System.nanoTime() / 1_000_000);
-                clock.schedule(() -> tell(key, audience), wait, TimeUnit.MILLISECONDS);
+                schedule(key, audience);
             }
         }
+    }
+
+    private void schedule(UUID key, Audience audience) {
+        audience.due = true;
+        long wait = audience.untilNext(System.nanoTime() / 1_000_000);
+        clock.schedule(() -> tell(key, audience), wait, TimeUnit.MILLISECONDS);
     }
 
     private void tell(UUID key, Audience audience) {
@@ -146,7 +154,6 @@ public class LiveStreams {
         synchronized (audience) {
             kinds = audience.untold.stream().map(Kind::id).toList();
             audience.untold.clear();
-            audience.due = false;
             audience.spend(System.nanoTime() / 1_000_000);
         }
         try {
@@ -159,6 +166,14 @@ public class LiveStreams {
                 LOG.error("Pages of {} can't be told of a change", key, failed);
             }
             audience.pages.forEach(page -> send(key, page, "changed", new Told(kinds, ProgrammeDelta.ALL)));
+        } finally {
+            // one telling after the other, or pages would hear of an older state last
+            synchronized (audience) {
+                audience.due = false;
+                if (!audience.untold.isEmpty()) {
+                    schedule(key, audience);
+                }
+            }
         }
     }
 
