@@ -60,8 +60,8 @@ public final class JobRetry {
             LOG.warn("{} failed: {}", what, forPeople.getMessage());
             end.accept(forPeople.getMessage());
         } catch (RuntimeException | OutOfMemoryError | StackOverflowError failure) {
-            if (DatabaseAway.is(failure)) {
-                throw (RuntimeException) failure;
+            if (failure instanceof RuntimeException passing && DatabaseAway.is(passing)) {
+                throw passing;
             }
             LOG.error("{} failed", what, failure);
             end.accept(INSIDE);
