@@ -161,7 +161,7 @@ class DocumentImport {
     @Transactional
     public String asProjects(UUID like, List<OpenedDocument> opened) {
         Project model = projects.require(like);
-        if (opened.stream().anyMatch(document -> document.script().length() > Project.LONGEST_SCRIPT)) {
+        if (opened.stream().anyMatch(document -> document.script().length() > Script.MOST_CHARACTERS)) {
             throw new Refused("One of these scripts is over the size of a project. Split it.");
         }
         String first = null;

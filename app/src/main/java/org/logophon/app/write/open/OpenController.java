@@ -13,8 +13,8 @@ import org.logophon.app.write.ScriptStateReader;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
+import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
-import org.logophon.documents.Documents;
 import org.logophon.documents.OpenedDocument;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -68,8 +68,8 @@ class OpenController {
         List<DocumentPreview> shown = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
-                shown.add(
-                        shown(file.getOriginalFilename(), Documents.open(name(file), file.getBytes(), columns(form))));
+                shown.add(shown(
+                        file.getOriginalFilename(), DocumentOpener.open(name(file), file.getBytes(), columns(form))));
             } catch (DocumentUnusable unusable) {
                 shown.add(new DocumentPreview(
                         name(file),
@@ -140,7 +140,7 @@ class OpenController {
         List<OpenedDocument> opened = new ArrayList<>();
         for (MultipartFile file : files) {
             try {
-                opened.add(Documents.open(name(file), file.getBytes(), columns(form)));
+                opened.add(DocumentOpener.open(name(file), file.getBytes(), columns(form)));
             } catch (DocumentUnusable unusable) {
                 throw new Refused(
                         unusable.getMessage() + (files.size() > 1 ? " Nothing was opened; leave that file out." : ""));
