@@ -10,6 +10,8 @@ import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 public class Application {
 
     public static void main(String[] args) {
+        StopInTime.arm();
+        MemoryWatch.arm();
         SpringApplication.run(Application.class, args);
     }
 }

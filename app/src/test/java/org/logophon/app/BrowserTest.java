@@ -7,64 +7,40 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.awaitility.Awaitility;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
-/** Tests in a real browser. A test fails on any error that the page writes to the console. */
+/** Tests in a real browser, which run beside others. A test fails on any error that the page writes to the console. */
+@Execution(ExecutionMode.CONCURRENT)
 abstract class BrowserTest extends ApplicationTest {
 
+    private static final Object CLIPBOARD = new Object();
     private static final Duration PATIENCE = Duration.ofSeconds(30);
 
-    private static Playwright playwright;
-    static Browser browser;
     BrowserContext context;
     Page page;
     private final List<String> complaints = new ArrayList<>();
 
-    @BeforeAll
-    static void open() {
+    static {
         // patience for a busy machine; nothing here is a measurement of time
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE.toMillis());
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync")));
-    }
-
-    @AfterAll
-    static void close() {
-        browser.close();
-        playwright.close();
     }
 
     @BeforeEach
     void newPage() {
-        context = browser.newContext(new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        context = OneBrowser.get()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(1280, 800)
+                        .setPermissions(List.of("clipboard-read", "clipboard-write")));
         context.setDefaultTimeout(90_000);
         context.onWebError(error -> complaints.add(error.error()));
         context.onConsoleMessage(message -> {
@@ -147,11 +123,14 @@ abstract class BrowserTest extends ApplicationTest {
     /** Pastes over the whole script, by the clipboard and the keyboard. */
     void paste(String script) {
         assertThat(page.locator(".write[data-ready]")).isVisible();
-        page.evaluate("text => navigator.clipboard.writeText(text)", script);
-        page.locator("#script").focus();
-        page.keyboard().press("Control+A");
-        page.keyboard().press(script.isEmpty() ? "Delete" : "Control+V");
-        holds(page, script);
+        // windows share their clipboard
+        synchronized (CLIPBOARD) {
+            page.evaluate("text => navigator.clipboard.writeText(text)", script);
+            page.locator("#script").focus();
+            page.keyboard().press("Control+A");
+            page.keyboard().press(script.isEmpty() ? "Delete" : "Control+V");
+            holds(page, script);
+        }
         assertThat(page.locator("#saved")).hasText(java.util.regex.Pattern.compile("^saved.*"));
     }
 

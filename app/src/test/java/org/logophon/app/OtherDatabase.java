@@ -24,10 +24,16 @@ final class OtherDatabase {
         return named(name);
     }
 
+    String url() {
+        return url(name);
+    }
+
+    private static String url(String name) {
+        return System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name);
+    }
+
     private static DriverManagerDataSource named(String name) {
         return new DriverManagerDataSource(
-                System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name),
-                System.getenv("LOGOPHON_DATABASE_USER"),
-                System.getenv("LOGOPHON_DATABASE_PASSWORD"));
+                url(name), System.getenv("LOGOPHON_DATABASE_USER"), System.getenv("LOGOPHON_DATABASE_PASSWORD"));
     }
 }

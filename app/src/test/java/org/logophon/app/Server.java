@@ -48,6 +48,23 @@ public final class Server {
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** Posts what stands behind the question mark as a form. */
+    public HttpResponse<String> ask(String pathAndForm) {
+        if (token().isEmpty()) {
+            get("/");
+        }
+        String[] parts = pathAndForm.split("\\?", 2);
+        return send(request(parts[0])
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofString(parts[1])));
+    }
+
+    /** The same, as JSON. */
+    public JsonNode asked(String pathAndForm) {
+        return parse(ask(pathAndForm));
+    }
+
     public JsonNode json(String path) {
         return JSON.readTree(get(path).body());
     }
@@ -105,7 +122,11 @@ public final class Server {
 
     /** Waits for something that another process or thread does. */
     public static void await(String what, Duration most, BooleanSupplier done) {
-        Awaitility.await(what).atMost(most).pollInterval(Duration.ofMillis(50)).until(done::getAsBoolean);
+        Awaitility.await(what)
+                .dontCatchUncaughtExceptions()
+                .atMost(most)
+                .pollInterval(Duration.ofMillis(50))
+                .until(done::getAsBoolean);
     }
 
     public HttpResponse<String> send(HttpRequest.Builder request) {
@@ -132,7 +153,7 @@ public final class Server {
 
     public String token() {
         return cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .filter(c -> c.getName().startsWith("logophon-token-"))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");

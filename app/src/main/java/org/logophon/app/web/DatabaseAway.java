@@ -16,6 +16,10 @@ public final class DatabaseAway {
 
     /** True when the same may well work a moment later. */
     public static boolean is(Throwable failure) {
+        return !NoRoom.is(failure) && passes(failure);
+    }
+
+    private static boolean passes(Throwable failure) {
         return failure instanceof CannotGetJdbcConnectionException
                 || failure instanceof CannotCreateTransactionException
                 || failure instanceof TransactionSystemException

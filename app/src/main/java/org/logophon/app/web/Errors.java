@@ -1,8 +1,11 @@
 package org.logophon.app.web;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.CharacterCodingException;
 import java.util.Locale;
 import java.util.Map;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
@@ -10,19 +13,20 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageConversionException;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.web.HttpRequestMethodNotSupportedException;
-import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.validation.BindException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.web.ErrorResponseException;
+import org.springframework.web.bind.MissingPathVariableException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
-import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -31,6 +35,11 @@ import tools.jackson.core.JacksonException;
  */
 @ControllerAdvice
 class Errors {
+
+    private static final String MALFORMED =
+            "This request is not written as it should be. Reload the page and try again.";
+    private static final String TOO_LARGE =
+            "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.";
 
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
 
@@ -44,12 +53,22 @@ class Errors {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
     }
 
+    @ExceptionHandler(Forbidden.class)
+    Object forbidden(Forbidden error, HttpServletRequest request) {
+        return answer(HttpStatus.FORBIDDEN, error.getMessage(), request);
+    }
+
     /** The sentence comes with the number to agree to. */
     @ExceptionHandler(PriceFirst.class)
     Object price(PriceFirst price) {
         return ResponseEntity.status(HttpStatus.PAYMENT_REQUIRED)
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(new PriceAnswer(price.getMessage(), price.characters(), price.money()));
+    }
+
+    @ExceptionHandler(NoRoom.class)
+    Object noRoom(NoRoom error, HttpServletRequest request) {
+        return answer(HttpStatus.INSUFFICIENT_STORAGE, error.getMessage(), request);
     }
 
     @ExceptionHandler(Stale.class)
@@ -64,16 +83,39 @@ class Errors {
 
     @ExceptionHandler({
         MethodArgumentTypeMismatchException.class,
-        MissingServletRequestParameterException.class,
-        MissingServletRequestPartException.class,
         HttpMessageNotReadableException.class,
-        JacksonException.class
+        HttpMessageConversionException.class,
+        BindException.class,
+        JacksonException.class,
+        IllegalStateException.class
     })
     Object malformed(Exception error, HttpServletRequest request) {
-        return answer(
-                HttpStatus.BAD_REQUEST,
-                "This request is not written as it should be. Reload the page and try again.",
-                request);
+        if (error instanceof IllegalStateException && !malformedBytes(error)) {
+            return unknown(error, request);
+        }
+        return answer(HttpStatus.BAD_REQUEST, MALFORMED, request);
+    }
+
+    /** A form whose bytes are no text: the server's own sign for it is an {@code IllegalStateException}. */
+    private static boolean malformedBytes(Throwable error) {
+        return error instanceof InvalidParameterException || error.getCause() instanceof CharacterCodingException;
+    }
+
+    /** What the framework refuses by itself has its status already: no such path, no such kind of answer. */
+    @ExceptionHandler({ServletException.class, ErrorResponseException.class})
+    Object refusedByTheFramework(Exception error, HttpServletRequest request) {
+        if (!(error instanceof ErrorResponse refusal) || refusal.getStatusCode().is5xxServerError()) {
+            return error instanceof MissingPathVariableException ? noPage(request) : unknown(error, request);
+        }
+        HttpStatus status = HttpStatus.valueOf(refusal.getStatusCode().value());
+        return switch (status) {
+            case NOT_FOUND -> noPage(request);
+            case METHOD_NOT_ALLOWED -> answer(status, "This address doesn't take that kind of request.", request);
+            case NOT_ACCEPTABLE, UNSUPPORTED_MEDIA_TYPE ->
+                answer(status, "This address gives and takes other kinds of content. Reload the page.", request);
+            case CONTENT_TOO_LARGE -> answer(status, TOO_LARGE, request);
+            default -> answer(status, MALFORMED, request);
+        };
     }
 
     @ExceptionHandler(MultipartException.class)
@@ -81,21 +123,12 @@ class Errors {
         boolean large = error instanceof MaxUploadSizeExceededException
                 || String.valueOf(error.getMessage()).contains("exceed");
         return large
-                ? answer(
-                        HttpStatus.CONTENT_TOO_LARGE,
-                        "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.",
-                        request)
+                ? answer(HttpStatus.CONTENT_TOO_LARGE, TOO_LARGE, request)
                 : answer(HttpStatus.BAD_REQUEST, "The files did not arrive whole. Choose them again.", request);
     }
 
-    @ExceptionHandler(NoResourceFoundException.class)
-    Object noPage(HttpServletRequest request) {
+    private static Object noPage(HttpServletRequest request) {
         return answer(HttpStatus.NOT_FOUND, "There is no page at this address. The shelf shows all projects.", request);
-    }
-
-    @ExceptionHandler(HttpRequestMethodNotSupportedException.class)
-    Object method(HttpServletRequest request) {
-        return answer(HttpStatus.METHOD_NOT_ALLOWED, "This address doesn't take that kind of request.", request);
     }
 
     /** Whoever closes a page while it is answered is no error. */
@@ -107,10 +140,21 @@ class Errors {
         if (ReaderLeft.is(error)) {
             return null;
         }
+        if (NoRoom.is(error)) {
+            return answer(HttpStatus.INSUFFICIENT_STORAGE, NoRoom.SENTENCE, request);
+        }
+        if (MemoryUsedUp.is(error)) {
+            return answer(HttpStatus.SERVICE_UNAVAILABLE, MemoryUsedUp.SENTENCE, request);
+        }
         if (DatabaseAway.is(error)) {
             return answer(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.SENTENCE, request);
         }
-        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), error);
+        // which address it was, not what was in it: what people typed never reaches the log
+        LOG.error(
+                "{} {} failed: {}",
+                request.getMethod(),
+                request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE),
+                Trace.withoutWords(error));
         return answer(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something failed inside Logophon, and it has been logged. What was saved is safe; reload the page.",

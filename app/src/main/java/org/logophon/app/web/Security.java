@@ -7,13 +7,12 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 
 /**
- * A loopback application of one person: no login, but no other site may act through the person's browser. The CSRF
- * token
- * lives in a cookie, so that a page open over a restart of the server can still save.
+ * A loopback application of one person: no login, but no other site may act through the person's browser.
  */
 @Configuration
 class Security {
@@ -21,13 +20,18 @@ class Security {
     private static final String POLICY =
             "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
                     + "form-action 'self'; frame-ancestors 'none'";
+    private static final String TOKEN_MISSING =
+            "This page and Logophon have lost touch, and nothing was done. Reload the page; what was saved is safe.";
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+    SecurityFilterChain chain(HttpSecurity http, EarlyAnswer answers) throws Exception {
+        return http.addFilterBefore(new OwnPagesOnly(answers), CsrfFilter.class)
+                .exceptionHandling(errors -> errors.accessDeniedHandler(
+                        (request, response, denied) -> answers.refuse(request, response, TOKEN_MISSING)))
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .csrf(csrf -> csrf.spa())
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(new TokenCookies()))
                 .headers(headers -> headers.addHeaderWriter((request, response) ->
                                 response.setHeader("Content-Security-Policy", POLICY.formatted(CspNonce.of(request))))
                         .frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)

@@ -1,0 +1,224 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
+
+/** The command that keeps database and application running, on a data folder of its own. */
+@Isolated("it starts applications of its own, one after another")
+class LauncherTest {
+
+    private final Path home = folder();
+    private final Path root = home.resolve("root");
+    private final Path data = home.resolve("data");
+    private final List<Process> started = new ArrayList<>();
+
+    /** One that the database's user may enter, which the temporary folders of tests are not. */
+    private static Path folder() {
+        try {
+            Path made = Files.createTempDirectory("logophon-launcher");
+            made.toFile().setExecutable(true, false);
+            made.toFile().setReadable(true, false);
+            return made;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The script itself, on the classes that are tested instead of those that it would build. */
+    private void lay() throws IOException {
+        Files.createDirectories(root);
+        Files.copy(Path.of("..", "logophon"), root.resolve("logophon")).toFile().setExecutable(true);
+        Files.createFile(root.resolve("pom.xml"));
+        Files.createDirectories(root.resolve("app/src/main"));
+        Files.createFile(root.resolve("app/pom.xml"));
+        Path library = Files.createDirectories(root.resolve("app/target/lib"));
+        for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+            Path jar = Path.of(entry).toAbsolutePath();
+            if (Files.isRegularFile(jar)) {
+                Files.createSymbolicLink(library.resolve(jar.getFileName()), jar);
+            }
+        }
+        Files.createSymbolicLink(
+                root.resolve("app/target/classes"), Path.of("target", "classes").toAbsolutePath());
+        Files.createDirectories(root.resolve("target"));
+        Files.createFile(root.resolve("target/built"));
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
+            return free.getLocalPort();
+        }
+    }
+
+    private Process launch(int port, Path log, Map<String, String> settings) throws IOException {
+        ProcessBuilder builder = new ProcessBuilder(root.resolve("logophon").toString(), "start");
+        builder.environment().keySet().removeIf(name -> name.startsWith("LOGOPHON_"));
+        builder.environment().put("LOGOPHON_PORT", Integer.toString(port));
+        builder.environment().put("LOGOPHON_DATA", data.toString());
+        builder.environment().put("LOGOPHON_MEASURE_VOICES", "false");
+        builder.environment().putAll(settings);
+        Process process =
+                builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
+        started.add(process);
+        return process;
+    }
+
+    private static String read(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The status of the Shelf, or 0 while nobody answers. */
+    private static int shelf(int port) {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/"))
+                                    .timeout(Duration.ofSeconds(20))
+                                    .build(),
+                            HttpResponse.BodyHandlers.discarding())
+                    .statusCode();
+        } catch (IOException nobody) {
+            return 0;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return 0;
+        }
+    }
+
+    /** A process that a killed parent left may wait for ever to be counted out: it runs no more. */
+    private static boolean runs(ProcessHandle process) {
+        try {
+            String state = Files.readString(Path.of("/proc/" + process.pid() + "/stat"));
+            return "ZX".indexOf(state.charAt(state.lastIndexOf(')') + 2)) < 0;
+        } catch (IOException gone) {
+            return false;
+        }
+    }
+
+    private static void await(String what, java.util.function.BooleanSupplier condition) throws Exception {
+        Server.await(what, Duration.ofSeconds(240), condition::getAsBoolean);
+    }
+
+    private static ProcessHandle child(Process launcher, String named) {
+        return launcher.children()
+                .filter(process -> process.info().commandLine().orElse("").contains(named))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @AfterEach
+    void stopAll() throws Exception {
+        for (Process process : started) {
+            process.destroy();
+            process.waitFor();
+        }
+        try (Stream<Path> all = Files.walk(home)) {
+            all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+        }
+    }
+
+    @Test
+    void whatDiesComesAgainAndNothingIsLeftBehind() throws Exception {
+        lay();
+        int port = freePort();
+        Path log = home.resolve("first.log");
+        Process launcher = launch(port, log, Map.of());
+        await("the application is ready", () -> read(log).contains("is ready"));
+
+        // a second one, on another port, is told who has the folder
+        Path refused = home.resolve("second.log");
+        Process second = launch(freePort(), refused, Map.of());
+        assertThat(second.waitFor()).isEqualTo(1);
+        assertThat(read(refused).strip().lines()).hasSize(1);
+        assertThat(read(refused))
+                .contains("already runs on the data folder " + data)
+                .contains("process " + launcher.pid(), "http://localhost:" + port);
+        assertThat(shelf(port)).isEqualTo(200);
+
+        // the database is killed
+        ProcessHandle database = child(launcher, "postgres");
+        database.destroyForcibly();
+        await("the database is gone", () -> !runs(database));
+        await("the shelf is there again", () -> shelf(port) == 200);
+        assertThat(read(log)).contains("The database ended by itself");
+
+        // the application's memory is used up: this is the signal that it gives itself
+        ProcessHandle application = child(launcher, "org.logophon.app.Application");
+        assertThat(application.info().arguments().map(List::of).orElseThrow())
+                .contains("-XX:OnOutOfMemoryError=kill -HUP %p");
+        new ProcessBuilder("kill", "-HUP", Long.toString(application.pid()))
+                .start()
+                .waitFor();
+        await("the application ends", () -> !runs(application));
+        await("another application is ready", () -> read(log).split("is ready", -1).length == 3);
+        assertThat(shelf(port)).isEqualTo(200);
+
+        // the script is killed in the middle of a package
+        Path half = Files.writeString(data.resolve("temporary/logophon-delivery1.zip"), "half");
+        List<ProcessHandle> all = launcher.descendants().toList();
+        assertThat(all).hasSizeGreaterThan(1);
+        launcher.destroyForcibly().waitFor();
+        await("everything ends", () -> all.stream().noneMatch(LauncherTest::runs));
+        Path third = home.resolve("third.log");
+        launch(port, third, Map.of());
+        await("it starts again", () -> read(third).contains("is ready"));
+        assertThat(half).doesNotExist();
+    }
+
+    @Test
+    void memoryThatIsUsedUpEndsTheProcessWithAStatusOfItsOwn() throws Exception {
+        Process hungry = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xmx32m",
+                        "-XX:OnOutOfMemoryError=kill -HUP %p",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Hungry.class.getName())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(hungry.getInputStream().readAllBytes());
+        assertThat(hungry.waitFor()).isEqualTo(129);
+        assertThat(said).contains("ended in order");
+    }
+
+    /** Takes all the memory there is, and says so when it is ended. */
+    static final class Hungry {
+
+        public static void main(String[] arguments) throws InterruptedException {
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> System.out.println("ended in order")));
+            List<byte[]> held = new ArrayList<>();
+            try {
+                while (true) {
+                    held.add(new byte[1 << 20]);
+                }
+            } catch (OutOfMemoryError all) {
+                held.clear();
+                Thread.sleep(60_000);
+            }
+        }
+    }
+}

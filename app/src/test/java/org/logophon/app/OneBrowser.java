@@ -1,0 +1,94 @@
+package org.logophon.app;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.springframework.util.FileSystemUtils;
+
+/**
+ * Debian's Chromium, one process for all tests: each thread has a driver of its own, which opens windows in it that know
+ * nothing of one another. It ends with the tests.
+ */
+final class OneBrowser {
+
+    private static final List<String> COMMAND = List.of(
+            "/usr/bin/chromium",
+            "--headless",
+            "--remote-debugging-port=0",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            // windows that lie behind others are looked at as much as the one in front
+            "--disable-renderer-backgrounding",
+            "--disable-background-timer-throttling",
+            "--disable-backgrounding-occluded-windows");
+    private static final String LISTENING = "DevTools listening on ";
+
+    private static final String ADDRESS = start();
+
+    private static final ThreadLocal<Browser> OF_THREAD = ThreadLocal.withInitial(OneBrowser::connect);
+
+    private OneBrowser() {}
+
+    /** As this thread drives it. */
+    static Browser get() {
+        return OF_THREAD.get();
+    }
+
+    private static Browser connect() {
+        Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        BrowserType chromium = playwright.chromium();
+        return chromium.connectOverCDP(ADDRESS);
+    }
+
+    private static String start() {
+        try {
+            Path profile = Files.createTempDirectory("logophon-browser");
+            List<String> command = new java.util.ArrayList<>(COMMAND);
+            command.add("--user-data-dir=" + profile);
+            Process process = new ProcessBuilder(command)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> end(process, profile)));
+            BufferedReader said = process.errorReader(StandardCharsets.UTF_8);
+            StringBuilder words = new StringBuilder();
+            for (String line = said.readLine(); line != null; line = said.readLine()) {
+                if (line.startsWith(LISTENING)) {
+                    Thread rest = new Thread(() -> said.lines().forEach(unheard -> {}), "browser-words");
+                    rest.setDaemon(true);
+                    rest.start();
+                    return line.substring(LISTENING.length());
+                }
+                words.append(line).append('\n');
+            }
+            throw new AssertionError("Chromium can't start: " + words);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void end(Process process, Path profile) {
+        process.destroy();
+        try {
+            process.waitFor();
+            FileSystemUtils.deleteRecursively(profile);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (IOException stays) {
+            System.err.println("The browser's folder stays: " + stays.getMessage());
+        }
+    }
+}
