@@ -3,6 +3,7 @@ package org.logophon.app.page;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.effect.Effect;
+import org.logophon.core.input.TypedNumber;
 
 /**
  * Direction as typed; an empty field says nothing at its level.

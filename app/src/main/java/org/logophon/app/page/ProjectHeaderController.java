@@ -1,6 +1,7 @@
 package org.logophon.app.page;
 
 import java.util.UUID;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.RenderService;
 import org.logophon.app.web.PriceFirst;
@@ -54,6 +55,7 @@ class ProjectHeaderController {
         return head(id, step, model);
     }
 
+    @NeedsNoRoom
     @PostMapping("/cancel")
     String cancel(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
         rendering.cancel(id);

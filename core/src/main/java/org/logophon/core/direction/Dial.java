@@ -2,6 +2,7 @@ package org.logophon.core.direction;
 
 import java.util.Locale;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 
 /** What is set by a number, and in which range: the same for a whole project and for a single word. */
 public enum Dial {
@@ -69,8 +70,18 @@ public enum Dial {
     public void check(String what, Number value) {
         if (value != null && !(value.doubleValue() >= least && value.doubleValue() <= most)) {
             throw new InvalidInput("%s goes from %s to %s %s, and %s is outside."
-                    .formatted(what, shown(least), shown(most), unit.equals("ms") ? "s" : unit, shown(value)));
+                    .formatted(what, shown(least), shown(most), unit.equals("ms") ? "s" : unit, typed(value)));
         }
+    }
+
+    /** What is beyond every range was more than this says. */
+    private String typed(Number value) {
+        return Math.abs(value.doubleValue()) >= TypedNumber.BEYOND ? "that" : shown(value);
+    }
+
+    /** The value, or the end of the dial that it is beyond. */
+    public double within(double value) {
+        return Math.max(least, Math.min(most, value));
     }
 
     /** The value on the dial's nearest step. */

@@ -8,9 +8,8 @@ import java.util.regex.MatchResult;
 import org.logophon.core.dictionary.Dictionary;
 
 /**
- * Acronyms: letters or a word? Letters unless usage has made a word of it (Oxford English Dictionary's way of marking
- * them,
- * from memory); both are offered.
+ * Acronyms: letters or a word? Letters unless usage has made a word of it (as the Oxford English Dictionary marks them:
+ * by memory, its entries are unverified); both are offered.
  */
 final class Acronyms {
 

@@ -6,11 +6,9 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * Dates. British English says the day first and with its article, American the month first (New Hart's Rules 11.5 and
- * The
- * Chicago Manual of Style 9.31, from memory); all-figure dates are day first in Britain, month first in America; ISO
- * 8601 is
- * year first everywhere.
+ * Dates. British English says the day first and with its article, American the month first (New Hart's Rules and The
+ * Chicago Manual of Style, by memory 11.5 and 9.31: the clauses are unverified); all-figure dates are day first in
+ * Britain, month first in America; ISO 8601 is year first everywhere.
  */
 final class Dates {
 

@@ -5,8 +5,8 @@ import java.util.regex.Pattern;
 
 /**
  * Numbers as English says them. British English says "and" before the tens ("two hundred and five"), American leaves it
- * out
- * (New Hart's Rules, 2nd ed., 11.1; The Chicago Manual of Style, 17th ed., 9.5; from memory).
+ * out (New Hart's Rules, 2nd ed., and The Chicago Manual of Style, 17th ed., by memory 11.1 and 9.5: the clauses are
+ * unverified).
  *
  * @param british false for American
  */

@@ -5,8 +5,8 @@ import java.util.Set;
 import java.util.regex.MatchResult;
 
 /**
- * Roman numerals: after a name an ordinal with its article, after a word that is numbered a cardinal (New Hart's Rules
- * 11.7, from memory).
+ * Roman numerals: after a name an ordinal with its article, after a word that is numbered a cardinal (New Hart's Rules,
+ * by memory 11.7: the clause is unverified).
  */
 final class RomanNumerals {
 

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Times of day and running times (New Hart's Rules 11.3, from memory; the 24-hour clock as it is read out, practice).
+ * Times of day and running times (New Hart's Rules, by memory 11.3: the clause is unverified; the 24-hour clock as it
+ * is read out, practice).
  */
 final class Times {
 

@@ -7,6 +7,11 @@ package org.logophon.core.loudness;
  */
 final class KWeighting {
 
+    /** −600 dB: from here on a filter that rings on in silence comes to numbers so small that a processor slows down. */
+    private static final double NOTHING = 1e-30;
+    /** Samples after which that is looked at; it doesn't come to them sooner. */
+    private static final int STRETCH = 1024;
+
     private final double b0;
     private final double b1;
     private final double b2;
@@ -51,6 +56,14 @@ final class KWeighting {
 
     /** Filters samples at {@code from}, {@code from + stride}… up to {@code to} and gives the sum of their squares. */
     double energy(float[] samples, int from, int to, int stride) {
+        double sum = 0;
+        for (int start = from; start < to; start += STRETCH * stride) {
+            sum += stretch(samples, start, Math.min(to, start + STRETCH * stride), stride);
+        }
+        return sum;
+    }
+
+    private double stretch(float[] samples, int from, int to, int stride) {
         // the state lives in locals while the loop runs: fields would cost a load and a store for each sample
         double u1 = x1;
         double u2 = x2;
@@ -61,8 +74,9 @@ final class KWeighting {
         double sum = 0;
         for (int i = from; i < to; i += stride) {
             double u = samples[i];
-            double v = b0 * u + b1 * u1 + b2 * u2 - a1 * v1 - a2 * v2;
-            double w = v - 2 * v1 + v2 - c1 * w1 - c2 * w2;
+            // what the last result is needed for comes last: the next sample waits for nothing else
+            double v = b0 * u + b1 * u1 + b2 * u2 - a2 * v2 - a1 * v1;
+            double w = v2 - 2 * v1 - c2 * w2 + v - c1 * w1;
             sum += w * w;
             u2 = u1;
             u1 = u;
@@ -73,10 +87,15 @@ final class KWeighting {
         }
         x1 = u1;
         x2 = u2;
-        y1 = v1;
-        y2 = v2;
-        z1 = w1;
-        z2 = w2;
+        y1 = heard(v1);
+        y2 = heard(v2);
+        z1 = heard(w1);
+        z2 = heard(w2);
         return sum;
+    }
+
+    /** What rings on in silence ends here. */
+    private static double heard(double value) {
+        return value < NOTHING && value > -NOTHING ? 0 : value;
     }
 }

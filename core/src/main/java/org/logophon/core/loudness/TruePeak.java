@@ -1,6 +1,7 @@
 package org.logophon.core.loudness;
 
 import java.util.Arrays;
+import org.logophon.core.sound.Loudest;
 
 /**
  * True peak by ITU-R BS.1770-5 Annex 2: the largest absolute value after 4× oversampling with the interpolating filter
@@ -41,7 +42,13 @@ public final class TruePeak {
     };
 
     static final int TAPS = 12;
-    private static final int BLOCK = 64;
+    private static final int HALF = TAPS / 2;
+    /** Half the sum, and half the difference, of the taps that lie opposite one another: six of each phase. */
+    private static final float[] EVEN = half(1);
+
+    private static final float[] ODD = half(-1);
+
+    private static final int BLOCK = 32;
     /** No phase can make more than this of samples of magnitude 1, so a quieter stretch needs no filtering. */
     private static final float MOST_GAIN = mostGain();
 
@@ -55,17 +62,20 @@ public final class TruePeak {
     }
 
     public void add(float[] samples, int length) {
-        // a sample is a peak already: starting from the largest, most stretches are seen to be too quiet to pass it
-        peak = Math.max(peak, loudest(samples, 0, length));
         int history = tail.length;
         int head = Math.min(length, history);
         float[] seam = Arrays.copyOf(tail, history + head);
         System.arraycopy(samples, 0, seam, history, head);
+        // a sample is a peak already: starting from the largest, most stretches are seen to be too quiet to pass it
+        float[] loudest = loudestOfBlocks(samples, length);
+        for (float block : loudest) {
+            peak = Math.max(peak, block);
+        }
         filter(seam, 0, head);
-        for (int from = 0; from + history < length; from += BLOCK) {
-            int to = Math.min(length - history, from + BLOCK);
-            if (loudest(samples, from, to + history) * MOST_GAIN > peak) {
-                filter(samples, from, to);
+        for (int block = 0; block * BLOCK + history < length; block++) {
+            float around = block + 1 < loudest.length ? Math.max(loudest[block], loudest[block + 1]) : loudest[block];
+            if (around * MOST_GAIN > peak) {
+                filter(samples, block * BLOCK, Math.min(length - history, (block + 1) * BLOCK));
             }
         }
         if (length >= history) {
@@ -91,45 +101,57 @@ public final class TruePeak {
         float[] joined = new float[samples.length + TAPS - 1];
         System.arraycopy(samples, 0, joined, TAPS / 2, samples.length);
         for (int i = 0; i < samples.length; i++) {
-            float most = Math.abs(samples[i]);
-            for (float[] phase : PHASES) {
-                float up = 0;
-                float down = 0;
-                for (int t = 0; t < TAPS; t++) {
-                    up += joined[i + t] * phase[TAPS - 1 - t];
-                    down += joined[i + t] * phase[t];
-                }
-                most = Math.max(most, Math.max(Math.abs(up), Math.abs(down)));
-            }
-            into[i] = most;
+            into[i] = Math.max(Math.abs(samples[i]), between(joined, i));
         }
     }
 
     private void filter(float[] joined, int from, int to) {
         float most = peak;
         for (int i = from; i < to; i++) {
-            for (float[] phase : PHASES) {
-                float up = 0;
-                float down = 0;
-                for (int t = 0; t < TAPS; t++) {
-                    up += joined[i + t] * phase[TAPS - 1 - t];
-                    down += joined[i + t] * phase[t];
-                }
-                most = Math.max(most, Math.max(Math.abs(up), Math.abs(down)));
-            }
+            most = Math.max(most, between(joined, i));
         }
         peak = most;
     }
 
-    private static float loudest(float[] samples, int from, int to) {
-        float high = 0;
-        float low = 0;
-        for (int i = from; i < to; i++) {
-            float sample = samples[i];
-            high = sample > high ? sample : high;
-            low = sample < low ? sample : low;
+    /**
+     * The largest value of the four phases over twelve samples. A phase and its reverse share their products: with a sum over
+     * what lies opposite one another (even) and one over its differences (odd) they are even + odd and even − odd, and the
+     * larger of the two is |even| + |odd|.
+     */
+    private static float between(float[] joined, int at) {
+        float even0 = 0;
+        float odd0 = 0;
+        float even1 = 0;
+        float odd1 = 0;
+        for (int t = 0; t < HALF; t++) {
+            float left = joined[at + t];
+            float right = joined[at + TAPS - 1 - t];
+            float sum = left + right;
+            float difference = left - right;
+            even0 += sum * EVEN[t];
+            odd0 += difference * ODD[t];
+            even1 += sum * EVEN[HALF + t];
+            odd1 += difference * ODD[HALF + t];
         }
-        return Math.max(high, -low);
+        return Math.max(Math.abs(even0) + Math.abs(odd0), Math.abs(even1) + Math.abs(odd1));
+    }
+
+    private static float[] half(int sign) {
+        float[] half = new float[2 * HALF];
+        for (int phase = 0; phase < 2; phase++) {
+            for (int t = 0; t < HALF; t++) {
+                half[phase * HALF + t] = (PHASES[phase][t] + sign * PHASES[phase][TAPS - 1 - t]) / 2;
+            }
+        }
+        return half;
+    }
+
+    private static float[] loudestOfBlocks(float[] samples, int length) {
+        float[] loudest = new float[(length + BLOCK - 1) / BLOCK];
+        for (int block = 0; block < loudest.length; block++) {
+            loudest[block] = Loudest.of(samples, block * BLOCK, Math.min(length, (block + 1) * BLOCK));
+        }
+        return loudest;
     }
 
     private static float mostGain() {

@@ -4,6 +4,7 @@ import java.util.IllformedLocaleException;
 import java.util.Locale;
 import org.logophon.core.direction.Dial;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.style.Style;
@@ -314,14 +315,9 @@ public sealed interface Instruction {
     }
 
     private static double number(MarkKind kind, String value) {
-        double number;
-        try {
-            number = Double.parseDouble(value);
-        } catch (NumberFormatException notANumber) {
-            number = Double.NaN;
-        }
-        if (!Double.isFinite(number)) {
-            throw new InvalidInput("“" + value + "” is no value for a mark of " + kind.id() + ": type a number.");
+        Double number = TypedNumber.read("A mark of " + kind.id(), value);
+        if (number == null) {
+            throw new InvalidInput("A mark of " + kind.id() + " has a value: type a number.");
         }
         kind.dial().check(number);
         // hundredths in decimal: 0.1 + 0.2 is 0.3 here

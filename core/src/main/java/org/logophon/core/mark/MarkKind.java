@@ -9,16 +9,16 @@ import org.logophon.core.style.Style;
 
 /** The kinds of marks: where each stands, and what values it takes. Pages and files know them from here. */
 public enum MarkKind {
-    PAUSE(true, Dial.PAUSE, List.of()),
+    PAUSE(true, Dial.PAUSE, 50, 10),
     BREATH(true, null, ids(Instruction.Depth.values())),
     STRESS(false, null, ids(Instruction.Level.values())),
-    PACE(false, Dial.PACE, List.of()),
-    PITCH(false, Dial.PITCH, List.of()),
-    RANGE(false, Dial.RANGE, List.of()),
-    LOUDNESS(false, Dial.LOUDNESS, List.of()),
+    PACE(false, Dial.PACE, 2, 1),
+    PITCH(false, Dial.PITCH, 0.5, 0.1),
+    RANGE(false, Dial.RANGE, 10, 5),
+    LOUDNESS(false, Dial.LOUDNESS, 1, 0.2),
     WHISPER(false, null, List.of()),
     /** A style's name, and its strength after it. */
-    STYLE(false, Dial.STYLE, Arrays.stream(Style.values()).map(Style::id).toList()),
+    STYLE(false, Dial.STYLE, Arrays.stream(Style.values()).map(Style::id).toList(), 10, 5),
     /** A kind of reading, and words or IPA after it. */
     READING(false, null, List.of()),
     /** A BCP 47 tag. */
@@ -29,11 +29,23 @@ public enum MarkKind {
     private final boolean onGap;
     private final Dial dial;
     private final List<String> choices;
+    private final double nudge;
+    private final double fineNudge;
 
     MarkKind(boolean onGap, Dial dial, List<String> choices) {
+        this(onGap, dial, choices, 0, 0);
+    }
+
+    MarkKind(boolean onGap, Dial dial, double nudge, double fineNudge) {
+        this(onGap, dial, List.of(), nudge, fineNudge);
+    }
+
+    MarkKind(boolean onGap, Dial dial, List<String> choices, double nudge, double fineNudge) {
         this.onGap = onGap;
         this.dial = dial;
         this.choices = choices;
+        this.nudge = nudge;
+        this.fineNudge = fineNudge;
     }
 
     private static List<String> ids(Enum<?>[] values) {
@@ -63,6 +75,16 @@ public enum MarkKind {
     /** The range of its number; null for a kind without one. */
     public Dial dial() {
         return dial;
+    }
+
+    /** By how much one key press changes its number, in the dial's unit; 0 for what isn't nudged. Ours. */
+    public double nudge() {
+        return nudge;
+    }
+
+    /** The same with Shift: as little as can be heard. Ours. */
+    public double fineNudge() {
+        return fineNudge;
     }
 
     /** The words that it takes; empty for a kind that takes none, or any. */

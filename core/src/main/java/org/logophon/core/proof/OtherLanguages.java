@@ -4,8 +4,10 @@ import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.logophon.core.dictionary.Dictionary;
 import org.logophon.core.proof.Suggestion.Act;
+import org.logophon.core.script.Words;
 import org.logophon.core.voice.Voice;
 
 /** Cues in another language than their voice's. */
@@ -17,6 +19,9 @@ final class OtherLanguages implements Check {
     private static final double SURELY_ENGLISH = 0.65;
 
     private final LanguageGuess guess;
+    /** Web and mail addresses are of no language. */
+    private static final Pattern ADDRESS = Pattern.compile("\\S+@\\S+|\\S+://\\S+|www\\.\\S+");
+
     private final List<Voice> voices;
 
     OtherLanguages(LanguageGuess guess, List<Voice> voices) {
@@ -26,12 +31,14 @@ final class OtherLanguages implements Check {
 
     @Override
     public void look(CueToProof cue, List<Finding> found) {
-        if (cue.text().codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS
-                || cue.words().size() < 3
-                || cue.english() && englishShare(cue) >= SURELY_ENGLISH) {
+        String text = ADDRESS.matcher(cue.text()).replaceAll(" ");
+        List<String> words = Words.of(text).stream().map(word -> word.in(text)).toList();
+        if (text.codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS
+                || words.size() < 3
+                || cue.english() && englishShare(words) >= SURELY_ENGLISH) {
             return;
         }
-        Optional<String> language = guess.of(cue.text());
+        Optional<String> language = guess.of(text);
         String spoken = ULocale.forLanguageTag(cue.language()).getLanguage();
         if (language.isEmpty() || language.get().equals(spoken)) {
             return;
@@ -48,12 +55,12 @@ final class OtherLanguages implements Check {
         found.add(new Finding(0, cue.text().length(), cue.text(), FindingKind.LANGUAGE, reason, "", fitting, false));
     }
 
-    private static double englishShare(CueToProof cue) {
-        long known = cue.words().stream()
-                .map(word -> word.in(cue.text()).toLowerCase(Locale.ROOT))
+    private static double englishShare(List<String> words) {
+        long known = words.stream()
+                .map(word -> word.toLowerCase(Locale.ROOT))
                 .filter(OtherLanguages::known)
                 .count();
-        return known / (double) cue.words().size();
+        return known / (double) words.size();
     }
 
     private static boolean known(String word) {

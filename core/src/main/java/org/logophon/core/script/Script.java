@@ -12,6 +12,12 @@ import java.util.List;
  */
 public record Script(List<ScriptCue> cues, List<Scene> scenes, List<Note> notes, List<Integer> forced) {
 
+    /** The longest text of a script: 100,000 words and then some. Ours. */
+    public static final int MOST_CHARACTERS = 2_000_000;
+
+    /** The most cues of a script. Ours. */
+    public static final int MOST_CUES = 20_000;
+
     /** The role of text that no name stands before. */
     public static final String NARRATOR = "Narrator";
 

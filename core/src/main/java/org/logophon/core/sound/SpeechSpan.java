@@ -13,7 +13,7 @@ public record SpeechSpan(int from, int to) {
 
     public static SpeechSpan of(Sound sound) {
         float[] samples = sound.samples();
-        float threshold = (float) (loudest(samples) * Decibels.toFactor(FLOOR_DB));
+        float threshold = (float) (Loudest.of(samples) * Decibels.toFactor(FLOOR_DB));
         int from = 0;
         while (from < samples.length && Math.abs(samples[from]) <= threshold) {
             from++;
@@ -34,7 +34,7 @@ public record SpeechSpan(int from, int to) {
     /** Seconds in which something sounds: stretches of 40 ms or more under the floor are pauses and don't count. */
     public static double soundingSeconds(Sound sound) {
         float[] samples = sound.samples();
-        float threshold = (float) (loudest(samples) * Decibels.toFactor(FLOOR_DB));
+        float threshold = (float) (Loudest.of(samples) * Decibels.toFactor(FLOOR_DB));
         SpeechSpan span = of(sound);
         int shortestPause = sound.rate() * 40 / 1000;
         int sounding = span.to - span.from;
@@ -48,13 +48,5 @@ public record SpeechSpan(int from, int to) {
             }
         }
         return sounding / (double) sound.rate();
-    }
-
-    private static float loudest(float[] samples) {
-        float most = 0;
-        for (float sample : samples) {
-            most = Math.max(most, Math.abs(sample));
-        }
-        return most;
     }
 }

@@ -55,9 +55,10 @@ class MarksTest {
             value = {
                 "pause | 10010 | A pause goes from 0 to 10 s, and 10.01 is outside.",
                 "pace | 49 | Pace goes from 50 to 200 %, and 49 is outside.",
-                "pitch | NaN | “NaN” is no value for a mark of pitch",
+                "pitch | NaN | A mark of pitch is a number, and “NaN” is none.",
+                "pause | 42949672960 | A pause goes from 0 to 10 s, and that is outside.",
                 "pitch | 13 | Pitch goes from -12 to 12 semitones",
-                "pitch | high | “high” is no value for a mark of pitch: type a number.",
+                "pitch | high | A mark of pitch is a number, and “high” is none.",
                 "stress | loud | “loud” is no value for a mark of stress.",
                 "style | gruff | There is no style “gruff”.",
                 "tremolo | 3 | There is no mark “tremolo”."

@@ -100,6 +100,14 @@ class ProofTest {
     }
 
     @Test
+    void addressesAreOfNoLanguageAndAreProofed() {
+        assertThat(find("Mail me at morwenna@skerrow.example; see https://skerrow.example/lanterna/do/farol for more."))
+                .extracting(Finding::kind)
+                .doesNotContain(FindingKind.LANGUAGE)
+                .contains(FindingKind.WEB_ADDRESS);
+    }
+
+    @Test
     void whatAReadingSettlesIsNoFinding() {
         ReadingList readings = new ReadingList(
                 List.of(List.of(Reading.words("Skerrow", "skerro"), Reading.words("12 W", "twelve watts"))));

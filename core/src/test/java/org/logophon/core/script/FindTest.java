@@ -18,10 +18,10 @@ class FindTest {
                 .isEqualTo("The light, the lamps, a LAMP.");
         assertThat(Find.of("(\\w+), the", false, false, true).replace(text, "$1 and the $$9"))
                 .isEqualTo("The lamp and the $$9 lamps, a LAMP.");
-        assertThat(Find.of("a.", false, false, false).hits(text, ""))
+        assertThat(Find.of("a.", false, false, false).hits(text, "", 100))
                 .as("a dot is a dot")
                 .isEmpty();
-        assertThat(Find.of("^", false, false, true).hits(text, "x"))
+        assertThat(Find.of("^", false, false, true).hits(text, "x", 100))
                 .as("nothing is no match")
                 .isEmpty();
     }
@@ -31,10 +31,10 @@ class FindTest {
         String text = "a".repeat(50_000) + "b";
         assertTimeout(
                 Duration.ofSeconds(5),
-                () -> Find.of("(a+)+$", false, false, true).hits(text, ""));
+                () -> Find.of("(a+)+$", false, false, true).hits(text, "", 100));
         assertTimeout(
                 Duration.ofSeconds(5),
-                () -> Find.of("(a|aa)*c", false, false, true).hits(text, ""));
+                () -> Find.of("(a|aa)*c", false, false, true).hits(text, "", 100));
     }
 
     @Test
@@ -42,5 +42,20 @@ class FindTest {
         assertThatThrownBy(() -> Find.of("(", false, false, true)).hasMessageContaining("can't be read");
         assertThatThrownBy(() -> Find.of("(?=a)", false, false, true)).hasMessageContaining("can't be read");
         assertThatThrownBy(() -> Find.of("", false, false, false)).hasMessageContaining("what to look for");
+    }
+
+    @Test
+    void whatWouldGrowBeyondAScriptIsKnownBeforeItIsMade() {
+        String many = "a ".repeat(30_000);
+        assertThatThrownBy(() -> Find.of("a", false, false, false).replace(many, "b".repeat(500)))
+                .hasMessageContaining("over 2,000,000 characters");
+        assertThatThrownBy(() -> Find.of("(?s)(.{900})", false, false, true).replace(many, "$1".repeat(250)))
+                .hasMessageContaining("over 2,000,000 characters");
+        assertThatThrownBy(() -> Find.of("a", false, false, false).replace(many, "b".repeat(20_000)))
+                .hasMessageContaining("500 characters at most");
+        assertThat(Find.of("(?s)(.{900})", false, false, true).hits(many, "$1".repeat(250), 10))
+                .hasSize(10)
+                .allSatisfy(hit -> assertThat(hit.instead()).hasSize(201));
+        assertThat(Find.of("a", false, false, false).count(many)).isEqualTo(30_000);
     }
 }

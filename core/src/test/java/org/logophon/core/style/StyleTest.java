@@ -56,7 +56,7 @@ class StyleTest {
     }
 
     /**
-     * Directions of Murray and Arnott, JASA 93 (1993), table 1 (as recalled from memory): 1 up, −1 down, 0 as normal.
+     * Directions of Murray and Arnott, JASA 93 (1993), table 1, as recalled, unverified: 1 up, −1 down, 0 as normal.
      */
     @ParameterizedTest
     @CsvSource({
