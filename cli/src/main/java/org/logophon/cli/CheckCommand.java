@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -55,9 +54,10 @@ final class CheckCommand implements Callable<Integer> {
         Voice narrator = options.voice();
         ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), narrator.language());
         warnings.addAll(file.remarks());
+        warnings.addAll(options.unknownRoles(file.script().roles()));
         Proof proof = new Proof(
                 List.of(), new DetectedLanguage(), NativeVoices.catalogue().all());
-        List<Map<String, Object>> all = new ArrayList<>();
+        List<CheckReport.FindingEntry> all = new ArrayList<>();
         PrintWriter out = spec.commandLine().getOut();
         int todo = 0;
         for (int i = 0; i < file.script().cues().size(); i++) {
@@ -66,7 +66,7 @@ final class CheckCommand implements Callable<Integer> {
             Voice voice = cast.getOrDefault(cue.role().toLowerCase(Locale.ROOT), narrator);
             for (Finding finding :
                     proof.of(CueToProof.of(cue.text(), voice.language(), ScriptCue.MOST_CHARACTERS, readings))) {
-                all.add(fields(number, finding));
+                all.add(CheckReport.FindingEntry.of(number, finding));
                 if (!finding.right()) {
                     todo++;
                     if (!json) {
@@ -76,13 +76,10 @@ final class CheckCommand implements Callable<Integer> {
             }
         }
         if (json) {
-            Map<String, Object> result = new LinkedHashMap<>();
-            result.put("findings", all);
-            result.put("warnings", warnings);
             out.println(JsonMapper.builder()
                     .build()
                     .writerWithDefaultPrettyPrinter()
-                    .writeValueAsString(result));
+                    .writeValueAsString(new CheckReport(all, warnings)));
         } else {
             warnings.forEach(out::println);
             out.println(
@@ -105,20 +102,5 @@ final class CheckCommand implements Callable<Integer> {
                         finding.kind().label(),
                         finding.reason(),
                         suggestions.isEmpty() ? "" : " → " + suggestions);
-    }
-
-    private static Map<String, Object> fields(String number, Finding finding) {
-        Map<String, Object> fields = new LinkedHashMap<>();
-        fields.put("cue", number);
-        fields.put("start", finding.start());
-        fields.put("end", finding.end());
-        fields.put("text", finding.text());
-        fields.put("kind", finding.kind().label());
-        fields.put("reason", finding.reason());
-        fields.put("wouldSay", finding.wouldSay());
-        fields.put(
-                "suggestions",
-                finding.suggestions().stream().map(Suggestion::sentence).toList());
-        return fields;
     }
 }

@@ -4,10 +4,10 @@ package org.logophon.cli;
 public final class ExitStatus {
 
     public static final int DONE = 0;
-    public static final int FAILED = 1;
     public static final int USAGE = 2;
     public static final int INPUT_UNUSABLE = 3;
-    public static final int CUE_FAILED = 4;
+    /** A cue failed, a budget was missed, or something went wrong that is nobody's input. */
+    public static final int FAILED = 4;
 
     private ExitStatus() {}
 }

@@ -1,14 +1,26 @@
 package org.logophon.cli;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import org.logophon.cli.bench.BenchCommand;
+import org.logophon.cli.clearness.MeasureVoicesCommand;
 import org.logophon.cli.narrate.NarrateCommand;
+import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.TypeConversionException;
 
 /** Headless use. Exit status: 0 done, 2 usage, 3 the input can't be used, 4 a cue failed. */
 @Command(
         name = "logophon",
-        subcommands = {NarrateCommand.class, CheckCommand.class, VoicesCommand.class, BenchCommand.class},
+        subcommands = {
+            NarrateCommand.class,
+            CheckCommand.class,
+            VoicesCommand.class,
+            BenchCommand.class,
+            MeasureVoicesCommand.class
+        },
         description = "Turns voiceover scripts into numbered narration clips.",
         mixinStandardHelpOptions = true)
 public final class Main {
@@ -21,6 +33,8 @@ public final class Main {
         CommandLine line = new CommandLine(new Main());
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setUsageHelpAutoWidth(true);
+        line.registerConverter(Double.class, Main::number);
+        line.registerConverter(Integer.class, Main::wholeNumber);
         line.setParameterExceptionHandler((error, given) -> {
             error.getCommandLine()
                     .getErr()
@@ -30,8 +44,36 @@ public final class Main {
         });
         line.setExecutionExceptionHandler((error, command, parsed) -> {
             command.getErr().println(Sentence.of(error));
-            return error instanceof InputUnusable ? ExitStatus.INPUT_UNUSABLE : ExitStatus.FAILED;
+            boolean input = error instanceof InputUnusable
+                    || error instanceof IOException
+                    || error instanceof UncheckedIOException;
+            return input ? ExitStatus.INPUT_UNUSABLE : ExitStatus.FAILED;
         });
-        return line.execute(args);
+        try {
+            return line.execute(args);
+        } catch (OutOfMemoryError | StackOverflowError beyond) {
+            line.getErr().println(Sentence.of(beyond));
+            return ExitStatus.INPUT_UNUSABLE;
+        }
+    }
+
+    private static Double number(String typed) {
+        try {
+            Double number = TypedNumber.read("It", typed);
+            if (number == null) {
+                throw new TypeConversionException("a number is missing");
+            }
+            return number;
+        } catch (InvalidInput unusable) {
+            throw new TypeConversionException(unusable.getMessage());
+        }
+    }
+
+    private static Integer wholeNumber(String typed) {
+        double number = number(typed);
+        if (number != Math.rint(number)) {
+            throw new TypeConversionException("it is a whole number, and “" + typed + "” is none");
+        }
+        return (int) number;
     }
 }

@@ -16,6 +16,7 @@ import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
 import org.logophon.core.ssml.SsmlCue;
+import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
 import org.logophon.documents.OpenedDocument;
@@ -50,12 +51,16 @@ public record ScriptFile(
         OpenedDocument opened;
         byte[] bytes = Files.readAllBytes(path);
         try {
-            opened = Documents.open(path.getFileName().toString(), bytes, Map.of());
+            opened = DocumentOpener.open(path.getFileName().toString(), bytes, Map.of());
         } catch (DocumentUnusable bad) {
             throw new InputUnusable(bad.getMessage());
         }
         Splitting splitting = opened.cueByCue() ? Splitting.DEFAULT : asked;
         Script script = Script.parse(opened.script(), splitting, HandCuts.NONE, language);
+        if (script.cues().size() > Script.MOST_CUES) {
+            throw new InputUnusable("%s has %,d cues, and a script holds at most %,d. Make several files of it."
+                    .formatted(path, script.cues().size(), Script.MOST_CUES));
+        }
         if (script.cues().isEmpty()) {
             throw new InputUnusable(
                     path + " has nothing to speak. Write at least one line that is no heading and no note.");

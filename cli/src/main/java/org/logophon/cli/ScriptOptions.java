@@ -3,12 +3,17 @@ package org.logophon.cli;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.logophon.core.reading.ReadingList;
 import org.logophon.core.reading.ReadingsFile;
 import org.logophon.core.script.CueNumbers;
@@ -89,6 +94,17 @@ public final class ScriptOptions {
         return voices;
     }
 
+    /** Sentences about voices that were cast for roles which no script has. @param roles of the scripts */
+    public List<String> unknownRoles(Collection<String> roles) {
+        Set<String> known =
+                roles.stream().map(role -> role.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        return cast.keySet().stream()
+                .filter(role -> !known.contains(role.toLowerCase(Locale.ROOT)))
+                .map(role -> "--cast names " + role + ", and nobody of that name speaks here. The roles are "
+                        + String.join(", ", new TreeSet<>(roles)) + ".")
+                .toList();
+    }
+
     public Voice voice() {
         return find(voice);
     }
@@ -101,6 +117,8 @@ public final class ScriptOptions {
                 ReadingsFile read = ReadingsFile.read(Files.readString(file, StandardCharsets.UTF_8));
                 read.skipped().forEach(sentence -> warnings.add(file + ": " + sentence));
                 lists.add(read.readings());
+            } catch (NoSuchFileException missing) {
+                throw new InputUnusable(file + " is no file. Give the path of a list of readings.");
             } catch (IllegalArgumentException bad) {
                 throw new InputUnusable(file + ": " + bad.getMessage());
             } catch (java.nio.charset.CharacterCodingException notText) {

@@ -8,7 +8,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
+import org.logophon.documents.Documents;
+import org.logophon.documents.worker.OpenedJson;
 
 /**
  * Does once what the commands do, so that the Java machine can write down, at its end, which classes they need: with that
@@ -49,6 +52,9 @@ final class Training {
                     List.of("voices", "--language", "en"))) {
                 Main.run(command.toArray(String[]::new));
             }
+            // documents are opened by a process of their own, which has the same archive
+            OpenedJson.read(
+                    OpenedJson.write(Documents.open("script.md", SCRIPT.getBytes(StandardCharsets.UTF_8), Map.of())));
         } finally {
             System.setOut(out);
             remove(folder);

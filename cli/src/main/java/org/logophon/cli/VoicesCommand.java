@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import org.logophon.core.figures.Clearness;
+import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.figures.VoiceMeter;
 import org.logophon.core.render.Narrator;
@@ -101,6 +103,10 @@ final class VoicesCommand implements Callable<Integer> {
         fields.put("wordsPerMinute", figures == null ? null : rounded(figures.wordsPerMinute()));
         fields.put("syllablesPerMinute", figures == null ? null : rounded(figures.syllablesPerMinute()));
         fields.put("brightnessHz", figures == null ? null : rounded(figures.brightnessHz()));
+        fields.put("madeHow", voice.making().id());
+        fields.put(
+                "clearPercent",
+                ClearnessTable.shipped().of(voice.id()).map(Clearness::percent).orElse(null));
         return fields;
     }
 }

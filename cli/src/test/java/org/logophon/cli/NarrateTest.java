@@ -14,6 +14,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -54,6 +56,50 @@ class NarrateTest {
     }
 
     @Test
+    void whatCannotBeReadOrWrittenIsSaidWithItsReason() throws Exception {
+        String script = script("fog.txt", "Fog till noon.").toString();
+        Path file = script("taken", "words");
+        Run taken = run("narrate", script, "--out", file.toString());
+        assertThat(taken.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(taken.err()).contains("taken is a file, and a folder is needed");
+        Run under = run("narrate", script, "--out", file.resolve("clips").toString());
+        assertThat(under.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(under.err()).contains("taken").doesNotContain("null");
+        Run readings =
+                run("check", script, "--readings", folder.resolve("none.csv").toString());
+        assertThat(readings.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(readings.err()).contains("none.csv is no file");
+    }
+
+    @Test
+    void aVoiceForARoleThatNobodyHasIsAWarning() throws Exception {
+        Run run = run("check", script("fog.txt", "KEEPER: Fog till noon.").toString(), "--cast", "Kepper=isla");
+        assertThat(run.status()).isEqualTo(ExitStatus.DONE);
+        assertThat(run.out()).contains("--cast names Kepper").contains("The roles are Keeper.");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "--gap, NaN, NaN",
+        "--gap, 42949672960, from 0 to 10 s",
+        "--pace, 4294967396, from 50 to 200 %",
+        "--pitch, 0x1p4, 0x1p4",
+        "--target, 1e2, 1e2",
+        "--pace, 99.5, 99.5"
+    })
+    void numbersAreReadStrictly(String option, String typed, String told) throws Exception {
+        Run run = run(
+                "narrate",
+                script("fog.txt", "Fog till noon.").toString(),
+                "--out",
+                folder.resolve("out").toString(),
+                option,
+                typed);
+        assertThat(run.status()).isEqualTo(ExitStatus.USAGE);
+        assertThat(run.err()).contains(told);
+    }
+
+    @Test
     void writesNumberedClipsThatTheReferenceToolsAgreeWith() throws Exception {
         Path out = folder.resolve("out");
         Run run = run(
@@ -66,7 +112,7 @@ class NarrateTest {
                 "--pace",
                 "90",
                 "--json");
-        assertThat(run.status()).isEqualTo(ExitStatus.CUE_FAILED);
+        assertThat(run.status()).isEqualTo(ExitStatus.FAILED);
         JsonNode result = JsonMapper.builder().build().readTree(run.out());
         assertThat(result.get("clips")).hasSize(2);
         assertThat(result.get("warnings").get(0).asString()).contains("cue 030").contains("no letter and no digit");

@@ -8,7 +8,9 @@ final class AuditionBench {
     private static final double BUDGET_SECONDS = 0.7;
     private static final String LINE =
             "Wind north-west, force nine. Lit the lamp at 4:52, read until two, and heard nothing but the sea.";
-    private static final String[] VOICES = {"isla", "hamish", "aldric", "marnie", "rufus", "otis"};
+    private static final String[] VOICES = {
+        "isla", "hamish", "aldric", "marnie", "rufus", "otis", "edwin", "nessa", "gawen"
+    };
 
     private final BenchServer server;
 
@@ -37,7 +39,7 @@ final class AuditionBench {
 
     private double seconds(String project, String voice) throws Exception {
         long start = System.nanoTime();
-        String sound = server.json(project + "/cast/audition?role=Narrator&voice=" + voice)
+        String sound = server.made(project + "/cast/audition", "role=Narrator&voice=" + voice)
                 .get("sound")
                 .asString();
         server.send("GET", sound, null, null);

@@ -6,15 +6,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import org.logophon.cli.ExitStatus;
+import org.logophon.cli.InputUnusable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -22,39 +22,80 @@ import tools.jackson.databind.json.JsonMapper;
 @Command(name = "bench", description = "Measures the budgets against public tools.", mixinStandardHelpOptions = true)
 public final class BenchCommand implements Callable<Integer> {
 
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
     @Spec
     private CommandSpec spec;
 
     @Option(names = "--server", paramLabel = "ADDRESS", description = "A running Logophon, for the budget of an edit.")
     private String server;
 
+    @Option(
+            names = "--launcher",
+            paramLabel = "FILE",
+            description = "The command that people type, for the budgets of whole processes.")
+    private Path launcher;
+
+    @Option(
+            names = "--measured",
+            paramLabel = "FILE",
+            description = "Rows that another process measured, as JSON: they join the table.")
+    private Path measured;
+
+    @Parameters(
+            arity = "0..1",
+            paramLabel = "load",
+            description = "\"load\": many people at once on the running Logophon, instead of all else.")
+    private String which;
+
     @Override
     public Integer call() throws Exception {
-        Path folder = Files.createTempDirectory("logophon-bench");
-        List<BenchResult> rows = new ArrayList<>();
-        try {
-            rows.addAll(new RenderBench(folder).run());
-            rows.add(new MarksBench().run());
-            rows.add(new MeterBench(folder).run());
-            rows.add(new ScriptBench().run());
-            if (server != null) {
-                rows.add(new EditBench(new BenchServer(server)).run());
-                rows.add(new AuditionBench(new BenchServer(server)).run());
-                rows.add(new MarkChangeBench(new BenchServer(server)).run());
-            }
-        } finally {
-            remove(folder);
+        if (which != null && (!which.equals("load") || server == null)) {
+            throw new InputUnusable("The bench knows \"load\" beside what it measures without a word; it is \"" + which
+                    + "\", and needs a running server.");
         }
+        List<BenchResult> rows = which == null ? all() : new LoadBench(server).run();
         print(rows);
         return rows.stream().allMatch(BenchResult::met) ? ExitStatus.DONE : ExitStatus.FAILED;
     }
 
+    private List<BenchResult> all() throws Exception {
+        Path folder = Files.createTempDirectory("logophon-bench");
+        List<BenchResult> rows = new ArrayList<>();
+        try {
+            LaunchedCommand command = launcher == null ? null : new LaunchedCommand(launcher, folder);
+            if (command != null) {
+                rows.addAll(new CommandBench(folder, command).run());
+            }
+            rows.addAll(new RenderBench(folder, command).run());
+            rows.add(new MarksBench().run());
+            rows.add(new MeterBench(folder).run());
+            rows.add(new ScriptBench().run());
+            if (server != null) {
+                BenchServer asked = new BenchServer(server);
+                rows.add(new EditBench(asked).run());
+                rows.add(new AuditionBench(asked).run());
+                rows.add(new MarkChangeBench(asked).run());
+                rows.add(new OtherTabBench(asked).run());
+                rows.addAll(new LongProjectBench(asked).run());
+            }
+            if (measured != null) {
+                rows.addAll(List.of(JSON.readValue(Files.readString(measured), BenchResult[].class)));
+            }
+        } finally {
+            remove(folder);
+        }
+        return rows;
+    }
+
+    private record Report(List<BenchResult> budgets) {}
+
     private void print(List<BenchResult> rows) {
         PrintWriter out = spec.commandLine().getOut();
-        out.printf("%-46s %-46s %9s %9s %7s %7s%n", "what", "against", "ours", "theirs", "ratio", "wanted");
+        out.printf("%-56s %-46s %9s %9s %7s %7s%n", "what", "against", "ours", "theirs", "ratio", "wanted");
         for (BenchResult row : rows) {
             out.printf(
-                    "%-46s %-46s %7.2f %s %7.2f %s %6.1f× ≥ %4.1f× %s%n",
+                    "%-56s %-46s %7.2f %s %7.2f %s %6.1f× ≥ %4.1f× %s%n",
                     row.what(),
                     row.against(),
                     row.ours(),
@@ -65,23 +106,8 @@ public final class BenchCommand implements Callable<Integer> {
                     row.wanted(),
                     row.met() ? "met" : "MISSED");
         }
-        out.println(JsonMapper.builder()
-                .build()
-                .writeValueAsString(Map.of(
-                        "budgets", rows.stream().map(BenchCommand::fields).toList())));
+        out.println(JSON.writeValueAsString(new Report(rows)));
         out.flush();
-    }
-
-    private static Map<String, Object> fields(BenchResult row) {
-        Map<String, Object> fields = new LinkedHashMap<>();
-        fields.put("what", row.what());
-        fields.put("against", row.against());
-        fields.put("ours", row.ours());
-        fields.put("theirs", row.theirs());
-        fields.put("ratio", row.ratio());
-        fields.put("wanted", row.wanted());
-        fields.put("met", row.met());
-        return fields;
     }
 
     private static void remove(Path folder) throws IOException {

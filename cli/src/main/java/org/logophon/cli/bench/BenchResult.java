@@ -1,5 +1,7 @@
 package org.logophon.cli.bench;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
+
 /**
  * One budget.
  *
@@ -8,10 +10,12 @@ package org.logophon.cli.bench;
  */
 record BenchResult(String what, String against, double ours, double theirs, String unit, double wanted) {
 
+    @JsonProperty
     double ratio() {
         return theirs / ours;
     }
 
+    @JsonProperty
     boolean met() {
         return ratio() >= wanted;
     }

@@ -8,7 +8,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.Iterator;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.logophon.cli.InputUnusable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -38,22 +40,76 @@ final class BenchServer {
 
     /** @return the new version */
     int save(String project, String text, int version) throws Exception {
-        String body = json.writeValueAsString(Map.of("text", text, "version", version));
-        return json.readTree(send("PUT", project + "/script", body, "application/json")
-                        .body())
-                .get("version")
-                .asInt();
+        return version(put(project, script(text, version)));
+    }
+
+    /** What saves a script over a version of it. */
+    String script(String text, int version) {
+        return json.writeValueAsString(Map.of("text", text, "version", version));
+    }
+
+    HttpResponse<String> put(String project, String script) throws Exception {
+        return send("PUT", project + "/script", script, "application/json");
+    }
+
+    int version(HttpResponse<String> saved) {
+        return json.readTree(saved.body()).get("version").asInt();
+    }
+
+    JsonNode made(String path, String form) throws Exception {
+        return json.readTree(
+                send("POST", path, form, "application/x-www-form-urlencoded").body());
     }
 
     JsonNode json(String path) throws Exception {
         return json.readTree(send("GET", path, null, null).body());
     }
 
+    /** What a page is told of. */
+    Events events(String path) throws Exception {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Accept", "text/event-stream")
+                .build();
+        return new Events(
+                http.send(request, HttpResponse.BodyHandlers.ofLines()).body());
+    }
+
+    /** Lines of a stream of server-sent events (HTML, Living Standard, 9.2). */
+    static final class Events implements AutoCloseable {
+
+        private final Stream<String> lines;
+        private final Iterator<String> coming;
+
+        private Events(Stream<String> lines) {
+            this.lines = lines;
+            this.coming = lines.iterator();
+        }
+
+        /** Waits for the next event of this name whose data holds this. */
+        void next(String name, String part) {
+            String event = "";
+            while (coming.hasNext()) {
+                String[] field = coming.next().split(": ?", 2);
+                if (field[0].equals("event")) {
+                    event = field[1];
+                } else if (field[0].equals("data") && event.equals(name) && field[1].contains(part)) {
+                    return;
+                }
+            }
+            throw new InputUnusable("The stream of events ended before the bench heard \"" + name + "\".");
+        }
+
+        @Override
+        public void close() {
+            lines.close();
+        }
+    }
+
     HttpResponse<String> send(String method, String path, String body, String type) throws Exception {
         HttpRequest.Builder request =
                 HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path));
         String token = cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .filter(c -> c.getName().startsWith("logophon-token-"))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");

@@ -46,7 +46,7 @@ final class EditBench {
         JsonNode before = programme(project);
         int changed = 0;
         for (JsonNode cue : before.get("cues")) {
-            changed += cue.get("state").asString().equals("state-ready") ? 0 : 1;
+            changed += cue.get("state").asString().equals("ready") ? 0 : 1;
         }
         if (expected > 0 && changed != expected) {
             throw new InputUnusable("The bench changed one word and " + changed + " cues want a render; it should be "
@@ -58,7 +58,7 @@ final class EditBench {
             now = programme(project);
         } while (now.get("rendering").asInt() > 0);
         for (int i = 0; i < CUES; i++) {
-            boolean was = before.get("cues").get(i).get("state").asString().equals("state-ready");
+            boolean was = before.get("cues").get(i).get("state").asString().equals("ready");
             if (!was && expected > 0) {
                 server.send("GET", now.get("cues").get(i).get("sound").asString(), null, null);
             }

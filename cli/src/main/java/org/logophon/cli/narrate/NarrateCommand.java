@@ -16,6 +16,8 @@ import org.logophon.core.delivery.FileNames;
 import org.logophon.core.delivery.Slug;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 import org.logophon.core.reading.ReadingList;
 import org.logophon.core.style.Style;
 import org.logophon.speech.WorkerPool;
@@ -120,6 +122,13 @@ public final class NarrateCommand implements Callable<Integer> {
             // one process starts while the scripts are read, the others when there is work for them
             pool.early(1);
             List<ScriptFile> files = read(plan, outcome);
+            options.unknownRoles(files.stream()
+                            .flatMap(file -> file.script().roles().stream())
+                            .toList())
+                    .forEach(sentence -> {
+                        outcome.warning(sentence);
+                        spec.commandLine().getErr().println(sentence);
+                    });
             affordable(plan, files);
             if (files.stream().mapToInt(file -> file.script().cues().size()).sum() > 1) {
                 pool.early(Runtime.getRuntime().availableProcessors() - 1);
@@ -140,7 +149,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     .println(JsonMapper.builder()
                             .build()
                             .writerWithDefaultPrettyPrinter()
-                            .writeValueAsString(outcome.fields()));
+                            .writeValueAsString(outcome.report()));
             spec.commandLine().getOut().flush();
         }
         if (outcome.failed() > 0) {
@@ -150,7 +159,7 @@ public final class NarrateCommand implements Callable<Integer> {
                             outcome.failed() == 1
                                     ? "1 cue failed; the others are written."
                                     : outcome.failed() + " cues failed; the others are written.");
-            return ExitStatus.CUE_FAILED;
+            return ExitStatus.FAILED;
         }
         return ExitStatus.DONE;
     }
@@ -251,10 +260,14 @@ public final class NarrateCommand implements Callable<Integer> {
             return null;
         }
         try {
-            return Double.valueOf(target);
-        } catch (NumberFormatException e) {
-            throw usage("--target takes a loudness in LUFS or the word off, not " + target + ".");
+            Double lufs = TypedNumber.read("--target", target);
+            if (lufs != null) {
+                return lufs;
+            }
+        } catch (InvalidInput unusable) {
+            throw usage(unusable.getMessage() + " It takes a loudness in LUFS, or the word off.");
         }
+        throw usage("--target takes a loudness in LUFS or the word off.");
     }
 
     private ParameterException usage(String sentence) {

@@ -1,0 +1,33 @@
+package org.logophon.cli;
+
+import java.util.List;
+import org.logophon.core.proof.Finding;
+import org.logophon.core.proof.Suggestion;
+
+/** What {@code check --json} prints. */
+record CheckReport(List<FindingEntry> findings, List<String> warnings) {
+
+    /** @param start UTF-16 index in the cue's text, to {@code end} */
+    record FindingEntry(
+            String cue,
+            int start,
+            int end,
+            String text,
+            String kind,
+            String reason,
+            String wouldSay,
+            List<String> suggestions) {
+
+        static FindingEntry of(String number, Finding finding) {
+            return new FindingEntry(
+                    number,
+                    finding.start(),
+                    finding.end(),
+                    finding.text(),
+                    finding.kind().label(),
+                    finding.reason(),
+                    finding.wouldSay(),
+                    finding.suggestions().stream().map(Suggestion::sentence).toList());
+        }
+    }
+}
