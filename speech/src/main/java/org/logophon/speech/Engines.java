@@ -22,8 +22,13 @@ public final class Engines implements SpeechEngine {
 
     /** @param hired an outside service's voices; null for none */
     public Engines(WorkerPool pool, HiredEngine hired) {
-        Map<String, SpeechEngine> engines = new HashMap<>(
-                Map.of(EspeakVoices.ENGINE, new EspeakEngine(pool), FliteVoices.ENGINE, new FliteEngine(pool)));
+        Map<String, SpeechEngine> engines = new HashMap<>(Map.of(
+                EspeakVoices.ENGINE,
+                new EspeakEngine(pool),
+                FliteVoices.ENGINE,
+                new FliteEngine(pool),
+                FestivalVoices.ENGINE,
+                new FestivalEngine(pool)));
         if (hired != null) {
             engines.put(HiredService.ENGINE, new PiecewiseEngine(hired));
         }

@@ -12,6 +12,7 @@ import java.util.Set;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Terms;
 import org.logophon.core.voice.Voice;
 
@@ -44,20 +45,21 @@ final class EspeakVoices {
             canDo.add(Ability.RANGE);
         }
         return new Voice(
-                cells[0],
-                cells[1],
-                cells[2],
-                cells[3],
-                cells[4],
-                "F".equals(cells[5]) ? Gender.FEMALE : Gender.MALE,
-                age(cells[6]),
-                List.of(),
-                ENGINE,
-                cells[6],
-                canDo,
-                byItself,
-                List.of(),
-                Terms.FREE);
+                        cells[0],
+                        cells[1],
+                        cells[2],
+                        cells[3],
+                        cells[4],
+                        "F".equals(cells[5]) ? Gender.FEMALE : Gender.MALE,
+                        age(cells[6]),
+                        List.of(),
+                        ENGINE,
+                        cells[6],
+                        canDo,
+                        byItself,
+                        List.of(),
+                        Terms.FREE)
+                .made(Making.FORMANT);
     }
 
     /** As the engine's own voice files say it: "gender female 70" and "gender male 50". */

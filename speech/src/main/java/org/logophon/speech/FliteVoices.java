@@ -6,6 +6,7 @@ import java.util.Set;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Terms;
 import org.logophon.core.voice.Voice;
 
@@ -20,10 +21,14 @@ final class FliteVoices {
 
     static List<Voice> all() {
         return List.of(
-                voice("marnie", "Marnie", "en-US", "United States", Gender.FEMALE, "cmu_us_slt"),
-                voice("rufus", "Rufus", "en-US", "United States", Gender.MALE, "cmu_us_rms"),
-                voice("farquhar", "Farquhar", "en-GB-scotland", "Scotland", Gender.MALE, "cmu_us_awb"),
-                voice("otis", "Otis", "en-US", "United States", Gender.MALE, "cmu_us_kal16"));
+                voice("marnie", "Marnie", "en-US", "United States", Gender.FEMALE, "cmu_us_slt")
+                        .made(Making.STATISTICAL),
+                voice("rufus", "Rufus", "en-US", "United States", Gender.MALE, "cmu_us_rms")
+                        .made(Making.STATISTICAL),
+                voice("farquhar", "Farquhar", "en-GB-scotland", "Scotland", Gender.MALE, "cmu_us_awb")
+                        .made(Making.STATISTICAL),
+                voice("otis", "Otis", "en-US", "United States", Gender.MALE, "cmu_us_kal16")
+                        .made(Making.DIPHONE));
     }
 
     private static Voice voice(String id, String name, String language, String accent, Gender gender, String library) {

@@ -1,7 +1,9 @@
 package org.logophon.speech;
 
+import java.util.List;
 import java.util.stream.Stream;
 import org.logophon.core.voice.FixedVoices;
+import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 
 /** The voices of the engines that come with the machine. */
@@ -13,7 +15,10 @@ public final class NativeVoices {
     private NativeVoices() {}
 
     public static VoiceCatalogue catalogue() {
-        return new FixedVoices(Stream.concat(EspeakVoices.all().stream(), FliteVoices.all().stream())
+        List<Voice> own = Stream.of(FliteVoices.all(), FestivalVoices.all(), EspeakVoices.all())
+                .flatMap(List::stream)
+                .toList();
+        return new FixedVoices(Stream.concat(CastVoices.of(new FixedVoices(own)).stream(), own.stream())
                 .toList());
     }
 }

@@ -15,16 +15,25 @@ import org.logophon.speech.worker.Frames;
 /** One running worker process. Used by one thread at a time. */
 final class Worker {
 
+    /** How long a process whose pipe has broken takes to be gone. */
+    private static final long ENDING_MILLIS = 1_000;
+    /** 128 + SIGKILL. */
+    private static final int KILLED = 137;
+
     private final Process process;
     private final DataInputStream in;
     private final DataOutputStream out;
     private final ScheduledExecutorService watch;
     private final LastWords lastWords;
     private int served;
+    private volatile boolean late;
 
     Worker(List<String> command, ScheduledExecutorService watch) {
         try {
-            this.process = new ProcessBuilder(command).start();
+            ProcessBuilder builder = new ProcessBuilder(command);
+            // it hands what strangers wrote to native code: none of our secrets is there to be read
+            builder.environment().keySet().removeIf(name -> !name.equals("PATH") && !name.startsWith("LC_"));
+            this.process = builder.start();
         } catch (IOException e) {
             throw new SpeechFailed(
                     "A speech worker can't be started. See that util-linux and a Java 17 runtime are installed.", e);
@@ -53,7 +62,7 @@ final class Worker {
      */
     <T> T ask(Request request, Answer<T> answer, long deadlineMillis) throws WorkerDied {
         served++;
-        ScheduledFuture<?> deadline = watch.schedule(process::destroyForcibly, deadlineMillis, TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> deadline = watch.schedule(this::endLate, deadlineMillis, TimeUnit.MILLISECONDS);
         try {
             request.write(out);
             out.flush();
@@ -71,20 +80,33 @@ final class Worker {
         }
     }
 
+    private void endLate() {
+        late = true;
+        process.destroyForcibly();
+    }
+
     private WorkerDied died(IOException how) {
+        // killed by somebody else, as when the machine runs out of memory: the request that it was at has no part in it
+        boolean byOthers = ended(ENDING_MILLIS) && process.exitValue() == KILLED && !late;
         close();
-        String status;
+        return new WorkerDied(lastSeen(), how, !byOthers);
+    }
+
+    private boolean ended(long millis) {
         try {
-            status = process.waitFor(2, TimeUnit.SECONDS) ? "with status " + process.exitValue() : "and lingers";
+            return process.waitFor(millis, TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            status = "";
+            return false;
         }
+    }
+
+    /** Of one that is gone: how it ended, and its last words. */
+    String lastSeen() {
+        String status = ended(2 * ENDING_MILLIS) ? "with status " + process.exitValue() : "and lingers";
         String words = lastWords.get();
-        return new WorkerDied(
-                "A speech worker stopped " + status
-                        + (words.isEmpty() ? " without a word" : "; its last words: " + words),
-                how);
+        return "A speech worker stopped " + status
+                + (words.isEmpty() ? " without a word" : "; its last words: " + words);
     }
 
     /** Requests so far. */

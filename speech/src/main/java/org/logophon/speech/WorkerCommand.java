@@ -15,6 +15,13 @@ final class WorkerCommand {
     /** Private writable memory of the whole process, heap and native: a runaway library is stopped here. */
     private static final String DATA_LIMIT_BYTES = Long.toString(1_500L << 20);
 
+    /**
+     * Of threads that native code makes. espeak-ng 1.51 makes one each time it is started anew, for speaking in the
+     * background, which we never ask for, and doesn't end it: with the usual 8 MB each, a worker was at its limit after
+     * some eighty requests.
+     */
+    private static final String STACK_BYTES = Integer.toString(256 << 10);
+
     private WorkerCommand() {}
 
     /** @param espeakHome folder made by {@link EspeakData} */
@@ -26,6 +33,7 @@ final class WorkerCommand {
         return List.of(
                 "prlimit",
                 "--data=" + DATA_LIMIT_BYTES,
+                "--stack=" + STACK_BYTES + ":",
                 "--core=0",
                 java,
                 "-Xmx700m",

@@ -25,7 +25,11 @@ public final class WorkerPool implements AutoCloseable {
     /**
      * A native library leaves a little behind with every start (a thread now and then); a new process leaves nothing.
      */
-    private static final int MOST_REQUESTS = 400;
+    private static final int MOST_REQUESTS = 200;
+    /** Deaths of workers at a request that it seems to have caused. */
+    private static final int MOST_OWN_DEATHS = 2;
+    /** Deaths of any kind at a request. */
+    private static final int MOST_DEATHS = 6;
 
     private final String espeakHome;
     private final GenericObjectPool<Worker> workers;
@@ -79,7 +83,11 @@ public final class WorkerPool implements AutoCloseable {
 
         @Override
         public boolean validateObject(PooledObject<Worker> pooled) {
-            return pooled.getObject().alive() && pooled.getObject().served() < MOST_REQUESTS;
+            Worker worker = pooled.getObject();
+            if (!worker.alive() && worker.served() == 0) {
+                LOG.warn("{} before it was asked for anything", worker.lastSeen());
+            }
+            return worker.alive() && worker.served() < MOST_REQUESTS;
         }
 
         @Override
@@ -114,17 +122,22 @@ public final class WorkerPool implements AutoCloseable {
 
     /** Runs a request on a free worker, waiting for one. */
     <T> T ask(Worker.Request request, Worker.Answer<T> answer, long deadlineMillis) {
-        try {
-            return askOne(request, answer, deadlineMillis);
-        } catch (WorkerDied first) {
-            LOG.warn("{}. The request is tried once more", first.getMessage());
+        int own = 0;
+        for (int deaths = 1; ; deaths++) {
             try {
                 return askOne(request, answer, deadlineMillis);
-            } catch (WorkerDied second) {
-                LOG.warn("{}. The request is given up", second.getMessage());
+            } catch (WorkerDied died) {
+                own += died.ofItsRequest() ? 1 : 0;
+                if (own < MOST_OWN_DEATHS && deaths < MOST_DEATHS) {
+                    LOG.warn("{}. The request is tried once more", died.getMessage());
+                    continue;
+                }
+                LOG.warn("{}. The request is given up", died.getMessage());
                 throw new SpeechFailed(
-                        "The speech engine stopped twice on this text. Change its wording, or cast another voice.",
-                        second);
+                        own < MOST_OWN_DEATHS
+                                ? "Speech workers are killed by the system again and again; it may be short of memory. Render again later."
+                                : "The speech engine stopped twice on this text. Change its wording, or cast another voice.",
+                        died);
             }
         }
     }
@@ -144,7 +157,7 @@ public final class WorkerPool implements AutoCloseable {
         }
     }
 
-    private Worker borrow() {
+    private Worker borrow() throws WorkerDied {
         if (closed) {
             throw new SpeechFailed("Logophon is stopping.");
         }
@@ -156,6 +169,10 @@ public final class WorkerPool implements AutoCloseable {
         } catch (SpeechFailed cantStart) {
             throw cantStart;
         } catch (Exception none) {
+            // the pool found a new worker dead, or was closed meanwhile
+            if (!closed) {
+                throw new WorkerDied("A new speech worker was gone at once", none, false);
+            }
             throw new SpeechFailed("Logophon is stopping.", none);
         }
     }

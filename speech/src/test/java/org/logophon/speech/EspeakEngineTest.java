@@ -3,11 +3,15 @@ package org.logophon.speech;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -52,6 +56,22 @@ class EspeakEngineTest {
                         voice(voice),
                         ENGINE.version(voice(voice)),
                         ResolvedDirection.of(new Direction(pace, pitch, null, null))));
+    }
+
+    @Test
+    void aWorkerThatHasSpokenOftenSpeaksOn(@TempDir Path folder) throws IOException {
+        Path starts = folder.resolve("starts");
+        String home = EspeakData.prepare();
+        List<String> counted = List.of(
+                "sh", "-c", "echo started >> " + starts + "; exec " + String.join(" ", WorkerCommand.line(home)));
+        try (WorkerPool one = new WorkerPool(1, home, counted)) {
+            EspeakEngine engine = new EspeakEngine(one);
+            SpeechRequest request = new SpeechRequest(voice("isla"), SpokenText.of("One tide."), 1, 0);
+            for (int i = 0; i < 180; i++) {
+                engine.speak(request);
+            }
+        }
+        assertThat(Files.readAllLines(starts)).as("workers that it took").hasSize(1);
     }
 
     @Test

@@ -3,6 +3,7 @@ package org.logophon.speech;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,6 +28,40 @@ class WorkerPoolTest {
         try (WorkerPool pool = new WorkerPool(1, home, crashesOnce)) {
             assertThat(hello(pool, 20_000)).startsWith("espeak-ng");
             assertThat(Files.exists(once)).isTrue();
+        }
+    }
+
+    @Test
+    void workersThatSomebodyElseKillsDontCountAgainstTheirRequest(@TempDir Path folder) {
+        Path kills = folder.resolve("kills");
+        String home = EspeakData.prepare();
+        String real = String.join(" ", WorkerCommand.line(home));
+        String thrice = "n=$(cat " + kills + " 2>/dev/null || echo 0); if [ $n -ge 3 ]; then exec " + real
+                + "; fi; echo $((n + 1)) > " + kills + "; head -c 1 >/dev/null; kill -9 $$";
+        try (WorkerPool pool = new WorkerPool(1, home, List.of("bash", "-c", thrice))) {
+            assertThat(hello(pool, 20_000)).startsWith("espeak-ng");
+            assertThat(kills).content().isEqualTo("3\n");
+        }
+    }
+
+    @Test
+    void aWorkerThatEndsTwiceAtARequestIsGivenUp() {
+        try (WorkerPool pool = new WorkerPool(1, "", List.of("bash", "-c", "head -c 1 >/dev/null; exit 139"))) {
+            assertThatThrownBy(() -> hello(pool, 20_000))
+                    .isInstanceOf(SpeechFailed.class)
+                    .hasMessageContaining("stopped twice on this text");
+        }
+    }
+
+    @Test
+    void workersKnowNothingOfOurEnvironment(@TempDir Path folder) throws IOException {
+        Path seen = folder.resolve("seen");
+        String home = EspeakData.prepare();
+        String real = String.join(" ", WorkerCommand.line(home));
+        try (WorkerPool pool = new WorkerPool(1, home, List.of("sh", "-c", "env > " + seen + "; exec " + real))) {
+            hello(pool, 20_000);
+            // what the shell itself sets
+            assertThat(Files.readAllLines(seen)).allMatch(line -> line.matches("(PATH|PWD|OLDPWD|SHLVL|_|LC_\\w+)=.*"));
         }
     }
 

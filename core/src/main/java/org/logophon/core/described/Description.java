@@ -1,13 +1,15 @@
 package org.logophon.core.described;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.logophon.core.described.DescribingWords.Meaning;
+import org.logophon.core.described.DescribingWords.Scale;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
 
@@ -16,23 +18,24 @@ import org.logophon.core.voice.Gender;
  *
  * @param pitch   −2 very deep … +2 very high
  * @param pace    −2 very slow … +2 very fast
- * @param range   −1 even … +1 lively
- * @param colour  −1 dark … +1 bright
+ * @param range   −2 even … +2 lively
+ * @param colour  −2 dark … +2 bright
  * @param places  words that may name an accent or a language
  * @param unknown words that say nothing about a voice here
  */
 public record Description(
         Gender gender,
         Age age,
-        int pitch,
-        int pace,
-        int range,
-        int colour,
+        double pitch,
+        double pace,
+        double range,
+        double colour,
         boolean whispers,
         List<String> places,
         List<String> unknown) {
 
-    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}'’-]+");
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}'’-]+|\\d+");
+    private static final Pattern YEARS_OLD = Pattern.compile("(\\d{1,3})[ -]*years?[ -]*old");
     private static final Set<String> FILLERS = Set.of(
             "a",
             "an",
@@ -51,92 +54,139 @@ public record Description(
             "that",
             "is",
             "but",
-            "not",
             "accent",
             "like",
-            "somewhat",
-            "rather",
-            "quite",
-            "bit",
-            "little",
-            "slightly");
-    private static final Map<String, Integer> MUCH = Map.of("very", 2, "extremely", 2, "really", 2);
-    private static final Map<String, Gender> GENDERS = Map.ofEntries(
-            Map.entry("man", Gender.MALE),
-            Map.entry("male", Gender.MALE),
-            Map.entry("men", Gender.MALE),
-            Map.entry("gentleman", Gender.MALE),
-            Map.entry("boy", Gender.MALE),
-            Map.entry("grandfather", Gender.MALE),
-            Map.entry("woman", Gender.FEMALE),
-            Map.entry("female", Gender.FEMALE),
-            Map.entry("lady", Gender.FEMALE),
-            Map.entry("girl", Gender.FEMALE),
-            Map.entry("grandmother", Gender.FEMALE));
-    private static final Map<String, Age> AGES = Map.ofEntries(
-            Map.entry("old", Age.OLD),
-            Map.entry("elderly", Age.OLD),
-            Map.entry("aged", Age.OLD),
-            Map.entry("grandfather", Age.OLD),
-            Map.entry("grandmother", Age.OLD),
-            Map.entry("young", Age.YOUNG),
-            Map.entry("youthful", Age.YOUNG),
-            Map.entry("boy", Age.YOUNG),
-            Map.entry("girl", Age.YOUNG));
-    private static final Map<String, Integer> PITCHES =
-            words(Map.of(-1, "deep low bass booming", 1, "high shrill squeaky"));
-    private static final Map<String, Integer> PACES =
-            words(Map.of(-1, "slow unhurried measured calm", 1, "fast quick brisk hurried rapid"));
-    private static final Map<String, Integer> RANGES =
-            words(Map.of(-1, "even flat monotone level sober dry", 1, "lively animated expressive sing-song cheerful"));
-    private static final Map<String, Integer> COLOURS =
-            words(Map.of(-1, "warm dark soft mellow rich", 1, "bright clear sharp crisp thin"));
-    private static final Set<String> WHISPERS = Set.of("whisper", "whispers", "whispering", "whispered", "breathy");
+            "to",
+            "too",
+            "years",
+            "year",
+            "year-old",
+            "person",
+            "somebody",
+            "someone",
+            "or",
+            "at",
+            "about",
+            "quality",
+            "tone",
+            "narration",
+            "for",
+            "my",
+            "their");
+    /** How much of what the next word says. */
+    private static final Map<String, Double> MUCH = Map.ofEntries(
+            Map.entry("very", 2.0),
+            Map.entry("extremely", 2.0),
+            Map.entry("really", 2.0),
+            Map.entry("bit", 0.5),
+            Map.entry("little", 0.5),
+            Map.entry("slightly", 0.5),
+            Map.entry("somewhat", 0.5),
+            Map.entry("rather", 0.75),
+            Map.entry("quite", 0.75),
+            Map.entry("fairly", 0.75));
 
-    private static Map<String, Integer> words(Map<Integer, String> lists) {
-        Map<String, Integer> words = new LinkedHashMap<>();
-        lists.forEach((value, list) -> List.of(list.split(" ")).forEach(word -> words.put(word, value)));
-        return words;
-    }
+    private static final Set<String> TURNING = Set.of("not", "never", "without", "no", "isn't", "isn’t");
+    /** "Not too deep" asks for a little less than the middle, "not deep" for the other end. */
+    private static final double NOT_TOO = -0.25;
+
+    private static final double MOST = 2;
+    private static final Map<String, Integer> DECADES = Map.of(
+            "teens",
+            15,
+            "twenties",
+            25,
+            "thirties",
+            35,
+            "forties",
+            45,
+            "fifties",
+            55,
+            "sixties",
+            65,
+            "seventies",
+            75,
+            "eighties",
+            85,
+            "nineties",
+            95);
+    private static final int YOUNG_UNTIL = 25;
+    private static final int OLD_FROM = 60;
+    private static final int OLDEST = 110;
 
     /** @param places words that are known to name an accent or a language, in lower case */
     public static Description of(String written, Set<String> places) {
         Gender gender = null;
         Age age = null;
-        int[] values = new int[4];
         boolean whispers = false;
+        Map<Scale, Double> scales = new EnumMap<>(Scale.class);
         List<String> named = new ArrayList<>();
         List<String> unknown = new ArrayList<>();
-        int much = 1;
-        Matcher words = WORD.matcher(written.toLowerCase(Locale.ROOT));
+        double much = 1;
+        boolean turned = false;
+        boolean too = false;
+        Matcher words =
+                WORD.matcher(YEARS_OLD.matcher(written.toLowerCase(Locale.ROOT)).replaceAll("$1"));
         while (words.find()) {
             String word = words.group();
+            if (TURNING.contains(word)) {
+                turned = true;
+                continue;
+            }
+            if (turned && (word.equals("too") || word.equals("very") || word.equals("so"))) {
+                too = true;
+                continue;
+            }
             if (MUCH.containsKey(word)) {
                 much = MUCH.get(word);
                 continue;
             }
-            boolean known = GENDERS.containsKey(word)
-                    || AGES.containsKey(word)
-                    || WHISPERS.contains(word)
-                    || places.contains(word)
-                    || FILLERS.contains(word);
-            gender = GENDERS.getOrDefault(word, gender);
-            age = AGES.getOrDefault(word, age);
-            whispers |= WHISPERS.contains(word);
-            List<Map<String, Integer>> scales = List.of(PITCHES, PACES, RANGES, COLOURS);
-            for (int i = 0; i < scales.size(); i++) {
-                Integer value = scales.get(i).get(word);
-                known |= value != null;
-                values[i] = value == null ? values[i] : value * (i < 2 ? much : 1);
-            }
-            if (places.contains(word)) {
+            Meaning meaning = DescribingWords.ALL.get(word);
+            Age inYears = years(word);
+            if (meaning != null) {
+                // "not old" says no more than that
+                gender = turned || meaning.gender() == null ? gender : meaning.gender();
+                age = turned || meaning.age() == null ? age : meaning.age();
+                whispers |= meaning.whispers() && !turned;
+                double times = too ? NOT_TOO : turned ? -much : much;
+                meaning.scales()
+                        .forEach((scale, value) ->
+                                scales.merge(scale, value * times, (a, b) -> Math.max(-MOST, Math.min(MOST, a + b))));
+            } else if (inYears != null) {
+                age = inYears;
+            } else if (places.contains(word)) {
                 named.add(word);
-            } else if (!known) {
+            } else if (FILLERS.contains(word) || Character.isDigit(word.charAt(0))) {
+                continue;
+            } else {
                 unknown.add(word);
             }
             much = 1;
+            turned = false;
+            too = false;
         }
-        return new Description(gender, age, values[0], values[1], values[2], values[3], whispers, named, unknown);
+        return new Description(
+                gender,
+                age,
+                scales.getOrDefault(Scale.PITCH, 0.0),
+                scales.getOrDefault(Scale.PACE, 0.0),
+                scales.getOrDefault(Scale.RANGE, 0.0),
+                scales.getOrDefault(Scale.COLOUR, 0.0),
+                whispers,
+                named,
+                unknown);
+    }
+
+    /** Of "70" or "seventies"; null for a word that says no age. */
+    private static Age years(String word) {
+        Integer years = DECADES.get(word);
+        if (years == null && word.matches("\\d{1,3}")) {
+            years = Integer.valueOf(word);
+        }
+        if (years == null || years > OLDEST) {
+            return null;
+        }
+        return years <= YOUNG_UNTIL ? Age.YOUNG : years >= OLD_FROM ? Age.OLD : Age.GROWN;
     }
 
     /** True when nothing in it says anything about a voice. */

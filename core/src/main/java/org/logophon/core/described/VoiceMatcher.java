@@ -6,21 +6,28 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import org.logophon.core.figures.Clearness;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 
 /**
- * Finds the voices that a description fits best. Gender, accent and whispering decide; among those that are left the
+ * Finds the voices that a description fits best. Gender, accent and whispering decide, then age; among those that are left the
  * measured
  * pitch, pace, range and brightness count by where a voice stands among all of them, and tuning makes up the rest
  * within what
  * still sounds like a person.
  */
 public final class VoiceMatcher {
+
+    /** A voice that nobody understands is twice as far off as one that stands at the wrong end of a scale. */
+    private static final double UNCLEAR = 2;
 
     private static final Map<String, String> PLACES = Map.ofEntries(
             Map.entry("scottish", "scotland"),
@@ -34,12 +41,32 @@ public final class VoiceMatcher {
             Map.entry("irish", "irish"),
             Map.entry("german", "german"),
             Map.entry("french", "french"),
-            Map.entry("spanish", "spanish"));
+            Map.entry("spanish", "spanish"),
+            Map.entry("scot", "scotland"),
+            Map.entry("highland", "scotland"),
+            Map.entry("highlands", "scotland"),
+            Map.entry("yank", "united states"),
+            Map.entry("usa", "united states"),
+            Map.entry("america", "united states"),
+            Map.entry("britain", "great britain"),
+            Map.entry("uk", "great britain"),
+            Map.entry("england", "great britain"),
+            Map.entry("cornish", "great britain"),
+            Map.entry("wales", "welsh"),
+            Map.entry("germany", "german"),
+            Map.entry("france", "french"),
+            Map.entry("spain", "spanish"),
+            Map.entry("italian", "italian"),
+            Map.entry("italy", "italian"));
 
     private final List<Voice> voices;
     private final Map<String, VoiceFigures> figures;
+    private final Function<String, Optional<Clearness>> clearness;
 
-    public VoiceMatcher(List<Voice> voices, Map<String, VoiceFigures> figures) {
+    /** @param clearness of a voice, by its id */
+    public VoiceMatcher(
+            List<Voice> voices, Map<String, VoiceFigures> figures, Function<String, Optional<Clearness>> clearness) {
+        this.clearness = clearness;
         this.voices = voices.stream().filter(voice -> !voice.ofTheHouse()).toList();
         this.figures = figures;
     }
@@ -50,7 +77,9 @@ public final class VoiceMatcher {
                 .filter(voice -> fits(voice, description, language))
                 .toList();
         return fitting.stream()
-                .sorted(Comparator.comparingDouble(voice -> distance(voice, fitting, description)))
+                .sorted(Comparator.comparing(
+                                (Voice voice) -> description.age() != null && voice.age() != description.age())
+                        .thenComparingDouble(voice -> distance(voice, fitting, description)))
                 .limit(most)
                 .map(voice -> proposal(voice, fitting, description))
                 .toList();
@@ -88,14 +117,19 @@ public final class VoiceMatcher {
         sum += off(description.pace(), standing(voice, all, Scale.PACE));
         sum += off(description.range(), standing(voice, all, Scale.RANGE));
         sum += off(description.colour(), standing(voice, all, Scale.COLOUR));
-        if (description.age() == Age.OLD) {
-            sum += voice.age() == Age.OLD ? 0 : 0.3;
-        }
-        return sum;
+        return sum + UNCLEAR * unclear(voice);
+    }
+
+    /** The share of its words that isn't understood; by how it is made where nobody measured it. */
+    private double unclear(Voice voice) {
+        return clearness
+                .apply(voice.id())
+                .map(measured -> measured.missedPercent() / 100)
+                .orElse(voice.making() == Making.FORMANT ? 0.8 : 0.1);
     }
 
     /** How far a standing of 0–1 is from the end that is asked for. */
-    private static double off(int asked, double standing) {
+    private static double off(double asked, double standing) {
         return asked == 0 ? 0 : asked < 0 ? standing : 1 - standing;
     }
 
@@ -137,7 +171,7 @@ public final class VoiceMatcher {
         reasons.add((voice.age() == Age.GROWN ? "" : voice.age().id() + " ")
                 + voice.gender().label() + ", " + voice.speaks());
         boolean old = description.age() == Age.OLD && voice.age() != Age.OLD;
-        boolean young = description.age() == Age.YOUNG;
+        boolean young = description.age() == Age.YOUNG && voice.age() != Age.YOUNG;
         double semitones =
                 description.pitch() == 0 ? 0 : tune(description.pitch(), standing(voice, all, Scale.PITCH), 3.5);
         double pace = description.pace() == 0 ? 0 : tune(description.pace(), standing(voice, all, Scale.PACE), 18);
@@ -174,11 +208,11 @@ public final class VoiceMatcher {
                 null,
                 0);
         said(tuning).forEach(reasons::add);
-        return new Proposal(voice, tuning, reasons);
+        return new Proposal(voice, voice.tuning().and(tuning), reasons);
     }
 
     /** The further a voice is from what is asked, the more tuning does. */
-    private static double tune(int asked, double standing, double most) {
+    private static double tune(double asked, double standing, double most) {
         return Math.signum(asked) * most * (0.35 + 0.65 * off(asked, standing)) * Math.abs(asked) / 2;
     }
 

@@ -33,6 +33,17 @@ public record Tuning(
         Dial.EFFECT.check(effectPercent);
     }
 
+    /** This one and another on top of it, as far as the dials go. */
+    public Tuning and(Tuning other) {
+        return new Tuning(
+                (int) Math.round(Dial.PACE.within(pacePercent * other.pacePercent / 100.0)),
+                Dial.PITCH.within(semitones + other.semitones),
+                (int) Math.round(Dial.RANGE.within(rangePercent * other.rangePercent / 100.0)),
+                Dial.TIMBRE.within(timbreSemitones + other.timbreSemitones),
+                other.effect == null ? effect : other.effect,
+                other.effect == null ? effectPercent : other.effectPercent);
+    }
+
     /** How far it strays from what the base voice does by nature, as sentences; empty when it sounds like a person. */
     public List<String> unnatural() {
         List<String> flags = new ArrayList<>();

@@ -17,8 +17,10 @@ import java.util.Set;
  * @param canDo    what can be asked of it, by itself or with the core's help
  * @param byItself what its engine does; the rest of {@code canDo} is done in the signal
  * @param styles   names of its own ways of speaking
- * @param baseId   the voice that it is made of: its own id, but for a house voice
- * @param tuning   what makes a house voice of its base; {@link Tuning#NONE} for any other
+ * @param baseId   the voice of the engine that it is made of: its own id, when it is that
+ * @param tuning   what makes it of its base; {@link Tuning#NONE} for an engine's own voice
+ * @param making   how its engine makes speech
+ * @param ofTheHouse true for one of the user's own
  */
 public record Voice(
         String id,
@@ -36,7 +38,9 @@ public record Voice(
         List<String> styles,
         Terms terms,
         String baseId,
-        Tuning tuning) {
+        Tuning tuning,
+        Making making,
+        boolean ofTheHouse) {
 
     public Voice {
         character = List.copyOf(character);
@@ -77,7 +81,9 @@ public record Voice(
                 styles,
                 terms,
                 id,
-                Tuning.NONE);
+                Tuning.NONE,
+                Making.UNTOLD,
+                false);
     }
 
     /** A grown-up's voice without styles, that costs nothing and whose engine does all that it can do. */
@@ -110,15 +116,32 @@ public record Voice(
 
     /** A house voice made of this one. @param description in words, or empty */
     public Voice tuned(String houseId, String houseName, String description, Tuning otherTuning) {
+        List<String> described = description.isEmpty() ? character : List.of(description);
+        return derived(houseId, houseName, gender, age, described, otherTuning, true);
+    }
+
+    /** One that ships with this one's engine, made of it: a person of its own. */
+    public Voice as(String otherId, String otherName, Gender of, Age aged, List<String> described, Tuning otherTuning) {
+        return derived(otherId, otherName, of, aged, described, otherTuning, false);
+    }
+
+    private Voice derived(
+            String otherId,
+            String otherName,
+            Gender of,
+            Age aged,
+            List<String> described,
+            Tuning otherTuning,
+            boolean house) {
         return new Voice(
-                houseId,
-                houseName,
+                otherId,
+                otherName,
                 language,
                 languageName,
                 accent,
-                gender,
-                age,
-                description.isEmpty() ? character : List.of(description),
+                of,
+                aged,
+                described,
                 engine,
                 engineVoice,
                 canDo,
@@ -126,12 +149,36 @@ public record Voice(
                 styles,
                 terms,
                 baseId,
-                otherTuning);
+                otherTuning,
+                making,
+                house);
     }
 
-    /** True for one of the user's own. */
-    public boolean ofTheHouse() {
-        return !id.equals(baseId);
+    public Voice made(Making how) {
+        return new Voice(
+                id,
+                name,
+                language,
+                languageName,
+                accent,
+                gender,
+                age,
+                character,
+                engine,
+                engineVoice,
+                canDo,
+                byItself,
+                styles,
+                terms,
+                baseId,
+                tuning,
+                how,
+                ofTheHouse);
+    }
+
+    /** True for one that ships, made of an engine's own voice. */
+    public boolean ofTheCast() {
+        return !ofTheHouse && !id.equals(baseId);
     }
 
     public boolean whispers() {

@@ -25,11 +25,17 @@ class DescriptionTest {
         "extremely fast,0,2,0,0",
         "lively; bright!,0,0,1,1",
         "warm monotone,0,0,-1,-1",
-        "brisk crisp sing-song,0,1,1,1"
+        "brisk crisp sing-song,0,1,1,1",
+        "a bit deep,-0.5,0,0,0",
+        "not too deep,0.25,0,0,0",
+        "not slow,0,1,0,0",
+        "deep and very very deep,-2,0,0,0",
+        "rough,-0.5,0,0,-0.5",
+        "a little husky and not too fast,-0.25,-0.25,0,-0.5"
     })
-    void wordsAreScales(String words, int pitch, int pace, int range, int colour) {
+    void wordsAreScales(String words, double pitch, double pace, double range, double colour) {
         Description description = of(words);
-        assertThat(new int[] {description.pitch(), description.pace(), description.range(), description.colour()})
+        assertThat(new double[] {description.pitch(), description.pace(), description.range(), description.colour()})
                 .containsExactly(pitch, pace, range, colour);
         assertThat(description.unknown()).isEmpty();
     }
@@ -48,7 +54,33 @@ class DescriptionTest {
         assertThat(description.places()).containsExactly("scottish", "german");
         assertThat(description.whispers()).isTrue();
         assertThat(description.gender()).isEqualTo(Gender.FEMALE);
-        assertThat(description.unknown()).containsExactly("she");
+        assertThat(description.unknown()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "an elderly fisherman, MALE, OLD",
+        "a queen of 70, FEMALE, OLD",
+        "a 30 year old man, MALE, GROWN",
+        "somebody in her twenties, FEMALE, YOUNG",
+        "a 9-year-old boy, MALE, YOUNG",
+        "my grandmother, FEMALE, OLD",
+        "a young professor, , YOUNG",
+        "a middle-aged nurse, FEMALE, GROWN",
+        "not an old man, MALE, "
+    })
+    void wordsSayWhoItIs(String words, Gender gender, Age age) {
+        Description description = of(words);
+        assertThat(description.gender()).isEqualTo(gender);
+        assertThat(description.age()).isEqualTo(age);
+        assertThat(description.unknown()).isEmpty();
+    }
+
+    @Test
+    void thereAreManyWordsAndEachChangesSomething() {
+        assertThat(DescribingWords.ALL).hasSizeGreaterThan(150);
+        assertThat(DescribingWords.ALL.keySet())
+                .allSatisfy(word -> assertThat(of(word).empty()).as(word).isFalse());
     }
 
     @Test

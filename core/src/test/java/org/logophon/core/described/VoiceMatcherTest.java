@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.logophon.core.figures.Clearness;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Age;
@@ -45,7 +47,7 @@ class VoiceMatcherTest {
             new VoiceFigures(190.0, 4.5, 205.0, 235.0, 1_000),
             "hush",
             new VoiceFigures(null, null, 200.0, 230.0, 1_200));
-    private static final VoiceMatcher DESCRIBED = new VoiceMatcher(VOICES, FIGURES);
+    private static final VoiceMatcher DESCRIBED = new VoiceMatcher(VOICES, FIGURES, voice -> Optional.empty());
 
     private static List<Proposal> closest(String words) {
         return DESCRIBED.closest(Description.of(words, DESCRIBED.places()), "en-GB", 6);
@@ -76,11 +78,20 @@ class VoiceMatcherTest {
                 .extracting(proposal -> proposal.voice().id())
                 .contains("hamish", "aldric")
                 .doesNotContain("hush");
-        Description description = Description.of("a velvety baritone; very deep", Set.of());
-        assertThat(description.unknown()).containsExactly("velvety", "baritone");
+        Description description = Description.of("a velvety bagpipe; very deep", Set.of());
+        assertThat(description.unknown()).containsExactly("bagpipe");
         assertThat(description.pitch()).isEqualTo(-2);
         assertThat(Description.of("hello <b>", Set.of()).empty()).isTrue();
         assertThat(Description.of("", Set.of()).empty()).isTrue();
+    }
+
+    @Test
+    void whoIsUnderstoodComesBeforeWhoIsNot() {
+        VoiceMatcher heard = new VoiceMatcher(
+                VOICES, FIGURES, voice -> Optional.of(new Clearness(voice.equals("lorne") ? 95 : 20, 100)));
+        assertThat(heard.closest(Description.of("a deep man", heard.places()), "en-GB", 6))
+                .extracting(proposal -> proposal.voice().id())
+                .startsWith("lorne");
     }
 
     @Test

@@ -21,6 +21,7 @@ public final class WorkerMain {
     private final String espeakHome;
     private Espeak espeak;
     private Flite flite;
+    private Festival festival;
     private Soxr soxr;
 
     private WorkerMain(DataInputStream in, DataOutputStream out, String espeakHome) {
@@ -79,6 +80,11 @@ public final class WorkerMain {
                 String text = Frames.readText(in);
                 send(flite().speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
             }
+            case Frames.SPEAK_FESTIVAL -> {
+                String voice = Frames.readText(in);
+                String text = Frames.readText(in);
+                send(festival().speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
+            }
             case Frames.RESAMPLE -> {
                 int from = in.readInt();
                 int to = in.readInt();
@@ -123,6 +129,14 @@ public final class WorkerMain {
             flite = new Flite();
         }
         return flite;
+    }
+
+    /** One that ended at a text is followed by another. */
+    private Festival festival() {
+        if (festival == null || !festival.alive()) {
+            festival = new Festival();
+        }
+        return festival;
     }
 
     private Soxr soxr() {

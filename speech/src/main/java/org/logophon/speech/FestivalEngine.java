@@ -1,0 +1,43 @@
+package org.logophon.speech;
+
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.voice.Voice;
+import org.logophon.speech.worker.Frames;
+
+/** Festival beside worker processes. It changes the pace of a whole text; pitch is left to the signal. */
+final class FestivalEngine implements SpeechEngine {
+
+    /** Debian's packages hold these versions for the life of a release. */
+    private static final String VERSION = "festival 2.5.0, hts 2010";
+
+    private static final long DEADLINE_MILLIS = 30_000;
+    private static final long DEADLINE_MILLIS_PER_CHARACTER = 30;
+
+    private final WorkerPool pool;
+
+    FestivalEngine(WorkerPool pool) {
+        this.pool = pool;
+    }
+
+    @Override
+    public String version(Voice voice) {
+        return VERSION;
+    }
+
+    @Override
+    public Utterance speak(SpeechRequest request) {
+        AsciiText given = AsciiText.of(request.text());
+        float pace = (float) Math.max(0.3, Math.min(3, request.paceFactor()));
+        return pool.ask(
+                out -> {
+                    out.writeByte(Frames.SPEAK_FESTIVAL);
+                    Frames.writeText(out, request.voice().engineVoice());
+                    Frames.writeText(out, given.text());
+                    out.writeFloat(pace);
+                },
+                in -> SpokenFrames.read(in, given::spokenAt),
+                DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * given.text().length());
+    }
+}
