@@ -1,6 +1,8 @@
 // What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the server.
 
-const token = () => decodeURIComponent((document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]*)/) || [])[1] || '');
+// the ports of a machine share their cookies: each has its own name
+const cookie = `logophon-token-${location.port || (location.protocol === 'https:' ? 443 : 80)}=`;
+const token = () => decodeURIComponent(document.cookie.split('; ').find(part => part.startsWith(cookie))?.slice(cookie.length) ?? '');
 
 document.addEventListener('htmx:configRequest', event => { event.detail.headers['X-XSRF-TOKEN'] = token(); });
 
@@ -44,16 +46,11 @@ const offered = new Map();
 export async function askPriced(address, fields, agrees = true) {
   const wish = `${address}?${new URLSearchParams(fields)}`;
   const price = agrees ? offered.get(wish) : undefined;
-  let answer;
-  if (price === undefined) {
-    answer = await ask('GET', wish);
-  } else {
-    offered.delete(wish);
-    const form = new FormData();
-    Object.entries({ ...fields, agreed: price }).forEach(([name, value]) => form.append(name, value));
-    answer = await ask('POST', address, form);
-    if (answer.status === 200) say(`Paid: ${price} characters. Hearing it again costs nothing.`);
-  }
+  const form = new FormData();
+  Object.entries({ ...fields, agreed: price ?? 0 }).forEach(([name, value]) => form.append(name, value));
+  if (price !== undefined) offered.delete(wish);
+  const answer = await ask('POST', address, form);
+  if (price !== undefined && answer.status === 200) say(`Paid: ${price} characters. Hearing it again costs nothing.`);
   if (answer.status === 402) offered.set(wish, answer.body.characters);
   return answer;
 }
@@ -62,14 +59,15 @@ const newest = new WeakMap();
 
 /**
  * Fetches a piece of a page into an element. Of several asked for at once the newest is shown.
+ * @param free asked when it has come: false when what is there now must not be taken away any more
  * @returns true when it is this one
  */
-export async function fill(target, address) {
+export async function fill(target, address, free = () => true) {
   newest.set(target, address);
   let response = null;
   try { response = await fetch(address, { headers: { 'HX-Request': 'true' } }); } catch { /* said below */ }
   const text = await response?.text();
-  if (newest.get(target) !== address) return false;
+  if (newest.get(target) !== address || !free()) return false;
   if (!response?.ok) {
     let sentence = 'Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.';
     try { sentence = JSON.parse(text).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
@@ -114,18 +112,6 @@ export function button(className, text, act, label) {
   if (label) made.setAttribute('aria-label', label);
   made.addEventListener('click', act);
   return made;
-}
-
-/** Ties the number and the slider of each dial to one another. */
-export function tieDials(root) {
-  root.querySelectorAll('.dial:not(.plain)').forEach(dial => {
-    const typed = dial.querySelector('input[type=number]');
-    const range = dial.querySelector('input[type=range]');
-    const follow = () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; };
-    follow();
-    range.addEventListener('input', () => { typed.value = range.value; });
-    typed.addEventListener('input', follow);
-  });
 }
 
 export const clock = seconds => {

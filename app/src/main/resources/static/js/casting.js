@@ -21,6 +21,18 @@ export async function cast(project, role, voice) {
   return done.status === 200;
 }
 
+// wherever a role without a voice is named, one that fits is a press away; what changes by it is told to every page
+document.addEventListener('click', async event => {
+  const button = event.target.closest('[data-fitting]');
+  if (!button) return;
+  button.disabled = true;
+  const form = new FormData();
+  form.append('role', button.dataset.fitting);
+  const { status, body } = await ask('POST', `${location.pathname.split('/').slice(0, 3).join('/')}/cast/fitting`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  button.disabled = status === 200;
+});
+
 function shown(role, preview) {
   document.getElementById('casting-title').textContent = `Cast ${role}`;
   document.getElementById('casting-what').textContent = preview.sentence;

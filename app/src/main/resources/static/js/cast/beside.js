@@ -13,11 +13,14 @@ const keys = document.getElementById('candidate-keys');
 const hide = document.getElementById('hide-names');
 let candidates = [];
 let heard = null;
+let plays = 0;
 let castIt = () => {};
 let changed = () => {};
 
 export const onCast = listener => { castIt = listener; };
 export const onChange = listener => { changed = listener; };
+/** How often something was played: who waits for a sound sees whether another one was chosen meanwhile. */
+export const played = () => plays;
 export const has = voice => candidates.some(c => c.voice === voice);
 export const letters = () => candidates.map((c, i) => ({ voice: c.voice, letter: LETTERS[i] }));
 
@@ -36,6 +39,7 @@ export async function audition(wanted, { agrees = true, quiet = false } = {}) {
 
 /** Plays an audition from a second on. @returns true when it ran to its end */
 export async function play(made, from = 0) {
+  plays += 1;
   transport.halt();
   heard = made;
   show();

@@ -1,6 +1,7 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { ask, askPriced, renew, say, tieDials, typing } from '../app.js';
+import { ask, askPriced, renew, say, typing } from '../app.js';
+import { tieDials } from '../dials.js';
 import * as beside from './beside.js';
 import { cast as give } from '../casting.js';
 import * as transport from '../transport.js';
@@ -8,7 +9,7 @@ import * as house from './house.js';
 import { label, wander } from './voicemap.js';
 
 const stage = () => document.getElementById('stage');
-const rows = () => [...document.querySelectorAll('#voices tbody tr')];
+const rows = () => [...document.querySelectorAll('#voices tr[data-voice]')];
 const noting = document.getElementById('noting');
 let current = null;
 let line = { cue: '', words: '' };
@@ -20,14 +21,30 @@ const asked = voice => ({
   fields: { role: stage().dataset.role, voice, ...(line.words ? { line: line.words } : line.cue ? { cue: line.cue } : {}) },
 });
 
+/** More of the list, up to a voice that isn't shown yet: all of them come by and by, as the list is looked at. */
+async function more(upTo = '') {
+  const rest = document.querySelector('#voices .more');
+  if (!rest) return;
+  await htmx.ajax('GET', `${rest.getAttribute('hx-get')}&${new URLSearchParams({ upTo })}`, { source: rest, target: rest, swap: 'outerHTML' });
+}
+
+/** The stage as it is now, with as many voices as are looked at. */
+function again(address = location.href) {
+  const asked = new URL(address);
+  asked.searchParams.set('shown', rows().length);
+  return renew('#stage', asked.href);
+}
+
 /** @param agrees whether hearing it again agrees to the price that it had the first time: not while arrows pass by */
 async function hear(voice, agrees = true) {
   current = voice;
+  if (!rowOf(voice)) await more(voice);
   mark();
+  const before = beside.played();
   const made = await beside.audition(asked(voice), { agrees });
   const price = rowOf(voice)?.querySelector('.price');
   if (made && price) price.textContent = made.price ? `this line: ${made.price}` : '';
-  if (!made || made.price || current !== voice) return;
+  if (!made || made.price || current !== voice || beside.played() !== before) return;
   const next = rows()[rows().findIndex(row => row.dataset.voice === voice) + 1];
   // the one below is likely to be next: made while this one speaks
   if (next) beside.audition(asked(next.dataset.voice), { agrees: false, quiet: true });
@@ -36,6 +53,8 @@ async function hear(voice, agrees = true) {
 }
 
 function mark() {
+  // an answer that brings the stage anew brings as many
+  document.getElementById('shown')?.setAttribute('value', rows().length);
   rows().forEach(row => {
     const now = row.dataset.voice === current;
     row.classList.toggle('now', now);
@@ -54,9 +73,11 @@ function mark() {
 const rowOf = voice => rows().find(row => row.dataset.voice === voice);
 const nameOf = voice => rowOf(voice)?.dataset.name ?? '';
 
-function step(by) {
+async function step(by) {
+  const place = () => rows().findIndex(row => row.dataset.voice === current);
+  if (by > 0 && place() === rows().length - 1) await more();
   const all = rows();
-  const at = all.findIndex(row => row.dataset.voice === current);
+  const at = place();
   const next = all[Math.max(0, Math.min(all.length - 1, at < 0 ? 0 : at + by))];
   if (!next || next.dataset.voice === current && at >= 0) return;
   next.querySelector('.play').focus();
@@ -73,7 +94,7 @@ async function list(voice) {
   const { status, body } = await ask('POST', `/voices/${voice}/shortlist`, form);
   if (status !== 200) { say(body?.sentence ?? 'The shortlist can’t be saved.'); return; }
   button.setAttribute('aria-pressed', on);
-  button.textContent = on ? '●' : '○';
+  button.textContent = on ? '● listed' : 'list';
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
   say(on ? `${nameOf(voice)} is on the shortlist.` : `${nameOf(voice)} is off the shortlist.`);
 }
@@ -81,7 +102,7 @@ async function list(voice) {
 async function measure(voice) {
   const { status, body } = await askPriced(`/voices/${voice}/measure`, {});
   say((body?.sentence ?? 'This voice can’t be measured now.') + (status === 402 ? ' Press again to measure it.' : ''));
-  if (status === 200) renew('#stage', location.href);
+  if (status === 200) again();
 }
 
 function note(voice) {
@@ -105,7 +126,7 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
   if (kept.status !== 200) { say(kept.body?.sentence ?? 'The note can’t be saved.'); return; }
   await ask('POST', `/voices/${wantedVoice}/stars`, stars);
   noting.close();
-  renew('#stage', location.href);
+  again();
 });
 
 async function cast(voice) {
@@ -115,12 +136,12 @@ async function cast(voice) {
   address.searchParams.set('role', role);
   if (!address.searchParams.has('language')) document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
   history.replaceState(null, '', address);
-  renew('#stage', address.href);
+  again(address.href);
   renew('#head', `/projects/${project}/render?step=CAST`);
   transport.refresh();
 }
 
-house.begin(asked);
+house.begin(asked, again);
 beside.onCast(cast);
 beside.onChange(mark);
 
@@ -135,6 +156,14 @@ function chooseLine() {
   document.getElementById('said').textContent = typed && line.words ? `“${line.words}”` : select.selectedOptions[0]?.value ? `“${select.selectedOptions[0].dataset.text}”` : '';
 }
 
+// which voice the keyboard is at, so that a stage that comes doesn't take it away
+let held = null;
+document.addEventListener('htmx:beforeSwap', event => {
+  if (event.detail.target?.id !== 'stage') return;
+  const at = document.activeElement?.closest('[data-voice]');
+  if (at) held = { place: `${at.tagName === 'TR' ? '#voices tr' : '.dot'}[data-voice="${at.dataset.voice}"]`, part: document.activeElement === at ? '' : ` .${document.activeElement.classList[document.activeElement.classList.length - 1]}` };
+});
+
 /** A stage that came, with the first page or after a change. */
 function enter() {
   const now = stage();
@@ -147,15 +176,17 @@ function enter() {
   enter.direction = direction;
   wander(document.getElementById('map'), hear);
   chooseLine();
-  tieDials(now);
   const dials = document.getElementById('roledials');
   dials.open = enter.open ?? false;
+  tieDials(now);
   dials.addEventListener('toggle', () => { enter.open = dials.open; });
   if (other) beside.again(asked); else mark();
+  if (held && document.activeElement === document.body) now.querySelector(held.place + held.part)?.focus();
+  held = null;
 }
 
 document.addEventListener('click', event => {
-  const row = event.target.closest('#voices tbody tr');
+  const row = event.target.closest('#voices tr[data-voice]');
   if (!row) return;
   const { voice } = row.dataset;
   const button = event.target.closest('button');
@@ -195,13 +226,16 @@ document.addEventListener('keydown', event => {
   if (event.key === 'Enter' && voice && event.target.matches('.play, body')) { event.preventDefault(); cast(voice); }
 });
 
-document.addEventListener('htmx:afterSettle', event => { if (event.detail.target?.id === 'stage' || event.detail.elt?.id === 'stage') enter(); });
+document.addEventListener('htmx:afterSettle', event => {
+  if (event.detail.target?.id === 'stage' || event.detail.elt?.id === 'stage') enter();
+  else if (event.detail.elt?.closest?.('#voices')) mark();
+});
 
 /** Another window cast or directed a role, or the house has other voices: the stage follows, but not under the hand. */
 document.addEventListener('logophon:changed', event => {
   if (!event.detail.kinds.some(kind => ['content', 'house'].includes(kind)) || !stage()) return;
   const busy = document.querySelector('dialog[open]') || stage().contains(document.activeElement) && typing(document.activeElement);
-  if (!busy) renew('#stage', location.href);
+  if (!busy) again();
 });
 
 const MEASURED_AGAIN_MS = 2000;
@@ -211,7 +245,7 @@ async function follow() {
   const { status, body } = await ask('GET', `/projects/${stage().dataset.project}/cast/measured`);
   const still = document.getElementById('measuring');
   if (status === 200 && still) {
-    if (body.done >= body.total) { await renew('#stage', location.href); return; }
+    if (body.done >= body.total) { await again(); return; }
     still.textContent = `measuring voices, ${body.done} of ${body.total}`;
   }
   setTimeout(follow, MEASURED_AGAIN_MS);

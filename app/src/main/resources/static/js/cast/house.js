@@ -1,6 +1,6 @@
 // House voices: a base voice, tuned, named and kept; and voices found from a plain description.
 
-import { ask, button, element, renew, say } from '../app.js';
+import { ask, button, element, say } from '../app.js';
 import * as beside from './beside.js';
 
 const tuning = document.getElementById('tuning');
@@ -10,9 +10,16 @@ const FIELDS = ['pace', 'pitch', 'range', 'timbre', 'effect', 'mix'];
 const NEUTRAL = { pace: 100, pitch: 0, range: 100, timbre: 0, effect: '', mix: '' };
 let wanted = null;
 let asked = null;
+let again = null;
 
-/** @param ask what to ask of the server for a voice to say the chosen line */
-export const begin = line => { asked = line; };
+/**
+ * @param line    what to ask of the server for a voice to say the chosen line
+ * @param changed called when the house has other voices
+ */
+export function begin(line, changed) {
+  asked = line;
+  again = changed;
+}
 
 /** A tuning under the names that the server knows. */
 const named = value => Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, value(name)]));
@@ -39,9 +46,8 @@ export function open(voice, name, preset = {}) {
 /** The row of a house voice says how it is tuned. */
 export function openRow(row) {
   const { voice, name, house } = row.dataset;
-  if (house === undefined) { open(voice, name); return; }
   const [pace, pitch, range, timbre, effect, mix] = row.dataset.tuning.split(' ');
-  open(voice, name, { house: true, description: row.dataset.about, tuning: { pace, pitch: Number(pitch), range, timbre: Number(timbre), effect: effect === '-' ? '' : effect.replace('_', ' '), mix } });
+  open(voice, name, { house: house !== undefined, description: row.dataset.about, tuning: { pace, pitch: Number(pitch), range, timbre: Number(timbre), effect: effect === '-' ? '' : effect.replace('_', ' '), mix: effect === '-' ? '' : mix } });
 }
 
 async function flags() {
@@ -73,7 +79,7 @@ async function keep() {
   tuning.close();
   describing.close();
   say(`${body.name} is kept.`);
-  renew('#stage', location.href);
+  again();
 }
 
 async function remove() {
@@ -81,7 +87,7 @@ async function remove() {
   if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be removed.'; return; }
   tuning.close();
   say('Removed.');
-  renew('#stage', location.href);
+  again();
 }
 
 async function describe() {

@@ -102,6 +102,8 @@ function show() {
 }
 
 marks.onChange(what => {
+  // what was asked of the cue before is saved while the next one is on its way
+  if (!data) return;
   if (what === 'selection') { show(); return; }
   const focused = document.activeElement?.closest?.('#score .word');
   draw();

@@ -17,8 +17,9 @@ function labelled(text, ...inside) {
 
 function number(kind, text, unit, shown) {
   const input = element('input', 'form-control');
-  Object.assign(input, { type: 'number', name: kind, step: kind === 'loudness' ? 0.1 : kind === 'pause' ? 0.01 : 1, placeholder: kind === 'pause' ? 'its own' : KINDS[kind].neutral, value: shown });
-  const per = kind === 'pause' ? 1000 : 1;
+  // kept in milliseconds, a pause is typed in seconds
+  const per = KINDS[kind].unit === 'ms' ? 1000 : 1;
+  Object.assign(input, { type: 'number', name: kind, step: KINDS[kind].fineNudge / per, placeholder: kind === 'pause' ? 'its own' : KINDS[kind].neutral, value: shown });
   [input.min, input.max] = [KINDS[kind].least / per, KINDS[kind].most / per];
   input.addEventListener('change', () => marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
   return labelled(text, input, element('span', 'unit', unit));
@@ -74,14 +75,14 @@ function reading() {
 
 /** A way of speaking, and how strongly. */
 function style(styles) {
-  const [name = '', percent = '100'] = (marks.at('style')?.value ?? '').split(' ');
+  const [name = '', percent = KINDS.style.neutral] = (marks.at('style')?.value ?? '').split(' ');
   const select = element('select', 'form-select');
   select.name = 'style';
   ['none', ...styles].forEach(word => select.add(new Option(word, word, false, word === name)));
   const strength = element('input', 'form-control');
-  Object.assign(strength, { type: 'number', name: 'strength', min: 0, max: 100, step: 5, value: percent, hidden: name === '' });
+  Object.assign(strength, { type: 'number', name: 'strength', min: KINDS.style.least, max: KINDS.style.most, step: KINDS.style.fineNudge, value: percent, hidden: name === '' });
   strength.setAttribute('aria-label', 'Strength of the style in per cent');
-  const save = () => marks.set('style', select.value === 'none' ? '' : `${select.value} ${strength.value || 100}`);
+  const save = () => marks.set('style', select.value === 'none' ? '' : `${select.value} ${strength.value || KINDS.style.neutral}`);
   select.addEventListener('change', save);
   strength.addEventListener('change', save);
   return labelled('Style', select, strength);

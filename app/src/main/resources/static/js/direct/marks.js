@@ -5,8 +5,6 @@ import { ask, say } from '../app.js';
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');
 export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
-const STEPS = { pace: 2, pitch: 0.5, range: 10, loudness: 1, pause: 50 };
-const FINE = { pace: 1, pitch: 0.1, range: 5, loudness: 0.2, pause: 10 };
 // from none upwards, and round
 function offered(id) {
   const { choices } = KINDS[id];
@@ -31,12 +29,12 @@ export const selection = () => chosen;
 export const state = () => marks?.state;
 export const fits = (take) => marks !== null && take.words.length === marks.words.length && take.words.every((word, i) => marks.text.slice(...marks.words[i]) === word.text);
 
-/** The marks of a cue come from the server. @param address of the cue */
-export async function load(address) {
+/** The marks of a cue come from the server, after what was asked for before. @param address of the cue */
+export const load = address => queue(() => read(address));
+
+async function read(address) {
   cue = address;
-  marks = null;
   const { status, body } = await ask('GET', `${address}/marks`);
-  if (cue !== address) return;
   marks = status === 200 ? body : null;
   const last = (marks?.words.length ?? 1) - 1;
   chosen = { from: Math.min(chosen.from, last), to: Math.min(chosen.to, last), gap: chosen.gap && chosen.from < last };
@@ -82,11 +80,14 @@ export function at(kind, where = chosen) {
 
 // one after the other, each for what was chosen when it was asked for: a value that is nudged twice quickly is changed twice
 let line = Promise.resolve();
-function inTurn(act) {
-  const where = chosen;
-  const turn = () => marks ? act(where) : undefined;
+function queue(turn) {
   line = line.then(turn, turn);
   return line;
+}
+
+function inTurn(act) {
+  const where = chosen;
+  return queue(() => marks ? act(where) : undefined);
 }
 
 /** When everything that was asked for is saved. */
@@ -119,8 +120,8 @@ async function setNow(kind, value, where) {
 
 export const nudge = (kind, way, fine = false) => inTurn(where => {
   const now = Number(at(kind, where)?.value ?? KINDS[kind].neutral);
-  const { least, most } = KINDS[kind];
-  const value = Math.max(least, Math.min(most, now + way * (fine ? FINE : STEPS)[kind]));
+  const { least, most, nudge: coarse, fineNudge } = KINDS[kind];
+  const value = Math.max(least, Math.min(most, now + way * (fine ? fineNudge : coarse)));
   return setNow(kind, String(Math.round(value * 100) / 100), where);
 });
 
@@ -178,7 +179,7 @@ export const suggest = (path, scope, one) => inTurn(async () => {
   const { status, body } = await ask('POST', `${cue}/suggest${path}`, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  await load(cue);
+  await read(cue);
   changed('marks');
 });
 
@@ -187,6 +188,6 @@ export const history = (way, project) => inTurn(async () => {
   const { status, body } = await ask('POST', `/projects/${project}/marks/${way}`, new FormData());
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  await load(cue);
+  await read(cue);
   changed('marks');
 });

@@ -1,6 +1,7 @@
 // The panel beside the score: voice, direction of cue, role and script, rests, takes.
 
-import { ask, askPriced, renew, say, tieDials } from '../app.js';
+import { ask, askPriced, renew, say } from '../app.js';
+import { tieDials } from '../dials.js';
 import { cast } from '../casting.js';
 import * as player from '../player.js';
 import * as transport from '../transport.js';

@@ -93,6 +93,13 @@ function stuckCard(cues) {
   const box = element('div', 'finding');
   box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.select(cues[0].start, cues[0].end); }));
   box.append(element('p', '', cues[0].problem));
+  if (cues[0].uncast) {
+    const fitting = button('chip first', 'Cast one who fits', () => {}, `Cast one who fits ${cues[0].role}`);
+    fitting.dataset.fitting = cues[0].role;
+    const chips = element('div', 'chips');
+    chips.append(fitting);
+    box.append(chips);
+  }
   return box;
 }
 

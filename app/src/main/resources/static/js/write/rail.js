@@ -37,12 +37,21 @@ tabs.forEach((tab, i) => {
   });
 });
 
-/** Counts and versions follow the script; readings and the watch list change what proof finds. */
+/** Counts and versions follow the script, but not under the hand; readings and the watch list change what proof finds. */
+const SETTLED_MS = 500;
 let following = null;
-document.addEventListener('logophon:saved', () => {
+const inUse = () => other.contains(document.activeElement)
+  || [...other.querySelectorAll('input[name]')].some(input => input.value !== input.defaultValue);
+function follow() {
   clearTimeout(following);
-  following = setTimeout(() => { if (['counts', 'versions'].includes(current)) openPanel(current); }, 500);
-});
+  following = setTimeout(async () => {
+    if (!['counts', 'versions'].includes(current)) return;
+    if (inUse() || !await fill(other, `/projects/${project}/${current}`, () => !inUse())) {
+      other.addEventListener('focusout', follow, { once: true });
+    }
+  }, SETTLED_MS);
+}
+document.addEventListener('logophon:saved', follow);
 document.addEventListener('htmx:afterRequest', event => {
   if (event.detail.requestConfig?.verb === 'post' && other.contains(event.detail.elt) && !event.detail.elt.closest('#finding')) {
     proof();

@@ -18,11 +18,15 @@ onChange(state => {
   byId('redo').disabled = !state.redo;
 });
 
+let previews = 0;
 async function preview() {
+  // of several asked for at once the newest is shown, in whatever order their answers come
+  const turn = previews += 1;
   const way = byId('way').value;
   const sized = way in DEFAULT_LIMITS;
   byId('limit-of').hidden = !sized;
   const { status, body } = await ask('GET', `/projects/${project}/script/split?way=${way}&limit=${sized ? byId('limit').value || 0 : 0}`);
+  if (turn !== previews) return;
   byId('split-take').disabled = status !== 200;
   byId('split-preview').textContent = status !== 200 ? body.sentence
     : `${body.cues} ${body.cues === 1 ? 'cue' : 'cues'}, the longest about ${body.longest}.${body.forced.length ? ` ${body.forced.length} end inside a sentence that is over the size.` : ''}`;

@@ -3,6 +3,7 @@
 import { clock, element } from '../app.js';
 import { area, begin, onChange, script, unsaved } from './script.js';
 import { onFindings, proof } from './proof.js';
+import '../casting.js';
 import './rail.js';
 import './shape.js';
 import './opening.js';

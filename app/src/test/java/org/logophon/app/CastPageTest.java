@@ -2,7 +2,9 @@ package org.logophon.app;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.SelectOption;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -30,8 +32,37 @@ class CastPageTest extends BrowserTest {
         String project = newProject(
                 name,
                 "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
-        page.navigate(address() + project + "/cast");
+        page.navigate(address() + project + "/cast?language=English&order=name&shown=400");
         assertThat(page.locator("h1")).hasText("A voice for Keeper");
+    }
+
+    @Test
+    void theListSendsWhatIsLookedAt() {
+        String project = newProject("Many voices", "One line.");
+        server.post(project + "/cast", java.util.Map.of("role", "Narrator", "voice", "edwin"));
+        page.locator(".path a").nth(1).click();
+        int all = Integer.parseInt(
+                page.locator(".find .pill").first().textContent().replaceAll("\\D", ""));
+        org.assertj.core.api.Assertions.assertThat(all).isGreaterThan(60);
+        assertThat(page.locator("#voices tr[data-voice]")).hasCount(20);
+        assertThat(page.locator("#voices .more")).containsText(all - 20 + " more voices");
+        // the last one on the map is far down in the list: it comes, and can be used by key
+        String far = page.locator("#map .dot").evaluateAll("""
+                        dots => dots.map(dot => dot.dataset.voice).find(voice => !document.querySelector(`tr[data-voice="${voice}"]`))""").toString();
+        page.locator("#map .dot[data-voice='" + far + "']").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#voices tr.now[data-voice='" + far + "']")).isVisible();
+        int shown = page.locator("#voices tr[data-voice]").count();
+        page.keyboard().press("l");
+        assertThat(page.locator("tr[data-voice='" + far + "'] .shortlist")).hasAttribute("aria-pressed", "true");
+        page.keyboard().press("l");
+        assertThat(page.locator("tr[data-voice='" + far + "'] .shortlist")).hasAttribute("aria-pressed", "false");
+        assertThat(page.locator("#voices tr[data-voice]")).hasCount(shown);
+        if (shown < all) {
+            page.locator("#voices .more").scrollIntoViewIfNeeded();
+            assertThat(page.locator("#voices tr[data-voice]").nth(shown)).isAttached();
+        }
+        accessible();
     }
 
     @Test
@@ -42,10 +73,12 @@ class CastPageTest extends BrowserTest {
         page.locator("#by-accent").selectOption(new SelectOption().setValue("Great Britain"));
         assertThat(page).hasURL(Pattern.compile(".*accent=Great%20Britain.*"));
         page.locator("#by-sounds").selectOption("man");
-        assertThat(page.locator("#voices tbody tr").first()).hasAttribute("data-voice", "aldric");
-        // the arrow goes to the first voice and it says the keeper's line
-        page.locator("#voices .play").first().focus();
-        page.keyboard().press("ArrowDown");
+        // house voices come before all others, and other tests make some
+        assertThat(page.locator("#voices tr[data-voice]:not([data-house])").first())
+                .hasAttribute("data-voice", "aldric");
+        // it says the keeper's line
+        page.locator("tr[data-voice=aldric] .play").focus();
+        page.keyboard().press(" ");
         assertThat(page.locator("#voices tr.now")).hasAttribute("data-voice", "aldric");
         page.keyboard().press("c");
         assertThat(page.locator(".candidate")).hasCount(1);
@@ -80,7 +113,7 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("#mapnames")).containsText("Isla");
         page.keyboard().press("ArrowLeft");
         assertThat(page.locator(".dot:focus"))
-                .hasAttribute("aria-label", Pattern.compile("(Aldric|Bram|Hamish).*man.*Hz.*wpm"));
+                .hasAttribute("aria-label", Pattern.compile("(Aldric|Bram|Hamish|Marnie).*man.*Hz.*wpm"));
     }
 
     @Test
@@ -102,6 +135,54 @@ class CastPageTest extends BrowserTest {
                 .getByText("cast")
                 .click();
         assertThat(page.locator(".roles a[aria-current]")).containsText("Aldric");
+    }
+
+    @Test
+    void aRoleWithoutAVoiceIsOfferedOneWhereverItIsNamed() {
+        String project = newProject("Fitting", "NARRATOR: The lens came by sea.\n\nGRANDMOTHER: We never saw it lit.");
+        assertThat(page.locator("#findings")).containsText("Grandmother has no voice yet");
+        page.locator("#findings [data-fitting=Grandmother]").click();
+        assertThat(page.locator(".transport .hint")).hasText("Agnes speaks Grandmother now.");
+        assertThat(page.locator("#findings")).not().containsText("has no voice yet");
+        // and where it is cast
+        server.post(project + "/cast", java.util.Map.of("role", "Grandmother", "voice", ""));
+        page.navigate(address() + project + "/cast?role=Grandmother");
+        page.locator(".find [data-fitting=Grandmother]").click();
+        assertThat(page.locator(".roles a[aria-current]")).containsText("Agnes");
+        server.post(project + "/cast", java.util.Map.of("role", "Grandmother", "voice", ""));
+        page.navigate(address() + project + "/direct");
+        page.locator("#cuelist a").nth(1).click();
+        page.locator(".panel [data-fitting=Grandmother]").click();
+        assertThat(page.locator(".centre .pill.sea")).hasText("Grandmother · Agnes");
+        accessible();
+    }
+
+    @Test
+    void aDialThatIsTurnedWhileTheOneBeforeIsSavedIsKept() {
+        casting("Two dials");
+        page.locator("#roledials summary").click();
+        AtomicReference<Route> first = new AtomicReference<>();
+        page.route("**/cast/direction", route -> {
+            if (!first.compareAndSet(null, route)) {
+                route.resume();
+            }
+        });
+        page.locator("#role-pace").fill("85");
+        page.locator("#role-pace").press("Enter");
+        page.waitForCondition(() -> first.get() != null);
+        page.locator("#role-effect").selectOption("hall");
+        page.locator("#role-pitch").focus();
+        page.keyboard().type("-2");
+        page.waitForResponse("**/cast/direction", () -> first.get().resume());
+        assertThat(page.locator("#role-pitch")).isFocused();
+        assertThat(page.locator("#role-pitch")).hasValue("-2");
+        page.waitForResponse("**/cast/direction", () -> page.keyboard().press("Tab"));
+        page.waitForTimeout(300);
+        page.reload();
+        page.locator("#roledials summary").click();
+        assertThat(page.locator("#role-pace")).hasValue("85");
+        assertThat(page.locator("#role-effect")).hasValue("hall");
+        assertThat(page.locator("#role-pitch")).hasValue("-2.0");
     }
 
     @Test

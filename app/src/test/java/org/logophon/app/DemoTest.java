@@ -14,7 +14,7 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "logophon.demo=true")
 class DemoTest extends ApplicationTest {
 
-    private static final String LANTERN_ROOM = "/projects/3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001";
+    private String lanternRoom;
 
     @Autowired
     private ConfigurableApplicationContext context;
@@ -22,19 +22,20 @@ class DemoTest extends ApplicationTest {
     @Test
     void aSecondStartFindsThemAndDoesNotDoubleThem() {
         assertThat(titles()).isEqualTo(3);
+        lanternRoom = address("The Lantern Room");
         assertThat(marksOf("Goleuni i'r rhai")).isEqualTo("in Welsh");
         assertThat(marksOf("Ffion Aldous has read")).isEqualTo("0.20 s, by Keeper");
-        server.save(LANTERN_ROOM, "NARRATOR: My own words now.", 1);
-        server.post("/projects/3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003/delete", Map.of());
+        server.save(lanternRoom, "NARRATOR: My own words now.", 1);
+        server.post(address("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));
         assertThat(titles()).isEqualTo(2);
-        assertThat(server.json(LANTERN_ROOM + "/script").get("words").asInt()).isEqualTo(4);
+        assertThat(server.json(lanternRoom + "/script").get("words").asInt()).isEqualTo(4);
     }
 
     private String marksOf(String words) {
-        for (var cue : server.cues(LANTERN_ROOM)) {
+        for (var cue : server.cues(lanternRoom)) {
             if (cue.get("words").asString().startsWith(words)) {
-                var marks = server.json(LANTERN_ROOM + "/cues/" + cue.get("id").asString() + "/marks")
+                var marks = server.json(lanternRoom + "/cues/" + cue.get("id").asString() + "/marks")
                         .get("marks");
                 return marks.valueStream()
                         .map(mark -> mark.get("label").asString())
@@ -42,6 +43,10 @@ class DemoTest extends ApplicationTest {
             }
         }
         throw new AssertionError("No cue says " + words + ".");
+    }
+
+    private String address(String name) {
+        return server.get("/").body().replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>" + name + "<.*", "$1");
     }
 
     private long titles() {

@@ -6,10 +6,12 @@ import java.time.Duration;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Hired voices on the pages, by keyboard: what costs is agreed to on purpose, and never while one passes by. */
+@ResourceLock("hired voices")
 class HiredPageTest extends BrowserTest {
 
     @Autowired

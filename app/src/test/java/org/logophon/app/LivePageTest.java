@@ -3,6 +3,7 @@ package org.logophon.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -99,7 +100,9 @@ class LivePageTest extends BrowserTest {
         assertThat(page.locator("html[data-live]")).isAttached();
         accessible();
         page.getByText("Take it away now").click();
-        assertThat(page.locator("#space")).containsText("Taken away just now");
+        // a job like others: it waits for its turn
+        assertThat(page.locator("#space"))
+                .containsText("Taken away just now", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
         assertThat(page.getByText("Take it away now")).isEnabled();
         accessible();
     }

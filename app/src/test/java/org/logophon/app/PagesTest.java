@@ -6,7 +6,10 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /** What the server answers to good, bad and hostile requests. */
@@ -82,6 +85,78 @@ class PagesTest extends ApplicationTest {
                 .POST(HttpRequest.BodyPublishers.ofString("name=Forged")));
         assertThat(forged.statusCode()).isEqualTo(403);
         assertThat(server.get("/").body()).doesNotContain("Forged");
+    }
+
+    /** What browsers say of a page on another port, or another site (W3C, Fetch Metadata Request Headers; RFC 6454). */
+    @ParameterizedTest
+    @CsvSource({
+        "Sec-Fetch-Site, same-site",
+        "Sec-Fetch-Site, cross-site",
+        "Sec-Fetch-Site, none",
+        "Origin, http://localhost:1",
+        "Origin, null"
+    })
+    void otherPagesMayNotAct(String header, String value) {
+        server.get("/");
+        HttpResponse<String> forged = server.send(server.request("/projects")
+                .header(header, value)
+                .header("X-XSRF-TOKEN", server.token())
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("name=Forged+with+a+token")));
+        assertError(forged, 403, "a page that isn't Logophon's");
+        assertThat(server.get("/").body()).doesNotContain("Forged with a token");
+        assertThat(server.send(server.request("/projects")
+                                .header("Sec-Fetch-Site", "same-origin")
+                                .header("Origin", address())
+                                .header("X-XSRF-TOKEN", server.token())
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(HttpRequest.BodyPublishers.ofString("name=Our+own")))
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    @Test
+    void otherPagesMayLinkToOursAndReadNothing() {
+        String project = server.project("Linked", "Fog.");
+        assertThat(server.send(server.request(project + "/programme")
+                                .header("Sec-Fetch-Site", "same-site")
+                                .header("Sec-Fetch-Mode", "cors")
+                                .GET())
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(server.send(server.request(project + "/write")
+                                .header("Sec-Fetch-Site", "cross-site")
+                                .header("Sec-Fetch-Mode", "navigate")
+                                .GET())
+                        .statusCode())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void whatIsAnotherProjectsIsNotFound() {
+        String own = server.project("Own", "Fog.");
+        String other = server.project("Other", "Wind.");
+        String cue = server.cues(other).get(0).get("id").asString();
+        server.post(other + "/readings", Map.of("written", "Wind", "said", "wynd", "as", "words", "scope", "project"));
+        for (String address : List.of("/cues/" + cue + "/marks", "/cues/" + cue + "/ssml", "/direct?cue=" + cue)) {
+            assertThat(server.get(own + address).statusCode()).as(address).isEqualTo(404);
+        }
+        for (String address : List.of(
+                "/cues/" + cue + "/render",
+                "/cues/" + cue + "/direction",
+                "/cues/" + cue + "/marks/clear",
+                "/takes/" + UUID.randomUUID() + "/keep",
+                "/readings/" + UUID.randomUUID() + "/remove")) {
+            assertThat(server.post(own + address, Map.of("version", "0")).statusCode())
+                    .as(address)
+                    .isEqualTo(404);
+        }
+        HttpResponse<String> dismissed = server.send(server.request(own + "/proof/dismiss")
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", server.token())
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        "{\"cue\":\"" + cue + "\",\"kind\":\"NUMBER\",\"text\":\"1\"}")));
+        assertThat(dismissed.statusCode()).isEqualTo(404);
     }
 
     @Test

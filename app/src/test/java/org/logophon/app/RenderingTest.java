@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.logophon.speech.WorkerPool;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
@@ -15,9 +16,6 @@ import tools.jackson.databind.JsonNode;
 class RenderingTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(180);
-
-    @Autowired
-    private WorkerPool workers;
 
     @Autowired
     private JdbcClient jdbc;
@@ -126,18 +124,46 @@ class RenderingTest extends ApplicationTest {
     }
 
     @Test
-    void killedWorkersAndALostDatabaseCostOnlyAWait() {
-        String project = server.project("Faults", script("faults", 60));
+    void renderAskedForThriceAtOnceIsDoneOnce() {
+        String project = server.project("Thrice", script("thrice", 20));
+        IntStream.range(0, 3)
+                .mapToObj(i -> CompletableFuture.runAsync(() -> renderAll(project)))
+                .toList()
+                .forEach(CompletableFuture::join);
+        assertThat(jobs(project)).isEqualTo(20);
+        awaitReady(project, 20);
+        assertThat(takes(project)).isEqualTo(20);
+    }
+
+    @Test
+    void aProjectThatIsDeletedWhileItRendersComesBackWhole() {
+        String project = server.project("Back again", script("again", 60));
         renderAll(project);
-        Server.await("both workers speak", PATIENCE, () -> workers.pids().size() == 2 && server.ready(project) > 2);
-        workers.pids().forEach(pid -> ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly));
-        // what a restart of the database does to its clients: every connection is cut
-        jdbc.sql(
-                        "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and datname = current_database()")
-                .query(Boolean.class)
-                .list();
-        Server.await("60 cues ready", PATIENCE, () -> server.ready(project) == 60);
-        assertThat(takes(project)).isEqualTo(60);
+        Server.await("some are ready", PATIENCE, () -> server.ready(project) > 2);
+        server.post(project + "/delete", Map.of());
+        Server.await("nothing waits any more", PATIENCE, () -> waiting(project) == 0);
+        server.post(project + "/restore", Map.of());
+        assertThat(server.cues(project))
+                .allSatisfy(cue -> assertThat(cue.get("state").asString()).isIn("ready", "new"));
+        renderAll(project);
+        awaitReady(project, 60);
+    }
+
+    private int jobs(String project) {
+        return cuesOfBatches(project, "true");
+    }
+
+    private int waiting(String project) {
+        return cuesOfBatches(project, "bc.state = 'waiting'");
+    }
+
+    private int cuesOfBatches(String project, String which) {
+        return jdbc.sql(
+                        "select count(*) from batch_cue bc join batch b on b.id = bc.batch_id where b.project_id = :project and "
+                                + which)
+                .param("project", UUID.fromString(project.substring(10)))
+                .query(Integer.class)
+                .single();
     }
 
     @Test

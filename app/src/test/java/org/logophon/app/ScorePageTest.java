@@ -27,6 +27,19 @@ class ScorePageTest extends BrowserTest {
         }
     }
 
+    /** Where something stands once nothing around it moves any more. */
+    private BoundingBox steady(Locator locator) {
+        BoundingBox box = locator.boundingBox();
+        while (true) {
+            page.waitForTimeout(300);
+            BoundingBox now = locator.boundingBox();
+            if (now.x == box.x && now.y == box.y) {
+                return now;
+            }
+            box = now;
+        }
+    }
+
     private Locator list() {
         return page.locator("#marklist li");
     }
@@ -97,7 +110,7 @@ class ScorePageTest extends BrowserTest {
     @Test
     void theMouseChoosesARunAndDragsItsPitchItsPaceAndARest() {
         score("By mouse");
-        BoundingBox first = page.locator("#score .word rect").nth(3).boundingBox();
+        BoundingBox first = steady(page.locator("#score .word rect").nth(3));
         BoundingBox last = page.locator("#score .word").nth(6).locator("rect").boundingBox();
         page.mouse().move(first.x + 5, first.y + 8);
         page.mouse().down();

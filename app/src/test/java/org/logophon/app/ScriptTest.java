@@ -7,10 +7,16 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.project.SpeakingRates;
+import org.logophon.speech.NativeVoices;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** What becomes of cues, numbers, readings and versions when a script changes. */
 class ScriptTest extends ApplicationTest {
+
+    @Autowired
+    private SpeakingRates rates;
 
     private int version(String project) {
         return server.json(project + "/script").get("version").asInt();
@@ -187,6 +193,7 @@ class ScriptTest extends ApplicationTest {
                 "The keeper lit the lamp at the top of the tower, and it burned all night. ".repeat(4));
         server.post(spoken + "/render", Map.of("step", "WRITE"));
         Server.await("the voice is measured", Duration.ofSeconds(60), () -> server.ready(spoken) == 1);
+        Server.await("its rate is known", Duration.ofSeconds(20), () -> rates.of(NativeVoices.DEFAULT_ID) != null);
         String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] dusk");
         JsonNode findings = server.json(project + "/proof").get("findings");
         assertThat(findings)
@@ -288,7 +295,7 @@ class ScriptTest extends ApplicationTest {
                 .contains("is missing");
         assertThat(server.get(project + "/readings/export?format=pls").body())
                 .contains("<grapheme>UV</grapheme><alias>ultra violet</alias>");
-        assertThat(server.bytes(server.json(project + "/hear?written=UV&said=ultra+violet&as=words")
+        assertThat(server.bytes(server.asked(project + "/hear?written=UV&said=ultra+violet&as=words")
                                 .get("sound")
                                 .asString())
                         .length)
@@ -313,6 +320,23 @@ class ScriptTest extends ApplicationTest {
                                 Map.of("what", "zebra", "version", Integer.toString(version(project))))
                         .body())
                 .contains("nothing was replaced");
+    }
+
+    @Test
+    void moreCuesThanAProjectHoldsAreRefusedAndNothingIsLost() {
+        String project = server.project("Too many", "Fog.");
+        HttpResponse<String> refused = server.save(project, "Fog.\n\n".repeat(20_001), version(project));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("would have 20,001 cues, and a project holds 20,000");
+        assertThat(text(project)).isEqualTo("Fog.");
+        String lines = "Fog.\n".repeat(20_001);
+        assertThat(server.save(project, lines, version(project)).statusCode()).isEqualTo(200);
+        assertThat(server.post(
+                                project + "/script/split",
+                                Map.of("way", "line", "version", String.valueOf(version(project))))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(server.cues(project)).hasSize(1);
     }
 
     @Test

@@ -214,7 +214,7 @@ class VoicesInACueTest extends ApplicationTest {
         mark(cue, LINE, QUOTE, "pitch", "170hz");
         render(project);
         assertThat(pitch(project, cue, 5, 12)).isCloseTo(170, within(170 * 0.04));
-        assertThat(mark(cue, LINE, QUOTE, "pitch", "high Hz").body()).contains("is no pitch");
+        assertThat(mark(cue, LINE, QUOTE, "pitch", "high Hz").body()).contains("“high” is none");
         assertThat(mark(cue, LINE, QUOTE, "pitch", "9 Hz").body()).contains("between 40 and 1,000 Hz");
     }
 

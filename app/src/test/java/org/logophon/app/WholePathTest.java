@@ -174,7 +174,7 @@ class WholePathTest extends BrowserTest {
         page.route("**/script", com.microsoft.playwright.Route::abort);
         type(page, "Words of this tab.");
         assertThat(page.locator("#saved")).hasText("not saved yet");
-        Page other = browser.newPage();
+        Page other = OneBrowser.get().newPage();
         other.navigate(address() + project + "/write");
         assertThat(other.locator(".write[data-ready]")).isVisible();
         type(other, "Words of the other tab.");
@@ -197,7 +197,7 @@ class WholePathTest extends BrowserTest {
         accessible();
         page.getByLabel("Delete Gone and back now").click();
         assertThat(page.locator("table")).not().containsText("Gone and back");
-        page.getByText("Undo").click();
+        page.locator("button", new Page.LocatorOptions().setHasText("Undo")).click();
         assertThat(page.locator("table")).containsText("Gone and back");
     }
 

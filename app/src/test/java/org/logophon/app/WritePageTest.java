@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Route;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -36,6 +37,24 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#total-against"))
                 .hasText(Pattern.compile("of 00:20: too long by (\\d+ s|\\d\\d:\\d\\d), about \\d+ words"));
         page.locator("#tab-counts").click();
+        page.getByLabel("Shall run").fill("9:59");
+        // the script is saved meanwhile, and its counts come anew: not under the hand
+        page.evaluate("document.dispatchEvent(new CustomEvent('logophon:saved'))");
+        page.waitForTimeout(1_000);
+        assertThat(page.getByLabel("Shall run")).hasValue("9:59");
+        page.getByLabel("Shall run").fill("00:20");
+        page.locator("#tab-counts").focus();
+        // they were asked for before a hand was there, and come when it is
+        AtomicReference<Route> held = new AtomicReference<>();
+        page.route("**/counts", held::set);
+        page.evaluate("document.dispatchEvent(new CustomEvent('logophon:saved'))");
+        page.waitForCondition(() -> held.get() != null);
+        page.getByLabel("Shall run").fill("9:58");
+        page.locator("#tab-counts").focus();
+        held.get().resume();
+        page.waitForTimeout(500);
+        assertThat(page.getByLabel("Shall run")).hasValue("9:58");
+        page.unroute("**/counts");
         page.getByLabel("Shall run").fill("10:00");
         page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
                 .click();

@@ -2,6 +2,7 @@ package org.logophon.app.cast;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
@@ -25,6 +26,7 @@ import org.springframework.stereotype.Service;
 class Auditions {
 
     static final int LONGEST_LINE = 400;
+    private static final int MOST_OFFERED = 100;
 
     private final Projects projects;
     private final ReadingRepository readings;
@@ -56,8 +58,18 @@ class Auditions {
             long wordsPerMinute,
             Long pitchHz) {}
 
+    /** Lines of a role for a page to offer: all, or of very many some from its first on to its last. */
+    static List<CueView> offered(ProjectView view, String role) {
+        List<CueView> lines = lines(view, role);
+        return lines.size() <= MOST_OFFERED
+                ? lines
+                : IntStream.range(0, MOST_OFFERED)
+                        .mapToObj(i -> lines.get((int) ((long) i * (lines.size() - 1) / (MOST_OFFERED - 1))))
+                        .toList();
+    }
+
     /** The lines of a role that it can be tried on. */
-    static List<CueView> lines(ProjectView view, String role) {
+    private static List<CueView> lines(ProjectView view, String role) {
         return view.cues().stream()
                 .filter(cue -> cue.cue().role().equalsIgnoreCase(role)
                         && ScriptCue.problem(cue.cue().text()) == null)

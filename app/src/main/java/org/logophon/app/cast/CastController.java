@@ -65,20 +65,45 @@ class CastController {
     /** A role as the page lists it. */
     record RoleLine(Role role, int cues, int words, String voice) {}
 
-    /** @param language null when the address says nothing: then the language of the script; empty for any */
+    /**
+     * @param language null when the address says nothing: then the language of the script; empty for any
+     * @param shown    how many voices the page shows already
+     */
     @GetMapping("/cast")
     String page(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String role,
             @RequestParam(required = false) String language,
+            @RequestParam(defaultValue = "0") int shown,
             VoiceFilter filter,
             Model model,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
-        fill(id, role, language == null ? null : filter, model);
+        fill(id, role, language == null ? null : filter, shown, model);
         return htmx == null ? "cast" : "cast :: stage";
     }
 
-    @GetMapping("/cast/audition")
+    /**
+     * More of the voices that match.
+     *
+     * @param from how many are shown
+     * @param upTo a voice that shall be among them; empty for the next few
+     */
+    @GetMapping("/cast/rows")
+    String rows(
+            @PathVariable UUID id,
+            @RequestParam String role,
+            @RequestParam int from,
+            @RequestParam(defaultValue = "") String upTo,
+            VoiceFilter filter,
+            Model model) {
+        model.addAttribute("project", projects.require(id));
+        model.addAttribute("role", new RoleLine(casting.require(id, role), 0, 0, null));
+        model.addAttribute("shown", VoiceRows.of(catalogue.find(filter).rows(), from, 0, upTo));
+        return "cast :: rows";
+    }
+
+    /** @param agreed characters that may be paid for it: without them one that costs is answered with its price */
+    @PostMapping("/cast/audition")
     @ResponseBody
     Auditions.Audition audition(
             @PathVariable UUID id,
@@ -87,22 +112,8 @@ class CastController {
             @RequestParam(required = false) UUID cue,
             @RequestParam(defaultValue = "") String line,
             @RequestParam(defaultValue = "false") boolean tuned,
-            TuningForm form) {
-        return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, 0);
-    }
-
-    /** The same, once its price was agreed to. @param agreed characters */
-    @PostMapping("/cast/audition")
-    @ResponseBody
-    Auditions.Audition paidAudition(
-            @PathVariable UUID id,
-            @RequestParam String role,
-            @RequestParam String voice,
-            @RequestParam(required = false) UUID cue,
-            @RequestParam(defaultValue = "") String line,
-            @RequestParam(defaultValue = "false") boolean tuned,
             TuningForm form,
-            @RequestParam int agreed) {
+            @RequestParam(defaultValue = "0") int agreed) {
         return auditions.audition(id, casting.require(id, role), heard(voice, tuned, form), cue, line, agreed);
     }
 
@@ -137,6 +148,13 @@ class CastController {
                 .orElse(role + " has no voice now."));
     }
 
+    /** The other voices are a step away: this one is at hand wherever somebody is missing. */
+    @PostMapping("/cast/fitting")
+    @ResponseBody
+    SentenceAnswer castFitting(@PathVariable UUID id, @RequestParam String role) {
+        return new SentenceAnswer(casting.castFitting(id, role).name() + " speaks " + role + " now.");
+    }
+
     /** Answers with the page's stage, as the dials expect. */
     @PostMapping("/cast/direction")
     String direct(
@@ -144,6 +162,7 @@ class CastController {
             @RequestParam String role,
             DirectionForm form,
             @RequestParam int version,
+            @RequestParam(defaultValue = "0") int shown,
             VoiceFilter filter,
             Model model) {
         try {
@@ -151,11 +170,11 @@ class CastController {
         } catch (Refused | Stale | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
-        fill(id, role, filter, model);
+        fill(id, role, filter, shown, model);
         return "cast :: stage";
     }
 
-    private void fill(UUID id, String wanted, VoiceFilter filter, Model model) {
+    private void fill(UUID id, String wanted, VoiceFilter filter, int shown, Model model) {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.CAST);
         List<RoleLine> roles = view.roles().stream()
@@ -169,8 +188,7 @@ class CastController {
                         .filter(line -> line.voice() == null)
                         .findFirst()
                         .orElse(roles.isEmpty() ? null : roles.get(0)));
-        VoiceFilter narrowed =
-                filter != null ? filter : new VoiceFilter(language(view, role), "", "", "", "", "", "", "");
+        VoiceFilter narrowed = filter != null ? filter : VoiceFilter.ofLanguage(language(view, role));
         Catalogue.SearchResult found = catalogue.find(narrowed);
         model.addAttribute("roles", roles);
         model.addAttribute("role", role);
@@ -180,10 +198,18 @@ class CastController {
                         role == null ? null : voices.find(role.role().voiceId()).orElse(null)));
         model.addAttribute("filter", narrowed);
         model.addAttribute("found", found);
+        model.addAttribute("orders", VoiceOrder.values());
+        model.addAttribute(
+                "shown",
+                VoiceRows.of(
+                        found.rows(),
+                        0,
+                        shown,
+                        role == null ? null : role.role().voiceId()));
         model.addAttribute("map", VoiceMap.of(found.all(), found.rows()));
         model.addAttribute(
                 "lines",
-                role == null ? List.of() : Auditions.lines(view, role.role().name()));
+                role == null ? List.of() : Auditions.offered(view, role.role().name()));
         model.addAttribute("measuring", measuring.progress());
         model.addAttribute(
                 "hiring",

@@ -1,6 +1,8 @@
 package org.logophon.app.cast;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -8,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import org.logophon.app.cast.VoiceFilter.Question;
 import org.logophon.app.voices.VoiceFiguresRepository;
+import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.figures.VoiceCharacter;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Ability;
@@ -36,7 +39,7 @@ class Catalogue {
      * What was found.
      *
      * @param all     every voice, for the map
-     * @param rows    those that match, the shortlist first
+     * @param rows    those that match, in their order, the shortlist first, then the house's own
      * @param choices for each question its answers
      */
     record SearchResult(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<FilterOption>> choices) {}
@@ -58,20 +61,24 @@ class Catalogue {
     }
 
     private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
+        // whoever is made of a voice was given words for who that is
+        boolean told = measured == null || voice.ofTheCast();
         List<String> character = Stream.concat(
                         voice.character().stream(),
-                        measured == null ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream())
+                        told ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream())
                 .distinct()
                 .toList();
-        return new VoiceRow(voice, measured, character, note, used, base);
+        return new VoiceRow(
+                voice, measured, ClearnessTable.shipped().of(voice.id()).orElse(null), character, note, used, base);
     }
 
     SearchResult find(VoiceFilter filter) {
         List<VoiceRow> all = all();
         List<VoiceRow> rows = all.stream()
                 .filter(filter.matches())
-                .sorted((a, b) ->
-                        Boolean.compare(b.note().shortlisted(), a.note().shortlisted()))
+                .sorted(Comparator.comparing((VoiceRow row) -> !row.note().shortlisted())
+                        .thenComparing(row -> !row.voice().ofTheHouse())
+                        .thenComparing(VoiceOrder.named(filter.order()).comparator()))
                 .toList();
         Map<Question, List<FilterOption>> choices = new TreeMap<>();
         choices.put(
@@ -108,6 +115,15 @@ class Catalogue {
                         Question.AGE,
                         filter.age(),
                         row -> List.of(row.voice().age().id())));
+        choices.put(Question.CLEAR, clearnesses(all, filter));
+        choices.put(
+                Question.MADE,
+                choices(
+                        all,
+                        filter,
+                        Question.MADE,
+                        filter.made(),
+                        row -> List.of(row.voice().making().id())));
         choices.put(
                 Question.CAN,
                 choices(
@@ -132,6 +148,27 @@ class Catalogue {
             return lists;
         }));
         return new SearchResult(all, rows, choices);
+    }
+
+    /** In their own order, and by their titles. */
+    private static List<FilterOption> clearnesses(List<VoiceRow> all, VoiceFilter filter) {
+        Map<String, FilterOption> counted = new HashMap<>();
+        for (FilterOption option : choices(
+                all,
+                filter,
+                Question.CLEAR,
+                filter.clear(),
+                row -> List.of(row.band().id()))) {
+            counted.put(option.value(), option);
+        }
+        List<FilterOption> choices = new ArrayList<>(List.of(counted.get("")));
+        for (ClearBand band : ClearBand.values()) {
+            FilterOption option = counted.get(band.id());
+            if (option != null) {
+                choices.add(new FilterOption(option.value(), band.title(), option.count(), option.chosen()));
+            }
+        }
+        return choices;
     }
 
     private static List<FilterOption> choices(

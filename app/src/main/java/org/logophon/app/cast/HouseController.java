@@ -10,6 +10,7 @@ import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.web.Refused;
 import org.logophon.core.described.Description;
 import org.logophon.core.described.VoiceMatcher;
+import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -102,7 +103,7 @@ class HouseController {
         if (words.length() > LONGEST_WORDS) {
             throw new Refused("A description has at most %d characters.".formatted(LONGEST_WORDS));
         }
-        VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all());
+        VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all(), ClearnessTable.shipped()::of);
         Description description = Description.of(words, described.places());
         if (description.empty()) {
             return new Candidates(

@@ -1,8 +1,8 @@
 package org.logophon.app.cast;
 
-import org.logophon.app.page.TypedNumber;
 import org.logophon.app.web.Refused;
 import org.logophon.core.effect.Effect;
+import org.logophon.core.input.TypedNumber;
 import org.logophon.core.voice.Tuning;
 
 /** Tuning of a house voice as typed; an empty field leaves the base voice as it is. */

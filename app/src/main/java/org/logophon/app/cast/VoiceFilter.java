@@ -9,19 +9,25 @@ import java.util.function.Predicate;
  * @param language English name
  * @param sounds   "woman" or "man"
  * @param can      word of an ability
+ * @param clear    a band of clearness, by its id
+ * @param made     word of how its engine makes speech
  * @param cost     "free" or "hired"
  * @param list     "shortlist", or the name of a group
  * @param search   part of a name, a character or a note
+ * @param order    what the list is sorted by
  */
 record VoiceFilter(
         String language,
         String accent,
         String sounds,
         String age,
+        String clear,
+        String made,
         String can,
         String cost,
         String list,
-        String search) {
+        String search,
+        String order) {
 
     static final String SHORTLIST = "shortlist";
 
@@ -30,10 +36,17 @@ record VoiceFilter(
         accent = filled(accent);
         sounds = filled(sounds);
         age = filled(age);
+        clear = filled(clear);
+        made = filled(made);
         can = filled(can);
         cost = filled(cost);
         list = filled(list);
         search = filled(search).toLowerCase(Locale.ROOT);
+        order = VoiceOrder.named(filled(order)).id();
+    }
+
+    static VoiceFilter ofLanguage(String language) {
+        return new VoiceFilter(language, "", "", "", "", "", "", "", "", "", "");
     }
 
     private static String filled(String value) {
@@ -46,6 +59,8 @@ record VoiceFilter(
         ACCENT,
         SOUNDS,
         AGE,
+        CLEAR,
+        MADE,
         CAN,
         COST,
         LIST,
@@ -74,6 +89,8 @@ record VoiceFilter(
             case ACCENT -> accent.isEmpty() || row.voice().accent().equals(accent);
             case SOUNDS -> sounds.isEmpty() || row.voice().gender().label().equals(sounds);
             case AGE -> age.isEmpty() || row.voice().age().id().equals(age);
+            case CLEAR -> clear.isEmpty() || row.band().id().equals(clear);
+            case MADE -> made.isEmpty() || row.voice().making().id().equals(made);
             case CAN ->
                 can.isEmpty()
                         || row.voice().canDo().stream()

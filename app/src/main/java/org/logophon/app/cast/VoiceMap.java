@@ -1,6 +1,7 @@
 package org.logophon.app.cast;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -12,9 +13,11 @@ import java.util.stream.DoubleStream;
  * livelier
  * the voice. Places are in the units of the drawing.
  *
+ * @param dots    the voices that match
+ * @param others  the places of those that don't, as one path of points (SVG 2, section 9.3)
  * @param without voices that match and have no place: whispers, and those that aren't measured yet
  */
-record VoiceMap(List<Dot> dots, List<Tick> pitches, List<Tick> paces, int without) {
+record VoiceMap(List<Dot> dots, String others, List<Tick> pitches, List<Tick> paces, int without) {
 
     static final int WIDTH = 760;
     static final int HEIGHT = 300;
@@ -24,8 +27,7 @@ record VoiceMap(List<Dot> dots, List<Tick> pitches, List<Tick> paces, int withou
     private static final int BOTTOM = 34;
     private static final double[] PITCHES = {60, 80, 100, 125, 160, 200, 250, 320, 400};
 
-    /** @param dim true when the filter leaves it out */
-    record Dot(String voice, String label, double x, double y, double radius, boolean dim, boolean shortlisted) {}
+    record Dot(String voice, String label, double x, double y, double radius, ClearBand band, boolean shortlisted) {}
 
     record Tick(double at, String label) {}
 
@@ -45,37 +47,46 @@ record VoiceMap(List<Dot> dots, List<Tick> pitches, List<Tick> paces, int withou
         double slowest = Math.floor((paces(scaled).min().orElse(150) - 6) / 10) * 10;
         double fastest = Math.ceil((paces(scaled).max().orElse(220) + 6) / 10) * 10;
         List<Dot> dots = new ArrayList<>();
+        StringBuilder others = new StringBuilder();
         for (VoiceRow row : placed) {
             double pace = row.figures().wordsPerMinute();
             if (pace < slowest || pace > fastest) {
                 continue;
             }
-            double x = x(row.figures().medianPitchHz(), lowest, highest);
-            double y = y(pace, slowest, fastest);
+            double x = round(x(row.figures().medianPitchHz(), lowest, highest));
+            double y = round(y(pace, slowest, fastest));
+            if (!shown.contains(row.voice().id())) {
+                others.append('M').append(x).append(' ').append(y).append("h0");
+                continue;
+            }
             double radius = 3.5 + 0.75 * Math.min(6, row.figures().pitchRangeSemitones());
             dots.add(new Dot(
                     row.voice().id(),
-                    "%s, %s, %s, %s, %s"
-                            .formatted(row.voice().name(), row.voice().speaks(), row.about(), row.pitch(), row.pace()),
-                    round(x),
-                    round(y),
+                    "%s, %s, %s, %s, %s, clear: %s"
+                            .formatted(
+                                    row.voice().name(),
+                                    row.voice().speaks(),
+                                    row.about(),
+                                    row.pitch(),
+                                    row.pace(),
+                                    row.clear()),
+                    x,
+                    y,
                     round(radius),
-                    !shown.contains(row.voice().id()),
+                    row.band(),
                     row.note().shortlisted()));
         }
-        // what matches lies on top, the largest at the bottom, so that none hides another
-        dots.sort((a, b) ->
-                a.dim() != b.dim() ? Boolean.compare(b.dim(), a.dim()) : Double.compare(b.radius(), a.radius()));
-        int inPlace = (int)
-                placed.stream().filter(row -> shown.contains(row.voice().id())).count();
+        // the largest at the bottom, so that none hides another
+        dots.sort(Comparator.comparingDouble(Dot::radius).reversed());
         return new VoiceMap(
                 dots,
+                others.toString(),
                 DoubleStream.of(PITCHES)
                         .filter(p -> p > lowest && p < highest)
                         .mapToObj(p -> new Tick(round(x(p, lowest, highest)), Math.round(p) + ""))
                         .toList(),
                 paces(slowest, fastest),
-                matching.size() - inPlace);
+                matching.size() - scaled.size());
     }
 
     private static DoubleStream pitches(List<VoiceRow> placed) {

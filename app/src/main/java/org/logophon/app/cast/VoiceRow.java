@@ -4,6 +4,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import org.logophon.core.figures.Clearness;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Tuning;
@@ -13,16 +14,43 @@ import org.logophon.core.voice.Voice;
  * A voice in the catalogue.
  *
  * @param figures   null until it is measured
+ * @param clearness null for a voice that no recogniser has heard
  * @param character words for what it measures, and its maker's own
  * @param base      name of the voice that a house voice is made of; null for any other
  * @param used      roles that it speaks, as "Narrator of First Firing"
  */
 record VoiceRow(
-        Voice voice, VoiceFigures figures, List<String> character, VoiceNote note, List<String> used, String base) {
+        Voice voice,
+        VoiceFigures figures,
+        Clearness clearness,
+        List<String> character,
+        VoiceNote note,
+        List<String> used,
+        String base) {
 
     /** True when measuring it has a price, and nobody has agreed to it yet. */
     public boolean unmeasured() {
         return figures == null && !voice.terms().free();
+    }
+
+    /** How clear it is, or how it is made where that isn't known. */
+    public String clear() {
+        return clearness == null ? voice.making().id() : clearness.percent() + " %";
+    }
+
+    /** Where its clearness lies, as a word: of the filter, and of the dots on the map. */
+    public ClearBand band() {
+        return ClearBand.of(clearness);
+    }
+
+    /** The roles that it speaks, in one line. */
+    public String usedBy() {
+        return used.isEmpty() ? "" : used.get(0) + (used.size() == 1 ? "" : " and " + (used.size() - 1) + " more");
+    }
+
+    /** The note as a quotation; one that is written as a quotation stays as it is. */
+    public String quoted() {
+        return note.note().startsWith("“") || note.note().startsWith("\"") ? note.note() : "“" + note.note() + "”";
     }
 
     public String pitch() {

@@ -2,6 +2,7 @@ package org.logophon.app.deliver;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.CueState;
@@ -10,6 +11,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -73,13 +75,14 @@ class DeliverController {
             @RequestParam String target,
             Model model) {
         try {
-            delivering.build(id, pattern, "off".equals(target) ? null : lufs(target));
+            delivering.build(id, pattern, "off".equals(target) ? null : loudness(target));
         } catch (Refused | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
         return list(id, model);
     }
 
+    @NeedsNoRoom
     @PostMapping("/deliveries/cancel")
     String cancel(@PathVariable UUID id, Model model) {
         delivering.cancel(id);
@@ -104,12 +107,12 @@ class DeliverController {
                 .body(out -> deliveries.copyTo(delivery, out));
     }
 
-    private static Double lufs(String target) {
-        try {
-            return Double.valueOf(target.replace('−', '-'));
-        } catch (NumberFormatException e) {
-            throw new Refused("The target loudness is a number in LUFS or off, not \"" + target + "\".");
+    private static Double loudness(String target) {
+        Double lufs = TypedNumber.read("The target loudness in LUFS", target);
+        if (lufs == null) {
+            throw new Refused("Choose a target loudness, or off.");
         }
+        return lufs;
     }
 
     private void fill(UUID id, Model model) {

@@ -8,12 +8,11 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
+import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.DatabaseAway;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -24,18 +23,22 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class PackageBuilder {
 
-    private static final Logger LOG = LoggerFactory.getLogger(PackageBuilder.class);
-
     private final DeliveryRepository deliveries;
     private final Projects projects;
     private final PackageWriter writer;
+    private final DiskRoom room;
     private final TransactionTemplate transaction;
 
     PackageBuilder(
-            DeliveryRepository deliveries, Projects projects, PackageWriter writer, TransactionTemplate transaction) {
+            DeliveryRepository deliveries,
+            Projects projects,
+            PackageWriter writer,
+            DiskRoom room,
+            TransactionTemplate transaction) {
         this.deliveries = deliveries;
         this.projects = projects;
         this.writer = writer;
+        this.room = room;
         this.transaction = transaction;
     }
 
@@ -59,8 +62,7 @@ class PackageBuilder {
         try {
             packed(delivery);
         } catch (IOException failed) {
-            LOG.error("Delivery {} failed", delivery.id(), failed);
-            fail(delivery.id(), "The package can't be written. See that the disk has room, and build again.");
+            throw new UncheckedIOException(failed);
         }
     }
 
@@ -70,6 +72,7 @@ class PackageBuilder {
         try {
             try (var out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
                 boolean whole = writer.write(view, delivery, out, done -> {
+                    room.need(0);
                     deliveries.progress(delivery.id(), done);
                     return deliveries
                             .find(delivery.id())
@@ -80,6 +83,7 @@ class PackageBuilder {
                     return;
                 }
             }
+            room.need(Files.size(file));
             store(delivery, file);
         } finally {
             Files.deleteIfExists(file);

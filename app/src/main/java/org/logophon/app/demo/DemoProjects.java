@@ -32,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
 class DemoProjects {
 
+    private final DemoPlaced placed;
     private final ProjectRepository projects;
     private final RoleRepository roles;
     private final CueRepository cues;
@@ -40,12 +41,14 @@ class DemoProjects {
     private final RenderService rendering;
 
     DemoProjects(
+            DemoPlaced placed,
             ProjectRepository projects,
             RoleRepository roles,
             CueRepository cues,
             MarkRepository marks,
             ScriptSaving scripts,
             RenderService rendering) {
+        this.placed = placed;
         this.projects = projects;
         this.roles = roles;
         this.cues = cues;
@@ -59,36 +62,25 @@ class DemoProjects {
     void place() throws IOException {
         Direction pottery = new Direction(94, null, null, 800);
         place(
-                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0003",
                 "Wheel True",
                 50,
                 "wheel-true",
-                Map.of("Narrator", "morwenna", "Sprecherin", "frauke"),
+                Map.of("Narrator", "percy", "Sprecherin", "frauke"),
                 Direction.NONE,
                 "",
                 Direction.NONE);
+        place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
         place(
-                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0002",
-                "First Firing",
-                240,
-                "first-firing",
-                Map.of("Narrator", "rhona"),
-                pottery,
-                "",
-                Direction.NONE);
-        place(
-                "3f0c1f5e-0b1d-4f0a-9a51-6c1d6c5f0001",
                 "The Lantern Room",
                 360,
                 "the-lantern-room",
-                Map.of("Narrator", "isla", "Keeper", "hamish", "Visitor", "keziah"),
+                Map.of("Narrator", "nessa", "Keeper", "gawen", "Visitor", "esme"),
                 new Direction(90, null, null, 1_200),
                 "Keeper",
-                new Direction(92, -1.5, null, null));
+                new Direction(95, null, null, null));
     }
 
     private void place(
-            String id,
             String name,
             int targetSeconds,
             String script,
@@ -97,10 +89,10 @@ class DemoProjects {
             String directedRole,
             Direction role)
             throws IOException {
-        UUID project = UUID.fromString(id);
-        if (!projects.createOnce(project, name, "en-GB", targetSeconds)) {
+        if (!placed.first(script)) {
             return;
         }
+        UUID project = projects.create(name, "en-GB", targetSeconds).id();
         scripts.save(project, text(script), 0, "Demo script");
         cast.forEach((who, voice) -> roles.cast(project, who, voice));
         projects.direct(project, whole, 0);

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.DirectionForm;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
@@ -147,6 +148,7 @@ class DirectController {
         return answer(id, directing.requireTake(id, take).cueId(), model, () -> directing.keep(id, take));
     }
 
+    @NeedsNoRoom
     @PostMapping("/takes/{take}/delete")
     String delete(@PathVariable UUID id, @PathVariable UUID take, Model model) {
         return answer(id, directing.requireTake(id, take).cueId(), model, () -> {

@@ -6,6 +6,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.web.Refused;
+import org.logophon.core.input.TypedNumber;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.pitch.PitchTrack;
@@ -30,15 +31,10 @@ class HertzPitch {
      * @throws Refused with a sentence when it is no pitch, or the words have none yet
      */
     String semitones(CueView cue, int start, int end, String wanted) {
-        double hertz;
-        try {
-            hertz = Double.parseDouble(
-                    wanted.strip().toLowerCase(Locale.ROOT).replace("hz", "").strip());
-        } catch (NumberFormatException notANumber) {
-            throw new Refused(
-                    "“" + wanted.strip() + "” is no pitch. Type semitones such as -2, or a pitch such as 180 Hz.");
-        }
-        if (!(hertz >= 40 && hertz <= 1_000)) {
+        Double hertz = TypedNumber.read(
+                "A pitch such as 180 Hz",
+                wanted.strip().toLowerCase(Locale.ROOT).replace("hz", ""));
+        if (hertz == null || hertz < 40 || hertz > 1_000) {
             throw new Refused("A voice's pitch lies between 40 and 1,000 Hz.");
         }
         if (!cue.madeAsAsked()) {

@@ -22,12 +22,14 @@ class MarkKindController {
             Double step,
             Integer neutral,
             String unit,
+            double nudge,
+            double fineNudge,
             List<String> choices) {
 
         static MarkKindAnswer of(MarkKind kind) {
             Dial dial = kind.dial();
             return dial == null
-                    ? new MarkKindAnswer(kind.id(), kind.onGap(), null, null, null, null, "", kind.choices())
+                    ? new MarkKindAnswer(kind.id(), kind.onGap(), null, null, null, null, "", 0, 0, kind.choices())
                     : new MarkKindAnswer(
                             kind.id(),
                             kind.onGap(),
@@ -36,6 +38,8 @@ class MarkKindController {
                             dial.step(),
                             dial.neutral(),
                             dial.unit(),
+                            kind.nudge(),
+                            kind.fineNudge(),
                             kind.choices());
         }
     }

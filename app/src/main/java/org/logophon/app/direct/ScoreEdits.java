@@ -2,19 +2,12 @@ package org.logophon.app.direct;
 
 import java.time.Clock;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Table {@code score_edit}: what scores were before and after each change. The newest {@value #MOST} of a project are
@@ -27,7 +20,6 @@ class ScoreEdits {
 
     private final JdbcClient jdbc;
     private final Clock clock;
-    private final JsonMapper json = JsonMapper.builder().build();
 
     ScoreEdits(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
@@ -42,7 +34,7 @@ class ScoreEdits {
 
     /** Until the transaction ends, nobody else changes the scores of a project: two tabs one after the other. */
     void lock(UUID project) {
-        jdbc.sql("select id from project where id = :project for update")
+        jdbc.sql("select id from project where id = :project for no key update")
                 .param("project", project)
                 .query(UUID.class)
                 .optional();
@@ -62,8 +54,8 @@ class ScoreEdits {
                 .param("project", project)
                 .param("ordinal", ordinal)
                 .param("what", what)
-                .param("before", write(before))
-                .param("after", write(after))
+                .param("before", ScoreSnapshots.write(before))
+                .param("after", ScoreSnapshots.write(after))
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
         jdbc.sql("delete from score_edit where project_id = :project and ordinal <= :old")
@@ -79,8 +71,8 @@ class ScoreEdits {
                 .query((row, at) -> new Edit(
                         row.getInt("ordinal"),
                         row.getString("what"),
-                        read(row.getString("before")),
-                        read(row.getString("after"))))
+                        ScoreSnapshots.read(row.getString("before")),
+                        ScoreSnapshots.read(row.getString("after"))))
                 .optional();
     }
 
@@ -90,8 +82,8 @@ class ScoreEdits {
                 .query((row, at) -> new Edit(
                         row.getInt("ordinal"),
                         row.getString("what"),
-                        read(row.getString("before")),
-                        read(row.getString("after"))))
+                        ScoreSnapshots.read(row.getString("before")),
+                        ScoreSnapshots.read(row.getString("after"))))
                 .optional();
     }
 
@@ -101,44 +93,5 @@ class ScoreEdits {
                 .param("project", project)
                 .param("ordinal", ordinal)
                 .update();
-    }
-
-    private String write(Map<UUID, Snapshot> snapshots) {
-        Map<String, Object> fields = new LinkedHashMap<>();
-        snapshots.forEach((cue, snapshot) -> fields.put(
-                cue.toString(),
-                Map.of(
-                        "text",
-                        snapshot.text(),
-                        "marks",
-                        snapshot.marks().all().stream()
-                                .map(mark -> List.of(
-                                        mark.start(),
-                                        mark.end(),
-                                        mark.instruction().id(),
-                                        mark.instruction().value(),
-                                        mark.origin().name(),
-                                        mark.reason()))
-                                .toList())));
-        return json.writeValueAsString(fields);
-    }
-
-    private Map<UUID, Snapshot> read(String written) {
-        Map<UUID, Snapshot> snapshots = new LinkedHashMap<>();
-        for (Map.Entry<String, JsonNode> entry : json.readTree(written).properties()) {
-            List<Mark> marks = new ArrayList<>();
-            for (JsonNode mark : entry.getValue().get("marks")) {
-                marks.add(new Mark(
-                        mark.get(0).asInt(),
-                        mark.get(1).asInt(),
-                        Instruction.of(mark.get(2).asString(), mark.get(3).asString()),
-                        Mark.Origin.valueOf(mark.get(4).asString()),
-                        mark.get(5).asString()));
-            }
-            snapshots.put(
-                    UUID.fromString(entry.getKey()),
-                    new Snapshot(entry.getValue().get("text").asString(), new Marks(marks)));
-        }
-        return snapshots;
     }
 }

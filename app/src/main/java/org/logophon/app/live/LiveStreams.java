@@ -26,8 +26,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * The streams of open pages. Changes of a project are gathered for a moment and told together, and while they go on, once a
- * second: however many cues are rendered, a page is told, and asks, no more often. What the programme has become is worked
+ * The streams of open pages. Changes of a project are gathered for a moment and told together, and while they go on, in
+ * steps of more than half a second: however many cues are rendered, a page is told, and asks, no more often. What the programme has become is worked
  * out once for all pages of a project, and only the cues that differ are sent.
  */
 @Component
@@ -36,7 +36,7 @@ public class LiveStreams {
     private static final Logger LOG = LoggerFactory.getLogger(LiveStreams.class);
     private static final long GATHERED_MILLIS = 40;
     /** A hand's changes are told at once; only what goes on and on is told once in so long. */
-    private static final long APART_MILLIS = 900;
+    private static final long APART_MILLIS = 600;
 
     private static final int AT_ONCE = 8;
     private static final long HEARTBEAT_SECONDS = 15;

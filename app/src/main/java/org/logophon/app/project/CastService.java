@@ -1,12 +1,17 @@
 package org.logophon.app.project;
 
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.core.described.FittingVoice;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,6 +42,23 @@ public class CastService {
         }
         roles.cast(project, role, voiceId.isEmpty() ? null : voiceId);
         table.touch(project);
+    }
+
+    /** Gives a role a voice that fits. @throws Refused when no voice speaks the script's language */
+    @Transactional
+    public Voice castFitting(UUID project, String role) {
+        table.hold(project);
+        require(project, role);
+        Set<String> taken = roles.of(project).stream()
+                .filter(other -> other.voiceId() != null && !other.name().equals(role))
+                .map(Role::voiceId)
+                .collect(Collectors.toSet());
+        Voice voice = FittingVoice.of(
+                        voices.all(), projects.require(project).language(), role, taken, ClearnessTable.shipped()::of)
+                .orElseThrow(() -> new Refused("No free voice speaks this script's language. Cast one of another."));
+        roles.cast(project, role, voice.id());
+        table.touch(project);
+        return voice;
     }
 
     /** @throws Stale when somebody else directed the role meanwhile */

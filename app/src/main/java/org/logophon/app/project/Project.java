@@ -35,8 +35,6 @@ public record Project(
         long houseVersion) {
 
     public static final int LONGEST_NAME = 120;
-    /** 100,000 words and then some. */
-    public static final int LONGEST_SCRIPT = 2_000_000;
 
     public FinishSettings finish() {
         return FinishSettings.to(targetLufs);

@@ -31,24 +31,18 @@ public class ProjectRepository {
 
     public Project create(String name, String language, Integer targetSeconds) {
         UUID id = UUID.randomUUID();
-        createOnce(id, name, language, targetSeconds);
-        return find(id).orElseThrow();
-    }
-
-    /** @return false when there is or was a project with that id */
-    public boolean createOnce(UUID id, String name, String language, Integer targetSeconds) {
-        return jdbc.sql("""
+        jdbc.sql("""
                 insert into project (id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
-                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now) on conflict do nothing""")
-                        .param("id", id)
-                        .param("name", name)
-                        .param("language", language)
-                        .param("seconds", targetSeconds)
-                        .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS)
-                        .param("pattern", FileNames.DEFAULT_PATTERN)
-                        .param("now", now())
-                        .update()
-                == 1;
+                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
+                .param("id", id)
+                .param("name", name)
+                .param("language", language)
+                .param("seconds", targetSeconds)
+                .param("lufs", FinishSettings.DEFAULT_TARGET_LUFS)
+                .param("pattern", FileNames.DEFAULT_PATTERN)
+                .param("now", now())
+                .update();
+        return find(id).orElseThrow();
     }
 
     /** A project that is not deleted. */
@@ -63,7 +57,7 @@ public class ProjectRepository {
     /** The same, held against other writers until the transaction ends. */
     public Optional<Project> lock(UUID id) {
         return jdbc.sql(
-                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null for update")
+                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null for no key update")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
@@ -74,7 +68,7 @@ public class ProjectRepository {
      * first: its row is changed last, by what counts changes, and two that hold parts would wait for one another.
      */
     public void hold(UUID id) {
-        jdbc.sql("select id from project where id = :id for update")
+        jdbc.sql("select id from project where id = :id for no key update")
                 .param("id", id)
                 .query(UUID.class)
                 .optional();

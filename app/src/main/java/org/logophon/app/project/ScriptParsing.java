@@ -1,8 +1,7 @@
 package org.logophon.app.project;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
@@ -12,14 +11,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class ScriptParsing {
 
-    private static final int MOST_REMEMBERED = 6;
+    private static final long MOST_BYTES = 48L << 20;
+    /** Of a cue beside its text: its places in the source, one for each character. */
+    private static final int BYTES_A_CUE = 200;
 
-    private final Map<Key, Script> remembered = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Script> eldest) {
-            return size() > MOST_REMEMBERED;
-        }
-    });
+    private final Cache<Key, Script> remembered = Caffeine.newBuilder()
+            .maximumWeight(MOST_BYTES)
+            .weigher((Key key, Script script) -> weight(key, script))
+            .build();
 
     /** All that a split depends on. */
     private record Key(String text, Splitting splitting, HandCuts cuts, String language) {}
@@ -30,12 +29,16 @@ public class ScriptParsing {
 
     public Script of(String text, ScriptShape shape, String language) {
         Key key = new Key(text, shape.splitting(), shape.cuts(), language);
-        Script known = remembered.get(key);
+        Script known = remembered.getIfPresent(key);
         if (known == null) {
             // two threads may parse the same at once: that costs less than one waiting for the other
             known = Script.parse(text, key.splitting(), key.cuts(), language);
             remembered.put(key, known);
         }
         return known;
+    }
+
+    private static int weight(Key key, Script script) {
+        return key.text().length() * 8 + script.cues().size() * BYTES_A_CUE;
     }
 }

@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.web.NotFound;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -69,6 +70,26 @@ class BatchRepository {
                 .isPresent();
     }
 
+    /** Cues of a project that wait in any batch. */
+    Set<UUID> underWay(UUID project) {
+        return jdbc.sql("""
+                select bc.cue_id from batch_cue bc join batch b on b.id = bc.batch_id
+                where b.project_id = :project and bc.state = 'waiting'""").param("project", project).query(UUID.class).set();
+    }
+
+    /** Takes a cue out of a batch, because what it was for was taken away: that is nobody's failure. */
+    @Transactional
+    public void withdraw(UUID batch, UUID cue) {
+        hold(batch);
+        jdbc.sql("""
+                update batch_cue set state = 'cancelled', finished_at = :now
+                where batch_id = :batch and cue_id = :cue and state = 'waiting'""")
+                .param("now", now())
+                .param("batch", batch)
+                .param("cue", cue)
+                .update();
+    }
+
     /**
      * Ends a cue of a batch, unless it has ended already.
      *
@@ -90,7 +111,8 @@ class BatchRepository {
 
     /** Who changes a project holds its row first, so that nobody waits for another who waits for them. */
     private void hold(UUID batch) {
-        jdbc.sql("select p.id from batch b join project p on p.id = b.project_id where b.id = :batch for update of p")
+        jdbc.sql(
+                        "select p.id from batch b join project p on p.id = b.project_id where b.id = :batch for no key update of p")
                 .param("batch", batch)
                 .query(UUID.class)
                 .optional();

@@ -1,6 +1,7 @@
 package org.logophon.app.rendering;
 
 import java.util.UUID;
+import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectRepository;
@@ -10,6 +11,7 @@ import org.logophon.app.project.TakeOrigins;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.DatabaseAway;
+import org.logophon.app.web.NotFound;
 import org.logophon.core.render.SpeechFailed;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -25,6 +27,7 @@ class CueRenderer {
     private final TakeRepository takes;
     private final BatchRepository batches;
     private final SpeakingRates rates;
+    private final DiskRoom room;
     private final TransactionTemplate transaction;
 
     CueRenderer(
@@ -35,6 +38,7 @@ class CueRenderer {
             TakeRepository takes,
             BatchRepository batches,
             SpeakingRates rates,
+            DiskRoom room,
             TransactionTemplate transaction) {
         this.projects = projects;
         this.table = table;
@@ -43,6 +47,7 @@ class CueRenderer {
         this.takes = takes;
         this.batches = batches;
         this.rates = rates;
+        this.room = room;
         this.transaction = transaction;
     }
 
@@ -53,12 +58,21 @@ class CueRenderer {
         }
         JobRetry.run(
                 "Cue " + job.cue() + " of batch " + job.batch(),
-                () -> render(job),
+                () -> renderWhatIsThere(job),
                 problem -> batches.finish(job.batch(), job.cue(), problem));
     }
 
     void giveUp(RenderJob job) {
         batches.finish(job.batch(), job.cue(), DatabaseAway.SENTENCE);
+    }
+
+    /** A project that is deleted meanwhile may be brought back: then its cues are as they were, and want a render. */
+    private void renderWhatIsThere(RenderJob job) {
+        try {
+            render(job);
+        } catch (NotFound gone) {
+            batches.withdraw(job.batch(), job.cue());
+        }
     }
 
     private void render(RenderJob job) {
@@ -67,6 +81,7 @@ class CueRenderer {
         if (cue.recipe() == null) {
             throw new SpeechFailed(cue.problem());
         }
+        room.need(0);
         StoredSpeech speech = maker.make(cue.recipe(), asked.agreement());
         save(job, asked.project(), cue, speech);
     }

@@ -6,8 +6,11 @@ import com.github.kagkarlsson.scheduler.task.FailureHandler.MaxRetriesFailureHan
 import java.time.Duration;
 import java.util.function.Consumer;
 import org.logophon.app.web.DatabaseAway;
+import org.logophon.app.web.MemoryUsedUp;
+import org.logophon.app.web.NoRoom;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.app.web.Trace;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.SpeechFailed;
 import org.slf4j.Logger;
@@ -59,11 +62,21 @@ public final class JobRetry {
         } catch (SpeechFailed | InvalidInput | Refused forPeople) {
             LOG.warn("{} failed: {}", what, forPeople.getMessage());
             end.accept(forPeople.getMessage());
-        } catch (RuntimeException | OutOfMemoryError | StackOverflowError failure) {
+        } catch (RuntimeException | Error failure) {
+            if (NoRoom.is(failure)) {
+                LOG.warn("{} stopped: no room on the disk", what);
+                end.accept(NoRoom.SENTENCE);
+                return;
+            }
+            if (MemoryUsedUp.is(failure)) {
+                LOG.error("{} used up the memory", what);
+                end.accept(MemoryUsedUp.OF_A_JOB);
+                return;
+            }
             if (failure instanceof RuntimeException passing && DatabaseAway.is(passing)) {
                 throw passing;
             }
-            LOG.error("{} failed", what, failure);
+            LOG.error("{} failed: {}", what, Trace.withoutWords(failure));
             end.accept(INSIDE);
         }
     }

@@ -1,6 +1,7 @@
 package org.logophon.app.rendering;
 
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -106,10 +107,15 @@ public class RenderService {
             return 0;
         }
         UUID agreement = prices.agree(project, recipes(cues), agreed);
-        List<UUID> ids = cues.stream().map(CueView::id).toList();
+        List<UUID> ids = new ArrayList<>(cues.stream().map(CueView::id).toList());
         // the service of hired voices was asked before: no connection is held while it thinks
         transaction.executeWithoutResult(status -> {
             table.hold(project);
+            // asked for twice at once is asked for once
+            ids.removeAll(batches.underWay(project));
+            if (ids.isEmpty()) {
+                return;
+            }
             UUID batch = batches.create(project, ids, agreement);
             jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
         });

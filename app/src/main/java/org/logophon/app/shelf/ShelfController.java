@@ -1,6 +1,7 @@
 package org.logophon.app.shelf;
 
 import java.util.UUID;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.page.TargetTime;
 import org.logophon.app.project.Project;
@@ -68,6 +69,7 @@ class ShelfController {
         return "redirect:/";
     }
 
+    @NeedsNoRoom
     @PostMapping("/projects/{id}/delete")
     String delete(@PathVariable UUID id) {
         table.setDeleted(id, true);

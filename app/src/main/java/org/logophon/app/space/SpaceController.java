@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.Ago;
 import org.logophon.app.upkeep.Upkeep.Held;
 import org.springframework.stereotype.Controller;
@@ -44,6 +45,7 @@ class SpaceController {
         return "space :: now";
     }
 
+    @NeedsNoRoom
     @PostMapping("/space/upkeep")
     String run(Model model) {
         upkeep.soon();

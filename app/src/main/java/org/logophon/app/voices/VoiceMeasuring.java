@@ -107,9 +107,9 @@ public class VoiceMeasuring implements DisposableBean {
     }
 
     private void measure(Voice voice, String agreement) {
-        // a house voice that was tuned anew is another version
-        String version =
-                narrator.engineVersion(voice) + (voice.ofTheHouse() ? " " + voice.baseId() + " " + voice.tuning() : "");
+        // a voice made of another that was tuned anew is another version
+        String version = narrator.engineVersion(voice)
+                + (voice.ofTheHouse() || voice.ofTheCast() ? " " + voice.baseId() + " " + voice.tuning() : "");
         if (!figures.has(voice, version)) {
             figures.save(voice, version, VoiceMeter.measure(narrator, voice, agreement));
         }

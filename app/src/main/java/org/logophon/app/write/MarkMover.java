@@ -34,16 +34,23 @@ class MarkMover {
     List<String> move(Map<UUID, Marks> all, List<Cue> before, List<Placed> after, int[] origins) {
         List<String> lost = new ArrayList<>();
         Map<UUID, Marks> moved = new HashMap<>();
+        if (all.isEmpty()) {
+            return lost;
+        }
+        Map<UUID, List<Placed>> continuing = continuing(before, after, origins);
         for (Cue cue : before) {
-            Marks left = all.getOrDefault(cue.id(), Marks.NONE).on(cue.text());
+            Marks left = all.getOrDefault(cue.id(), Marks.NONE);
+            if (left.all().isEmpty()) {
+                continue;
+            }
+            left = left.on(cue.text());
             boolean stays = false;
-            for (int i = 0; i < after.size() && !left.all().isEmpty(); i++) {
-                Placed now = after.get(i);
+            for (Placed now : continuing.getOrDefault(cue.id(), List.of())) {
+                if (left.all().isEmpty()) {
+                    break;
+                }
                 boolean itself = now.id().equals(cue.id());
                 stays |= itself;
-                if (!itself && !(origins[i] >= 0 && before.get(origins[i]).id().equals(cue.id()))) {
-                    continue;
-                }
                 Marks.Moved there = left.moved(cue.text(), now.cue().text());
                 if (!itself || !now.cue().text().equals(cue.text())) {
                     moved.merge(now.id(), there.marks(), Marks::plus);
@@ -58,5 +65,19 @@ class MarkMover {
                 .filter(now -> moved.containsKey(now.id()))
                 .forEach(now -> marks.save(now.id(), now.cue().text(), moved.get(now.id())));
         return lost;
+    }
+
+    /** For each old cue, in order, the new ones that are itself or were cut out of it. */
+    private static Map<UUID, List<Placed>> continuing(List<Cue> before, List<Placed> after, int[] origins) {
+        Map<UUID, List<Placed>> continuing = new HashMap<>();
+        for (int i = 0; i < after.size(); i++) {
+            Placed now = after.get(i);
+            UUID origin = origins[i] < 0 ? now.id() : before.get(origins[i]).id();
+            continuing.computeIfAbsent(now.id(), id -> new ArrayList<>()).add(now);
+            if (!origin.equals(now.id())) {
+                continuing.computeIfAbsent(origin, id -> new ArrayList<>()).add(now);
+            }
+        }
+        return continuing;
     }
 }

@@ -14,6 +14,7 @@ import org.logophon.app.project.ScriptShape;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
+import org.logophon.app.web.StorableText;
 import org.logophon.app.write.ScriptVersions.State;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
@@ -143,6 +144,11 @@ public class ScriptSaving {
                     "Before");
         }
         Script script = scripts.of(text, shape, project.language());
+        if (script.cues().size() > Script.MOST_CUES) {
+            throw new Refused(
+                    "This script would have %,d cues, and a project holds %,d. Let cues be longer, or make a second project of the rest."
+                            .formatted(script.cues().size(), Script.MOST_CUES));
+        }
         projects.saveScript(id, text, shape, version);
         versions.add(
                 id,
@@ -166,14 +172,13 @@ public class ScriptSaving {
     }
 
     private static String storable(String text) {
-        if (text.length() > Project.LONGEST_SCRIPT) {
+        if (text.length() > Script.MOST_CHARACTERS) {
             throw new Refused(
                     "This script has %,d characters, and a project can hold %,d. Make a second project of the rest."
-                            .formatted(text.length(), Project.LONGEST_SCRIPT));
+                            .formatted(text.length(), Script.MOST_CHARACTERS));
         }
-        // PostgreSQL's text holds no null character; one that stands for it keeps every offset,
-        // and a line break is one character, as in the page's text area, so that every place is the same on both sides
-        return text.replace('\0', '\uFFFD').replace("\r\n", "\n").replace('\r', '\n');
+        // a line break is one character, as in the page's text area, so that every place is the same on both sides
+        return StorableText.of(text).replace("\r\n", "\n").replace('\r', '\n');
     }
 
     private void addRoles(UUID project, List<String> names) {

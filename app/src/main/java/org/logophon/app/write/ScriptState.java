@@ -47,6 +47,7 @@ record ScriptState(
      * @param byHand true when it starts where a hand cut
      * @param colour of the role, a place in the palette
      * @param tooLong longer than is easy to hear and to redo
+     * @param uncast true when it waits for a voice of its role alone
      * @param slot   seconds that the picture leaves; null when nobody said
      */
     record MarginCue(
@@ -61,6 +62,7 @@ record ScriptState(
             double seconds,
             boolean measured,
             boolean tooLong,
+            boolean uncast,
             Double slot,
             CueState state,
             String problem) {}
@@ -96,6 +98,7 @@ record ScriptState(
                     cue.seconds(),
                     cue.measured(),
                     cue.seconds() > ScriptCue.LONG_SECONDS,
+                    cue.voice() == null && ScriptCue.problem(place.text()) == null,
                     slot,
                     cue.state(),
                     cue.problem()));

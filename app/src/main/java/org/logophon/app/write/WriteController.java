@@ -11,6 +11,7 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Stale;
+import org.logophon.core.script.Script;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -66,7 +67,7 @@ class WriteController {
     String page(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.WRITE);
-        model.addAttribute("longest", Project.LONGEST_SCRIPT);
+        model.addAttribute("longest", Script.MOST_CHARACTERS);
         return "write";
     }
 

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.cast.VoiceFilter.Question;
+import org.logophon.core.figures.Clearness;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
@@ -24,15 +25,18 @@ class VoiceFilterTest {
                     "x",
                     EnumSet.of(Ability.PACE, Ability.PITCH)),
             null,
+            new Clearness(210, 232),
             List.of("deep"),
             new VoiceNote(true, 3, "dry and warm", List.of("old men")),
             List.of(),
             null);
 
     private static VoiceFilter filter(Question question, String value) {
-        String[] values = {"", "", "", "", "", "", "", ""};
+        String[] values = new String[Question.values().length];
         values[question.ordinal()] = value;
-        return new VoiceFilter(values[0], values[1], values[2], values[3], values[4], values[5], values[6], values[7]);
+        return new VoiceFilter(
+                values[0], values[1], values[2], values[3], values[4], values[5], values[6], values[7], values[8],
+                values[9], null);
     }
 
     private static boolean finds(Question question, String value) {
@@ -49,6 +53,10 @@ class VoiceFilterTest {
         assertThat(finds(Question.SOUNDS, "woman")).isFalse();
         assertThat(finds(Question.AGE, "grown")).isTrue();
         assertThat(finds(Question.AGE, "old")).isFalse();
+        assertThat(finds(Question.CLEAR, "clear")).as("210 of 232 words").isTrue();
+        assertThat(finds(Question.CLEAR, "unknown")).isFalse();
+        assertThat(finds(Question.MADE, "not told")).isTrue();
+        assertThat(finds(Question.MADE, "formant")).isFalse();
         assertThat(finds(Question.CAN, "pitch")).isTrue();
         assertThat(finds(Question.CAN, "whisper")).isFalse();
         assertThat(finds(Question.COST, "free")).isTrue();
@@ -68,7 +76,7 @@ class VoiceFilterTest {
 
     @Test
     void aQuestionIsCountedUnderAllTheOthers() {
-        VoiceFilter filter = new VoiceFilter("English", "Wales", "man", null, null, null, null, null);
+        VoiceFilter filter = new VoiceFilter("English", "Wales", "man", null, null, null, null, null, null, null, null);
         assertThat(filter.matches().test(HAMISH)).isFalse();
         assertThat(filter.besides(Question.ACCENT).test(HAMISH)).isTrue();
         assertThat(filter.besides(Question.SOUNDS).test(HAMISH)).isFalse();

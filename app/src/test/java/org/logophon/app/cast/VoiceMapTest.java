@@ -16,7 +16,7 @@ class VoiceMapTest {
         Voice voice = new Voice(id, id, "en-GB", "English", "", Gender.MALE, "test", id, EnumSet.of(Ability.PACE));
         VoiceFigures figures =
                 pace == null ? null : new VoiceFigures(pitch, pitch == null ? null : range, pace, pace, 800);
-        return new VoiceRow(voice, figures, List.of(), VoiceNote.NONE, List.of(), null);
+        return new VoiceRow(voice, figures, null, List.of(), VoiceNote.NONE, List.of(), null);
     }
 
     private static VoiceMap.Dot dot(VoiceMap map, String id) {
@@ -57,16 +57,15 @@ class VoiceMapTest {
     }
 
     @Test
-    void whatTheFilterLeavesOutIsDimAndLiesBelow() {
+    void whatTheFilterLeavesOutIsAPointWithoutAName() {
+        VoiceMap.Dot high = dot(VoiceMap.of(ALL, ALL), "high");
         VoiceMap map = VoiceMap.of(ALL, List.of(LOW));
-        assertThat(dot(map, "low").dim()).isFalse();
-        assertThat(dot(map, "high").dim()).isTrue();
-        assertThat(map.dots().get(map.dots().size() - 1).voice()).isEqualTo("low");
+        assertThat(map.dots()).extracting(VoiceMap.Dot::voice).containsExactly("low");
         assertThat(map.without()).isZero();
-        assertThat(map.dots())
-                .as("far from the pace of what matches: another passage, another language")
-                .extracting(VoiceMap.Dot::voice)
-                .doesNotContain("quick");
+        assertThat(map.others())
+                .as(
+                        "one point at the pitch of \"high\"; \"quick\" is far from the pace of what matches: another passage")
+                .matches("M" + high.x() + " \\d+\\.\\dh0");
     }
 
     @Test

@@ -2,8 +2,7 @@ package org.logophon.app.deliver;
 
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
-import static org.mockito.ArgumentMatchers.contains;
-import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.doNothing;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -11,12 +10,20 @@ import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.NoRoom;
 import org.logophon.app.web.NotFound;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** What a delivery job does when the world fails it. */
@@ -25,8 +32,9 @@ class PackageBuilderTest {
     private final DeliveryRepository deliveries = mock(DeliveryRepository.class);
     private final Projects projects = mock(Projects.class);
     private final PackageWriter writer = mock(PackageWriter.class);
+    private final DiskRoom room = mock(DiskRoom.class);
     private final PackageBuilder builder =
-            new PackageBuilder(deliveries, projects, writer, mock(TransactionTemplate.class));
+            new PackageBuilder(deliveries, projects, writer, room, mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     private void delivery(String state) {
@@ -38,9 +46,40 @@ class PackageBuilderTest {
     @Test
     void aFullDiskEndsInASentence() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenThrow(new IOException("No space left on device"));
+        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
+            try (OutputStream full = Files.newOutputStream(Path.of("/dev/full"))) {
+                full.write(1);
+            }
+            return true;
+        });
         builder.run(id);
-        verify(deliveries).end(eq(id), eq("failed"), contains("See that the disk has room"), anyLong());
+        verify(deliveries).end(id, "failed", NoRoom.SENTENCE, 0);
+    }
+
+    @Test
+    void aDatabaseWithoutRoomEndsItAtOnceInsteadOfTryingForEver() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any(), any()))
+                .thenThrow(new DataAccessResourceFailureException(
+                        "delivery_part", new SQLException("could not extend file", "53100")));
+        builder.run(id);
+        verify(deliveries).end(id, "failed", NoRoom.SENTENCE, 0);
+    }
+
+    @Test
+    void aDiskThatFillsUpMeanwhileStopsIt() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
+            IntPredicate goOn = asked.getArgument(3);
+            goOn.test(1);
+            goOn.test(2);
+            return true;
+        });
+        doNothing().doThrow(new NoRoom()).when(room).need(0);
+        builder.run(id);
+        verify(deliveries).progress(id, 1);
+        verify(deliveries, never()).progress(id, 2);
+        verify(deliveries).end(id, "failed", NoRoom.SENTENCE, 0);
     }
 
     @Test

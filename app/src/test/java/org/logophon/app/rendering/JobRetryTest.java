@@ -3,6 +3,7 @@ package org.logophon.app.rendering;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -47,12 +48,25 @@ class JobRetryTest {
             throw new IllegalArgumentException("Comparison method violates its general contract!");
         });
         run(() -> {
-            throw new OutOfMemoryError("Java heap space");
+            throw new StackOverflowError();
         });
         assertThat(ends)
                 .hasSize(3)
                 .allSatisfy(sentence ->
                         assertThat(sentence).contains("has been logged").doesNotContain("secret", "contract", "heap"));
+    }
+
+    @Test
+    void memoryThatIsUsedUpAndADiskWithoutRoomEndItWithTheReason() {
+        run(() -> {
+            throw new OutOfMemoryError("Java heap space");
+        });
+        run(() -> {
+            throw new DataAccessResourceFailureException("speech", new SQLException("disk full", "53100"));
+        });
+        assertThat(ends).hasSize(2);
+        assertThat(ends.get(0)).contains("more memory than Logophon has", "LOGOPHON_HEAP");
+        assertThat(ends.get(1)).contains("no room on the disk");
     }
 
     @Test

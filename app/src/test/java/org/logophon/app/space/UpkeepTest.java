@@ -136,7 +136,7 @@ class UpkeepTest extends SharedApplication {
     @Test
     void anAuditionGoesAMonthAfterItWasHeardLastAndATakeStays() {
         String address = project("Auditioned", "A line for a trial, and no take of it.");
-        String line = server.json(address + "/cast/audition?role=Narrator&voice=isla")
+        String line = server.asked(address + "/cast/audition?role=Narrator&voice=isla")
                 .get("sound")
                 .asString();
         String recipe = line.replaceAll(".*/lines/(.*)\\.wav", "$1");

@@ -93,7 +93,7 @@ public class TakeRepository {
     }
 
     private void lock(UUID cue) {
-        jdbc.sql("select id from cue where id = :cue for update")
+        jdbc.sql("select id from cue where id = :cue for no key update")
                 .param("cue", cue)
                 .query(UUID.class)
                 .single();

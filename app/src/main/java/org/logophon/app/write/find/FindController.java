@@ -29,6 +29,7 @@ class FindController {
 
     private static final int MOST_SHOWN = 200;
     private static final int AROUND = 24;
+    private static final int MOST_FOUND = 200;
 
     private final Projects projects;
     private final ReadingRepository readings;
@@ -71,13 +72,13 @@ class FindController {
         Project project = projects.require(id);
         Find find = Find.of(what, whole, matchCase, expression);
         List<MatchRow> rows = new ArrayList<>();
-        List<Find.Hit> hits = find.hits(project.script(), with);
-        hits.stream().limit(MOST_SHOWN).forEach(hit -> rows.add(row(project.script(), hit, hit.start())));
+        find.hits(project.script(), with, MOST_SHOWN).forEach(hit -> rows.add(row(project.script(), hit, hit.start())));
+        int inScript = find.count(project.script());
         int inList = 0;
         if (inReadings) {
             for (StoredReading kept : own(id)) {
                 String line = kept.reading().written() + " → " + kept.reading().said();
-                for (Find.Hit hit : find.hits(line, with)) {
+                for (Find.Hit hit : find.hits(line, with, MOST_SHOWN)) {
                     inList++;
                     rows.add(row(line, hit, -1));
                 }
@@ -85,8 +86,8 @@ class FindController {
         }
         model.addAttribute("project", project);
         model.addAttribute("rows", rows);
-        model.addAttribute("count", hits.size() + inList);
-        model.addAttribute("more", Math.max(0, hits.size() - MOST_SHOWN));
+        model.addAttribute("count", inScript + inList);
+        model.addAttribute("more", Math.max(0, inScript - MOST_SHOWN));
         return "rail :: hits";
     }
 
@@ -97,7 +98,9 @@ class FindController {
                 start,
                 hit.end(),
                 (from > 0 ? "…" : "") + text.substring(from, hit.start()).replace('\n', ' '),
-                text.substring(hit.start(), hit.end()),
+                hit.end() - hit.start() > MOST_FOUND
+                        ? text.substring(hit.start(), hit.start() + MOST_FOUND) + "…"
+                        : text.substring(hit.start(), hit.end()),
                 hit.instead(),
                 text.substring(hit.end(), to).replace('\n', ' ') + (to < text.length() ? "…" : ""));
     }

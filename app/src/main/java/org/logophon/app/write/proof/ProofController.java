@@ -1,6 +1,7 @@
 package org.logophon.app.write.proof;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.write.proof.ProofService.PlacedFinding;
@@ -55,10 +56,19 @@ class ProofController {
     record Findings(int version, List<FindingView> findings, int right, int dismissed) {}
 
     /** What to do about findings of one version. */
-    record TakenSuggestions(int version, List<SuggestionApplier.Item> items) {}
+    record TakenSuggestions(int version, List<SuggestionApplier.Item> items) {
+        TakenSuggestions {
+            items = List.copyOf(items);
+        }
+    }
 
     /** @param cue null for everywhere */
-    record Dismiss(UUID cue, FindingKind kind, String text) {}
+    record Dismiss(UUID cue, FindingKind kind, String text) {
+        Dismiss {
+            Objects.requireNonNull(kind);
+            Objects.requireNonNull(text);
+        }
+    }
 
     /** @param shown how many come back */
     record ShownAnswer(int shown) {}

@@ -1,19 +1,20 @@
 package org.logophon.app.write.proof;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectParts;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.ScriptParsing;
+import org.logophon.app.web.NotFound;
 import org.logophon.app.write.proof.DismissedRepository.Dismissed;
 import org.logophon.core.proof.CueToProof;
 import org.logophon.core.proof.DetectedLanguage;
@@ -32,24 +33,24 @@ import org.springframework.stereotype.Service;
 @Service
 class ProofService {
 
-    private static final int MOST_REMEMBERED = 20_000;
+    private static final long MOST_BYTES = 32L << 20;
+    private static final int BYTES_A_FINDING = 300;
 
     private final Projects projects;
+    private final ProjectParts parts;
     private final ScriptParsing scripts;
     private final ReadingRepository readings;
     private final WatchRepository watch;
     private final DismissedRepository dismissed;
     private final VoiceCatalogue voices;
-    private final Map<Key, List<Finding>> remembered =
-            Collections.synchronizedMap(new LinkedHashMap<>(1024, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Key, List<Finding>> eldest) {
-                    return size() > MOST_REMEMBERED;
-                }
-            });
+    private final Cache<Key, List<Finding>> remembered = Caffeine.newBuilder()
+            .maximumWeight(MOST_BYTES)
+            .weigher((Key key, List<Finding> found) -> key.text().length() * 2 + BYTES_A_FINDING * (1 + found.size()))
+            .build();
 
     ProofService(
             Projects projects,
+            ProjectParts parts,
             ReadingRepository readings,
             WatchRepository watch,
             DismissedRepository dismissed,
@@ -57,6 +58,7 @@ class ProofService {
             ScriptParsing scripts) {
         this.scripts = scripts;
         this.projects = projects;
+        this.parts = parts;
         this.readings = readings;
         this.watch = watch;
         this.dismissed = dismissed;
@@ -111,7 +113,7 @@ class ProofService {
 
     /** Two threads may find the same at once; that costs less than one waiting for the other. */
     private List<Finding> findings(Proof proof, Key key) {
-        List<Finding> known = remembered.get(key);
+        List<Finding> known = remembered.getIfPresent(key);
         if (known == null) {
             known = proof.of(new CueToProof(
                     key.text(), Words.of(key.text()), key.language(), ScriptCue.MOST_CHARACTERS, key.settled()));
@@ -122,6 +124,9 @@ class ProofService {
 
     void dismiss(UUID project, UUID cue, FindingKind kind, String written) {
         projects.require(project);
+        if (cue != null && !parts.belongs("cue", cue, project)) {
+            throw new NotFound("That cue isn't in this project, or isn't there any more. Reload the page.");
+        }
         dismissed.add(project, new Dismissed(cue, kind, written));
     }
 

@@ -3,6 +3,7 @@ package org.logophon.app.write.proof;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.project.PlaceReading;
@@ -74,7 +75,15 @@ class SuggestionApplier {
      * @param text    of the suggestion
      * @param at      for a cut, where the new cue starts
      */
-    record Item(UUID cue, int from, int to, String written, FindingKind kind, Act act, String text, int at) {}
+    record Item(UUID cue, int from, int to, String written, FindingKind kind, Act act, String text, int at) {
+        Item {
+            Objects.requireNonNull(cue);
+            Objects.requireNonNull(written);
+            Objects.requireNonNull(kind);
+            Objects.requireNonNull(act);
+            Objects.requireNonNull(text);
+        }
+    }
 
     /** What was done, with the script as it is now. */
     record Done(String sentence, Object state) {}

@@ -19,7 +19,6 @@ import org.logophon.core.render.Recipe;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.NativeVoices;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -48,27 +47,17 @@ class HearController {
     /**
      * @param cue whose voice speaks; none for the first role's.
      *
+     * @param agreed characters that may be paid for it: without them one that costs is answered with its price
      * @param as how {@code said} is meant; empty to say what is written as it is
      */
-    @GetMapping
+    @PostMapping
     SoundAnswer hear(
             @PathVariable UUID id,
             @RequestParam String written,
             @RequestParam(defaultValue = "") String said,
             @RequestParam(defaultValue = "") String as,
-            @RequestParam(required = false) UUID cue) {
-        return heard(id, written, said, as, cue, 0);
-    }
-
-    /** The same, once its price was agreed to. @param agreed characters */
-    @PostMapping
-    SoundAnswer hearPaid(
-            @PathVariable UUID id,
-            @RequestParam String written,
-            @RequestParam(defaultValue = "") String said,
-            @RequestParam(defaultValue = "") String as,
             @RequestParam(required = false) UUID cue,
-            @RequestParam int agreed) {
+            @RequestParam(defaultValue = "0") int agreed) {
         return heard(id, written, said, as, cue, agreed);
     }
 

@@ -1,0 +1,63 @@
+package org.logophon.app.direct;
+
+import com.fasterxml.jackson.annotation.JsonFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.direct.ScoreEdits.Snapshot;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Scores of cues as JSON, by cue: the text that the marks stood on, and each mark as a short array. */
+final class ScoreSnapshots {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final TypeReference<LinkedHashMap<UUID, Stored>> BY_CUE = new TypeReference<>() {};
+
+    /** A cue's. */
+    record Stored(String text, List<StoredMark> marks) {
+
+        static Stored of(Snapshot snapshot) {
+            return new Stored(
+                    snapshot.text(),
+                    snapshot.marks().all().stream().map(StoredMark::of).toList());
+        }
+
+        Snapshot snapshot() {
+            return new Snapshot(
+                    text, new Marks(marks.stream().map(StoredMark::mark).toList()));
+        }
+    }
+
+    @JsonFormat(shape = JsonFormat.Shape.ARRAY)
+    record StoredMark(int start, int end, String kind, String value, Mark.Origin origin, String reason) {
+
+        static StoredMark of(Mark mark) {
+            Instruction instruction = mark.instruction();
+            return new StoredMark(
+                    mark.start(), mark.end(), instruction.id(), instruction.value(), mark.origin(), mark.reason());
+        }
+
+        Mark mark() {
+            return new Mark(start, end, Instruction.of(kind, value), origin, reason);
+        }
+    }
+
+    private ScoreSnapshots() {}
+
+    static String write(Map<UUID, Snapshot> snapshots) {
+        Map<UUID, Stored> stored = new LinkedHashMap<>();
+        snapshots.forEach((cue, snapshot) -> stored.put(cue, Stored.of(snapshot)));
+        return JSON.writeValueAsString(stored);
+    }
+
+    static Map<UUID, Snapshot> read(String written) {
+        Map<UUID, Snapshot> snapshots = new LinkedHashMap<>();
+        JSON.readValue(written, BY_CUE).forEach((cue, stored) -> snapshots.put(cue, stored.snapshot()));
+        return snapshots;
+    }
+}

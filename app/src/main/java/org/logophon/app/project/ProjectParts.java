@@ -1,0 +1,37 @@
+package org.logophon.app.project;
+
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What belongs to which project, by the names that addresses have for it. */
+@Repository
+public class ProjectParts {
+
+    /** A list of readings may be everybody's, and then belongs to each project. */
+    private static final Map<String, String> OWNERS = Map.of(
+            "cue", "select 1 from cue where id = :part and project_id = :project",
+            "take", "select 1 from take t join cue c on c.id = t.cue_id where t.id = :part and c.project_id = :project",
+            "reading", "select 1 from reading where id = :part and (project_id = :project or project_id is null)",
+            "draft", "select 1 from script_draft where id = :part and project_id = :project",
+            "delivery", "select 1 from delivery where id = :part and project_id = :project");
+
+    private final JdbcClient jdbc;
+
+    ProjectParts(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** True for what is no part of any project. */
+    public boolean belongs(String kind, UUID part, UUID project) {
+        String owner = OWNERS.get(kind);
+        return owner == null
+                || jdbc.sql(owner)
+                        .param("part", part)
+                        .param("project", project)
+                        .query(Integer.class)
+                        .optional()
+                        .isPresent();
+    }
+}

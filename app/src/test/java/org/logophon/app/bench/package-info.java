@@ -1,0 +1,2 @@
+/** Budgets that only a browser can measure. */
+package org.logophon.app.bench;
