@@ -49,7 +49,6 @@ class SpaceController {
     @PostMapping("/space/upkeep")
     String run(Model model) {
         upkeep.soon();
-        model.addAttribute("running", true);
         fill(model);
         return "space :: now";
     }
@@ -75,6 +74,8 @@ class SpaceController {
                         : latest.removed().stream()
                                 .map(some -> new RemovedLine(some.what(), some.things(), size(some.bytes())))
                                 .toList());
+        // last of all: what was counted takes a while, in which it may have ended
+        model.addAttribute("running", upkeep.underWay());
     }
 
     static String size(long bytes) {

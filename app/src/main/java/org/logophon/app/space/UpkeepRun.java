@@ -1,6 +1,7 @@
 package org.logophon.app.space;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
@@ -65,10 +66,23 @@ class UpkeepRun {
         return parts.stream().flatMap(part -> part.held().stream()).toList();
     }
 
-    /** Lets the job run as soon as a server has time for it. */
+    /** Lets the job run as soon as a server has time for it; one that runs already is the one that was asked for. */
     void soon() {
-        scheduler.reschedule(task.instance(RecurringTask.INSTANCE), clock.instant());
+        try {
+            scheduler.reschedule(task.instance(RecurringTask.INSTANCE), clock.instant());
+        } catch (TaskInstanceCurrentlyExecutingException running) {
+            LOG.info("The upkeep was asked for while it runs");
+            return;
+        }
         scheduler.triggerCheckForDueExecutions();
+    }
+
+    /** True from when it is due until it is done, on whichever server. */
+    boolean underWay() {
+        return scheduler
+                .getScheduledExecution(task.instance(RecurringTask.INSTANCE))
+                .filter(job -> job.isPicked() || !job.getExecutionTime().isAfter(clock.instant()))
+                .isPresent();
     }
 
     UpkeepReport run() {

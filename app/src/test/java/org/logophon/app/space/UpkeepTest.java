@@ -61,6 +61,19 @@ class UpkeepTest extends SharedApplication {
     }
 
     @Test
+    void askedForWhileItRunsItIsNoFailure() {
+        // as a server that is at it leaves it, unless one really is
+        jdbc.update(
+                "update scheduled_tasks set picked = true, picked_by = 'test' where task_name = 'upkeep' and not picked");
+        try {
+            assertThat(server.post("/space/upkeep", Map.of()).body()).contains("Under way");
+            assertThat(server.get("/space").body()).contains("Under way");
+        } finally {
+            jdbc.update("update scheduled_tasks set picked = false, picked_by = null where picked_by = 'test'");
+        }
+    }
+
+    @Test
     void aSoundThatIsUsedAgainMeanwhileStays() {
         float[] samples = new float[4_000];
         samples[3] = UUID.randomUUID().hashCode() / (float) Integer.MAX_VALUE;
