@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** Open pages say what is true now, whoever changed it. */
 class LivePageTest extends BrowserTest {
@@ -95,6 +96,7 @@ class LivePageTest extends BrowserTest {
     }
 
     @Test
+    @ResourceLock("upkeep")
     void spaceShowsWhatItHasTakenAwayAndIsAccessible() {
         page.navigate(address() + "/space");
         assertThat(page.locator("html[data-live]")).isAttached();

@@ -53,6 +53,7 @@ final class CheckCommand implements Callable<Integer> {
         Map<String, Voice> cast = options.cast();
         Voice narrator = options.voice();
         ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), narrator.language());
+        warnings.addAll(options.own().warnings());
         warnings.addAll(file.remarks());
         warnings.addAll(options.unknownRoles(file.script().roles()));
         Proof proof = new Proof(

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.logophon.core.reading.ReadingList;
 import org.logophon.core.reading.ReadingsFile;
 import org.logophon.core.script.CueNumbers;
@@ -30,6 +31,7 @@ import picocli.CommandLine.Spec;
 public final class ScriptOptions {
 
     private final HiredVoices hired = HiredVoices.of(System.getenv());
+    private final OwnEngines own = OwnEngines.of(System.getenv());
 
     @Spec(Spec.Target.MIXEE)
     private CommandSpec spec;
@@ -133,11 +135,16 @@ public final class ScriptOptions {
         return hired;
     }
 
+    /** The engines of the user's own. */
+    public OwnEngines own() {
+        return own;
+    }
+
     private Voice find(String id) {
         VoiceCatalogue catalogue = NativeVoices.catalogue();
         return catalogue
                 .find(id)
-                .or(() -> hired.all().stream()
+                .or(() -> Stream.concat(own.voices().stream(), hired.all().stream())
                         .filter(voice -> voice.id().equalsIgnoreCase(id))
                         .findFirst())
                 .orElseThrow(() -> new ParameterException(

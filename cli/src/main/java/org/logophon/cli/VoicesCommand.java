@@ -1,6 +1,7 @@
 package org.logophon.cli;
 
 import java.io.PrintWriter;
+import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,11 +44,25 @@ final class VoicesCommand implements Callable<Integer> {
             description = "Only voices of this language, as in en or en-GB.")
     private String language;
 
+    @Option(
+            names = "--try",
+            paramLabel = "FILE",
+            description = "Say what is wrong with a file of engines of your own, and let each of its voices speak.")
+    private Path tried;
+
     @Override
     public Integer call() {
         PrintWriter out = spec.commandLine().getOut();
-        List<Voice> voices = Stream.concat(
-                        NativeVoices.catalogue().all().stream(), HiredVoices.of(System.getenv()).all().stream())
+        if (tried != null) {
+            return new EnginesTrial(out).of(tried);
+        }
+        OwnEngines own = OwnEngines.of(System.getenv());
+        own.warnings().forEach(spec.commandLine().getErr()::println);
+        List<Voice> voices = Stream.of(
+                        NativeVoices.catalogue().all(),
+                        own.voices(),
+                        HiredVoices.of(System.getenv()).all())
+                .flatMap(List::stream)
                 .filter(voice -> language.isEmpty() || (voice.language() + "-").startsWith(language + "-"))
                 .toList();
         if (voices.isEmpty()) {
@@ -55,7 +70,7 @@ final class VoicesCommand implements Callable<Integer> {
         }
         if (json) {
             try (WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
-                Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
+                Narrator narrator = new Narrator(new Engines(pool, null, own.engines()), new WorkerResampler(pool));
                 out.println(JsonMapper.builder()
                         .build()
                         .writerWithDefaultPrettyPrinter()

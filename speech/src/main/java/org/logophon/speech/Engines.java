@@ -1,7 +1,9 @@
 package org.logophon.speech;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import org.logophon.core.align.TimedEngine;
 import org.logophon.core.render.PiecewiseEngine;
 import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechFailed;
@@ -10,6 +12,7 @@ import org.logophon.core.render.Utterance;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
+import org.logophon.speech.own.OwnEngine;
 
 /** Every engine under one roof: a request goes to the one that has the voice. */
 public final class Engines implements SpeechEngine {
@@ -17,22 +20,37 @@ public final class Engines implements SpeechEngine {
     private final Map<String, SpeechEngine> byName;
 
     public Engines(WorkerPool pool) {
-        this(pool, null);
+        this(pool, null, List.of());
     }
 
-    /** @param hired an outside service's voices; null for none */
-    public Engines(WorkerPool pool, HiredEngine hired) {
-        Map<String, SpeechEngine> engines = new HashMap<>(Map.of(
+    /**
+     * @param hired an outside service's voices; null for none
+     * @param own   engines of the user's own
+     */
+    public Engines(WorkerPool pool, HiredEngine hired, List<OwnEngine> own) {
+        Map<String, SpeechEngine> natives = Map.of(
                 EspeakVoices.ENGINE,
                 new EspeakEngine(pool),
                 FliteVoices.ENGINE,
                 new FliteEngine(pool),
                 FestivalVoices.ENGINE,
-                new FestivalEngine(pool)));
+                new FestivalEngine(pool));
+        SpeechEngine telling = new Engines(natives);
+        Map<String, SpeechEngine> engines = new HashMap<>(natives);
         if (hired != null) {
-            engines.put(HiredService.ENGINE, new PiecewiseEngine(hired));
+            engines.put(HiredService.ENGINE, piecewise(hired, telling));
         }
+        own.forEach(engine -> engines.put(engine.family(), piecewise(engine.speaker(), telling)));
         this.byName = Map.copyOf(engines);
+    }
+
+    private Engines(Map<String, SpeechEngine> byName) {
+        this.byName = byName;
+    }
+
+    /** Piece by piece what is over its limit, and each piece with word times. */
+    private static SpeechEngine piecewise(SpeechEngine outside, SpeechEngine telling) {
+        return new PiecewiseEngine(new TimedEngine(outside, telling, NativeVoices::telling));
     }
 
     @Override

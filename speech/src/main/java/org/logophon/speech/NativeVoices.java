@@ -12,9 +12,29 @@ public final class NativeVoices {
     /** The voice of a role that nobody cast. */
     public static final String DEFAULT_ID = "isla";
 
+    /** English voices made of recordings that tell their word times, each of another person and another making. */
+    private static final List<String> ENGLISH_TELLING = List.of("rufus", "farquhar", "otis");
+
+    private static final VoiceCatalogue ALL = gathered();
+
     private NativeVoices() {}
 
     public static VoiceCatalogue catalogue() {
+        return ALL;
+    }
+
+    /**
+     * Voices that say the words of one that doesn't tell when they sound. Where several speak a language, one that is led
+     * astray is outvoted; none when nobody speaks it.
+     */
+    public static List<Voice> telling(Voice voice) {
+        if (voice.language().startsWith("en")) {
+            return ENGLISH_TELLING.stream().flatMap(id -> ALL.find(id).stream()).toList();
+        }
+        return ALL.inLanguage(voice.language(), voice).stream().toList();
+    }
+
+    private static VoiceCatalogue gathered() {
         List<Voice> own = Stream.of(FliteVoices.all(), FestivalVoices.all(), EspeakVoices.all())
                 .flatMap(List::stream)
                 .toList();

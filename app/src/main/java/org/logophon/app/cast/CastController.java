@@ -19,6 +19,7 @@ import org.logophon.app.web.Stale;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.speech.own.OwnEnginesFile;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,6 +43,7 @@ class CastController {
     private final VoiceCatalogue voices;
     private final VoiceMeasuring measuring;
     private final CastPreviews previews;
+    private final OwnEnginesFile engines;
 
     CastController(
             Projects projects,
@@ -51,7 +53,8 @@ class CastController {
             Auditions auditions,
             VoiceCatalogue voices,
             VoiceMeasuring measuring,
-            CastPreviews previews) {
+            CastPreviews previews,
+            OwnEnginesFile engines) {
         this.projects = projects;
         this.page = page;
         this.casting = casting;
@@ -60,6 +63,7 @@ class CastController {
         this.voices = voices;
         this.measuring = measuring;
         this.previews = previews;
+        this.engines = engines;
     }
 
     /** A role as the page lists it. */
@@ -211,6 +215,7 @@ class CastController {
                 "lines",
                 role == null ? List.of() : Auditions.offered(view, role.role().name()));
         model.addAttribute("measuring", measuring.progress());
+        model.addAttribute("faults", engines.wrong());
         model.addAttribute(
                 "hiring",
                 found.all().stream().anyMatch(row -> !row.voice().terms().free()));

@@ -6,29 +6,33 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.logophon.app.hired.HiredVoiceList;
 import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.NativeVoices;
+import org.logophon.speech.own.OwnEnginesFile;
 import org.springframework.stereotype.Component;
 
 /**
- * The engines' voices, those of the house and the hired ones. What another node changed is seen within a few seconds.
+ * The engines' voices, those of the user's own engines, those of the house and the hired ones. What another node changed is seen within a few seconds.
  */
 @Component
 class HouseCatalogue implements VoiceCatalogue {
 
     private static final Duration FRESH = Duration.ofSeconds(3);
 
-    private final VoiceCatalogue natives = NativeVoices.catalogue();
+    private final VoiceCatalogue here;
     private final HouseVoiceRepository house;
     private final HiredVoiceList hired;
     private final Clock clock;
     private volatile Loaded loaded;
     private volatile boolean stale;
 
-    HouseCatalogue(HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
+    HouseCatalogue(OwnEnginesFile own, HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
+        this.here = new FixedVoices(Stream.concat(NativeVoices.catalogue().all().stream(), own.voices().stream())
+                .toList());
         this.house = house;
         this.hired = hired;
         this.clock = clock;
@@ -44,7 +48,7 @@ class HouseCatalogue implements VoiceCatalogue {
 
     @Override
     public Optional<Voice> find(String id) {
-        Optional<Voice> found = natives.find(id);
+        Optional<Voice> found = here.find(id);
         return found.isPresent() || id == null ? found : now().find(id);
     }
 
@@ -72,7 +76,7 @@ class HouseCatalogue implements VoiceCatalogue {
             return known;
         }
         stale = false;
-        List<Voice> all = new ArrayList<>(natives.all());
+        List<Voice> all = new ArrayList<>(here.all());
         all.addAll(hired.all());
         VoiceCatalogue engines = new FixedVoices(all);
         for (HouseVoice voice : house.all()) {

@@ -1,5 +1,6 @@
 package org.logophon.app.voices;
 
+import java.nio.file.Path;
 import java.time.Clock;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.hired.Ledger;
@@ -8,6 +9,9 @@ import org.logophon.core.render.Narrator;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.speech.hired.HiredEngine;
+import org.logophon.speech.own.OwnEnginesFile;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -15,6 +19,8 @@ import org.springframework.context.annotation.Configuration;
 /** The speech side of the application: workers and engines. */
 @Configuration
 class SpeechConfiguration {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SpeechConfiguration.class);
 
     /** @param workers how many; 0 for one a core */
     @Bean(destroyMethod = "close")
@@ -24,14 +30,23 @@ class SpeechConfiguration {
     }
 
     @Bean
-    Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger) {
+    Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger, OwnEnginesFile own) {
         return new Narrator(
                 new org.logophon.speech.Engines(
                         pool,
                         hired.service()
                                 .map(service -> new HiredEngine(service, ledger))
-                                .orElse(null)),
+                                .orElse(null),
+                        own.engines()),
                 new WorkerResampler(pool));
+    }
+
+    /** @param file empty for none; what is wrong with it is told, and what is right with it is used */
+    @Bean
+    OwnEnginesFile ownEngines(@Value("${logophon.engines}") String file) {
+        OwnEnginesFile own = file.isBlank() ? OwnEnginesFile.NONE : OwnEnginesFile.read(Path.of(file.strip()));
+        own.wrong().forEach(sentence -> LOG.warn("{}, {}", file.strip(), sentence));
+        return own;
     }
 
     @Bean

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.logophon.app.SharedApplication;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.upkeep.Upkeep.Removed;
@@ -61,6 +62,7 @@ class UpkeepTest extends SharedApplication {
     }
 
     @Test
+    @ResourceLock("upkeep")
     void askedForWhileItRunsItIsNoFailure() {
         // as a server that is at it leaves it, unless one really is
         jdbc.update(

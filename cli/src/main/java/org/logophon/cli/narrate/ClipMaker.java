@@ -40,6 +40,7 @@ import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
+import org.logophon.speech.own.OwnEngine;
 
 /** Renders, finishes and writes the cues of one script after another, on all cores, in the order of the script. */
 final class ClipMaker {
@@ -52,9 +53,16 @@ final class ClipMaker {
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
     /** @param hired null when there is no service of hired voices */
-    ClipMaker(WorkerPool pool, NarrationPlan plan, HiredService hired, Outcome outcome, PrintWriter progress) {
+    ClipMaker(
+            WorkerPool pool,
+            NarrationPlan plan,
+            HiredService hired,
+            List<OwnEngine> own,
+            Outcome outcome,
+            PrintWriter progress) {
         this.narrator = new Narrator(
-                new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome)), new WorkerResampler(pool));
+                new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
+                new WorkerResampler(pool));
         this.finisher = new ClipFinisher(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;

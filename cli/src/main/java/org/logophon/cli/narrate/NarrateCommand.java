@@ -108,6 +108,8 @@ public final class NarrateCommand implements Callable<Integer> {
         Outcome outcome = new Outcome();
         List<String> warnings = new ArrayList<>();
         NarrationPlan plan = plan(options.readings(warnings));
+        options.own().warnings().forEach(spec.commandLine().getErr()::println);
+        warnings.addAll(options.own().warnings());
         warnings.forEach(outcome::warning);
         plan.voices().stream()
                 .filter(voice -> !voice.terms().free() && !allowCharges)
@@ -137,6 +139,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     pool,
                     plan,
                     options.hired().service(),
+                    options.own().engines(),
                     outcome,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {

@@ -23,6 +23,11 @@ public record Sounds(int stressed, int weak, int longStressed, int consonants) {
         return new Sounds(stressed, weak + weakMore, longStressed, consonants + consonantsMore);
     }
 
+    /** Vowels and consonants. */
+    public int count() {
+        return stressed + weak + consonants;
+    }
+
     public int syllables() {
         return Math.max(1, stressed + weak);
     }

@@ -90,7 +90,7 @@ public final class Narrator {
                         : PitchMeter.track(own.sound()).medianHz());
         Speech speech = new Speech(
                 own.sound(),
-                WordTimes.of(recipe.text(), text, own),
+                WordTimes.of(recipe.text(), recipe.voice().language(), text, own),
                 measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
         if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
             speech = approach(recipe, agreement, text, measure, speech);
@@ -122,7 +122,8 @@ public final class Narrator {
             double pitchMiss = wantedSemitones - gotSemitones;
             double miss = miss(paceMiss, pitchMiss);
             if (miss < bestMiss) {
-                best = new Speech(made.sound(), WordTimes.of(recipe.text(), text, made), reached);
+                best = new Speech(
+                        made.sound(), WordTimes.of(recipe.text(), recipe.voice().language(), text, made), reached);
             }
             stuck = miss > bestMiss * CLOSER ? stuck + 1 : 0;
             bestMiss = Math.min(miss, bestMiss);

@@ -1,25 +1,31 @@
 package org.logophon.core.render;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.logophon.core.dictionary.Dictionary;
+import org.logophon.core.dictionary.Sounds;
 import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
 
 /**
  * Lays an engine's word events over the written words. A word starts at the first event inside it (events of a word can
- * be several: {@code 1,240} has four) and ends where the next word or a pause starts. A word without an event (the
- * engine
- * read it in one breath with its neighbour) shares the time of the run it stands in, by its length in letters.
+ * be several: {@code 1,240} has four) and ends where the next word or a pause starts. Words that the engine says in one
+ * breath ("no one", "on the" are one event of espeak-ng) are parted where a sound begins, by how many sounds each has.
  */
 final class WordTimes {
 
     private WordTimes() {}
 
-    static List<WordTime> of(String cue, SpokenText spoken, Utterance utterance) {
+    /** @param language BCP 47 tag of the voice */
+    static List<WordTime> of(String cue, String language, SpokenText spoken, Utterance utterance) {
         List<Word> words = Words.of(cue);
         int[] starts = starts(words, spoken, utterance);
         int samples = utterance.sound().samples().length;
-        spread(words, starts, samples);
+        part(cue, language.startsWith("en"), words, starts, utterance);
         List<WordTime> times = new ArrayList<>(words.size());
         for (int i = 0; i < words.size(); i++) {
             int next = i + 1 < words.size() ? starts[i + 1] : samples;
@@ -31,7 +37,7 @@ final class WordTimes {
 
     private static int[] starts(List<Word> words, SpokenText spoken, Utterance utterance) {
         int[] starts = new int[words.size()];
-        java.util.Arrays.fill(starts, -1);
+        Arrays.fill(starts, -1);
         int latest = -1;
         for (Utterance.WordStart event : utterance.words()) {
             int word = wordAt(words, spoken.writtenAt(event.codePoint()));
@@ -58,26 +64,65 @@ final class WordTimes {
         return low < words.size() ? low : -1;
     }
 
-    private static void spread(List<Word> words, int[] starts, int samples) {
+    private static void part(String cue, boolean english, List<Word> words, int[] starts, Utterance utterance) {
         for (int i = 0; i < starts.length; i++) {
             if (starts[i] >= 0) {
                 continue;
             }
-            int first = i == 0 ? 0 : i - 1;
             int last = i;
             while (last < starts.length && starts[last] < 0) {
                 last++;
             }
+            // the word before them is in the same breath
+            int first = Math.max(0, i - 1);
             int from = i == 0 ? 0 : starts[i - 1];
-            int to = last < starts.length ? starts[last] : samples;
-            int letters = words.get(last - 1).end() - words.get(first).start();
+            int to = last < starts.length ? starts[last] : utterance.sound().samples().length;
+            int[] weights = new int[last - first];
+            for (int k = first; k < last; k++) {
+                Word word = words.get(k);
+                weights[k - first] = sounds(cue.substring(word.start(), word.end()), english);
+            }
+            int[] cuts = cuts(weights, from, to, soundStarts(utterance, from, to));
             for (int k = i; k < last; k++) {
-                starts[k] = from
-                        + (int) ((long) (to - from)
-                                * (words.get(k).start() - words.get(first).start())
-                                / Math.max(1, letters));
+                starts[k] = cuts[k - first];
             }
         }
+    }
+
+    private static int sounds(String word, boolean english) {
+        Optional<Sounds> known =
+                english ? Dictionary.english().sounds(word.toLowerCase(Locale.ROOT)) : Optional.empty();
+        return known.map(Sounds::count).orElse(word.length());
+    }
+
+    private static int[] soundStarts(Utterance utterance, int from, int to) {
+        return utterance.phonemes().stream()
+                .filter(phoneme -> !phoneme.silent() && phoneme.sample() >= from && phoneme.sample() < to)
+                .mapToInt(Utterance.PhonemeStart::sample)
+                .distinct()
+                .toArray();
+    }
+
+    /** Where each of several words starts. Where the engine made as many sounds as the words have, they are counted off. */
+    private static int[] cuts(int[] weights, int from, int to, int[] sounds) {
+        int all = Math.max(1, Arrays.stream(weights).sum());
+        int[] cuts = new int[weights.length];
+        int before = 0;
+        for (int k = 0; k < cuts.length; k++) {
+            int even = from + (int) ((long) (to - from) * before / all);
+            cuts[k] = k == 0
+                    ? from
+                    : sounds.length == all ? sounds[before] : Math.max(cuts[k - 1], nearest(sounds, even));
+            before += weights[k];
+        }
+        return cuts;
+    }
+
+    private static int nearest(int[] sounds, int sample) {
+        return Arrays.stream(sounds)
+                .boxed()
+                .min(Comparator.comparingInt(start -> Math.abs(start - sample)))
+                .orElse(sample);
     }
 
     /** Where the pause before the next word starts; a pause inside a word (after "thousand") doesn't end it. */

@@ -1,5 +1,8 @@
 package org.logophon.core.sound;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Where the speech in a sound starts and ends, in samples, the quiet before and after left out.
  *
@@ -31,22 +34,32 @@ public record SpeechSpan(int from, int to) {
         return new SpeechSpan(Math.max(0, from - keep), Math.min(sound.samples().length, to + keep));
     }
 
-    /** Seconds in which something sounds: stretches of 40 ms or more under the floor are pauses and don't count. */
-    public static double soundingSeconds(Sound sound) {
+    /** Stretches of 40 ms or more under the floor, inside the speech and in order. */
+    public static List<SpeechSpan> pauses(Sound sound) {
         float[] samples = sound.samples();
         float threshold = (float) (Loudest.of(samples) * Decibels.toFactor(FLOOR_DB));
         SpeechSpan span = of(sound);
         int shortestPause = sound.rate() * 40 / 1000;
-        int sounding = span.to - span.from;
+        List<SpeechSpan> pauses = new ArrayList<>();
         int quiet = 0;
         for (int i = span.from; i < span.to; i++) {
             if (Math.abs(samples[i]) <= threshold) {
                 quiet++;
             } else {
-                sounding -= quiet >= shortestPause ? quiet : 0;
+                if (quiet >= shortestPause) {
+                    pauses.add(new SpeechSpan(i - quiet, i));
+                }
                 quiet = 0;
             }
         }
-        return sounding / (double) sound.rate();
+        return pauses;
+    }
+
+    /** Seconds in which something sounds: {@link #pauses} don't count. */
+    public static double soundingSeconds(Sound sound) {
+        SpeechSpan span = of(sound);
+        int quiet =
+                pauses(sound).stream().mapToInt(pause -> pause.to - pause.from).sum();
+        return (span.to - span.from - quiet) / (double) sound.rate();
     }
 }

@@ -171,7 +171,7 @@ class NarratorTest {
                         new Utterance.PhonemeStart(2_000, false),
                         new Utterance.PhonemeStart(3_000, false),
                         new Utterance.PhonemeStart(5_000, true)));
-        assertThat(WordTimes.of(text, spoken, utterance))
+        assertThat(WordTimes.of(text, "en-GB", spoken, utterance))
                 .containsExactly(
                         new WordTime(0, 2, 0, 1_000),
                         new WordTime(3, 8, 1_000, 3_000),
