@@ -31,6 +31,9 @@ import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
+import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
 import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredService;
@@ -139,11 +142,34 @@ class OddServiceTest {
     }
 
     @Test
-    void aSoundOfAnotherKindIsASentence() throws IOException {
+    void aSoundOfMoreBitsIsTakenToo() throws IOException {
         answers.add(new Answer(200, answer(wav(SampleFormat.PCM_24), "[]"), null));
-        assertThatThrownBy(this::speak)
-                .isInstanceOf(SpeechFailed.class)
-                .hasMessageContaining("another kind than 16-bit mono PCM");
+        assertThat(speak().sound().samples()).hasSize(8_000);
+    }
+
+    /** What a service doesn't tell is found by holding its sound against voices that tell. */
+    @Test
+    void aServiceThatTellsNoWordTimesHasThemAllTheSame() throws IOException {
+        String text = "The lens came by sea, in forty boxes.";
+        try (WorkerPool pool = new WorkerPool(1)) {
+            Voice marnie = NativeVoices.catalogue().find("marnie").orElseThrow();
+            Utterance known = new Engines(pool).speak(new SpeechRequest(marnie, SpokenText.of(text), 1, 0));
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            WavWriter.write(known.sound(), SampleFormat.PCM_16, null, out);
+            String audio = Base64.getEncoder().encodeToString(out.toByteArray());
+            answers.add(new Answer(200, "{\"audio\":\"" + audio + "\",\"characters\":37}", null));
+            Utterance said = new Engines(pool, new HiredEngine(service, charges), List.of())
+                    .speak(new SpeechRequest(VOICE, SpokenText.of(text), 1, 0));
+            assertThat(said.words()).hasSize(8);
+            for (int i = 0; i < 8; i++) {
+                assertThat(said.words().get(i).codePoint())
+                        .isEqualTo(known.words().get(i).codePoint());
+                assertThat(Math.abs(said.words().get(i).sample()
+                                - known.words().get(i).sample()))
+                        .as("word " + i)
+                        .isLessThan(known.sound().rate() * 9 / 100);
+            }
+        }
     }
 
     @Test

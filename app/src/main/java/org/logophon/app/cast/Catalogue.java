@@ -25,11 +25,13 @@ class Catalogue {
     private final VoiceCatalogue voices;
     private final VoiceFiguresRepository figures;
     private final VoiceNotes notes;
+    private final ClearnessTable clearness;
 
-    Catalogue(VoiceCatalogue voices, VoiceFiguresRepository figures, VoiceNotes notes) {
+    Catalogue(VoiceCatalogue voices, VoiceFiguresRepository figures, VoiceNotes notes, ClearnessTable clearness) {
         this.voices = voices;
         this.figures = figures;
         this.notes = notes;
+        this.clearness = clearness;
     }
 
     /** An answer to a question of the filter, with how many voices it would leave. */
@@ -60,7 +62,7 @@ class Catalogue {
                 .toList();
     }
 
-    private static VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
+    private VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
         // whoever is made of a voice was given words for who that is
         boolean told = measured == null || voice.ofTheCast();
         List<String> character = Stream.concat(
@@ -68,8 +70,7 @@ class Catalogue {
                         told ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream())
                 .distinct()
                 .toList();
-        return new VoiceRow(
-                voice, measured, ClearnessTable.shipped().of(voice.id()).orElse(null), character, note, used, base);
+        return new VoiceRow(voice, measured, clearness.of(voice.id()).orElse(null), character, note, used, base);
     }
 
     SearchResult find(VoiceFilter filter) {

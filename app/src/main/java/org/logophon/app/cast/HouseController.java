@@ -31,12 +31,19 @@ class HouseController {
     private final VoiceCatalogue voices;
     private final VoiceFiguresRepository figures;
     private final Projects projects;
+    private final ClearnessTable clearness;
 
-    HouseController(HouseVoices house, VoiceCatalogue voices, VoiceFiguresRepository figures, Projects projects) {
+    HouseController(
+            HouseVoices house,
+            VoiceCatalogue voices,
+            VoiceFiguresRepository figures,
+            Projects projects,
+            ClearnessTable clearness) {
         this.house = house;
         this.voices = voices;
         this.figures = figures;
         this.projects = projects;
+        this.clearness = clearness;
     }
 
     /** @param flags what would sound made */
@@ -103,7 +110,7 @@ class HouseController {
         if (words.length() > LONGEST_WORDS) {
             throw new Refused("A description has at most %d characters.".formatted(LONGEST_WORDS));
         }
-        VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all(), ClearnessTable.shipped()::of);
+        VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all(), clearness::of);
         Description description = Description.of(words, described.places());
         if (description.empty()) {
             return new Candidates(

@@ -24,12 +24,19 @@ public class CastService {
     private final ProjectRepository table;
     private final RoleRepository roles;
     private final VoiceCatalogue voices;
+    private final ClearnessTable clearness;
 
-    CastService(Projects projects, ProjectRepository table, RoleRepository roles, VoiceCatalogue voices) {
+    CastService(
+            Projects projects,
+            ProjectRepository table,
+            RoleRepository roles,
+            VoiceCatalogue voices,
+            ClearnessTable clearness) {
         this.projects = projects;
         this.table = table;
         this.roles = roles;
         this.voices = voices;
+        this.clearness = clearness;
     }
 
     /** @param voiceId empty for nobody */
@@ -53,8 +60,7 @@ public class CastService {
                 .filter(other -> other.voiceId() != null && !other.name().equals(role))
                 .map(Role::voiceId)
                 .collect(Collectors.toSet());
-        Voice voice = FittingVoice.of(
-                        voices.all(), projects.require(project).language(), role, taken, ClearnessTable.shipped()::of)
+        Voice voice = FittingVoice.of(voices.all(), projects.require(project).language(), role, taken, clearness::of)
                 .orElseThrow(() -> new Refused("No free voice speaks this script's language. Cast one of another."));
         roles.cast(project, role, voice.id());
         table.touch(project);

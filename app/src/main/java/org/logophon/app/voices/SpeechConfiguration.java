@@ -1,10 +1,14 @@
 package org.logophon.app.voices;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.hired.Ledger;
+import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.Narrator;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
@@ -47,6 +51,21 @@ class SpeechConfiguration {
         OwnEnginesFile own = file.isBlank() ? OwnEnginesFile.NONE : OwnEnginesFile.read(Path.of(file.strip()));
         own.wrong().forEach(sentence -> LOG.warn("{}, {}", file.strip(), sentence));
         return own;
+    }
+
+    /** What ships, and what was measured of the user's own voices. @param file need not be there */
+    @Bean
+    ClearnessTable clearness(@Value("${logophon.clearness}") String file) {
+        Path own = Path.of(file.strip());
+        if (file.isBlank() || !Files.exists(own)) {
+            return ClearnessTable.shipped();
+        }
+        try {
+            return ClearnessTable.shipped().with(Files.readString(own));
+        } catch (InvalidInput | IOException bad) {
+            LOG.warn("{} can't be read: {}", own, bad.getMessage());
+            return ClearnessTable.shipped();
+        }
     }
 
     @Bean

@@ -6,14 +6,18 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.Stream;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
+import org.logophon.cli.OwnEngines;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.figures.Clearness;
 import org.logophon.core.figures.ClearnessPassage;
@@ -59,6 +63,13 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
     @Option(names = "--out", paramLabel = "FILE", description = "Where the table goes; beside what is printed.")
     private Path file;
 
+    @Option(
+            names = "--keep",
+            description = "Keep the figures in the data folder: Cast shows them after the next start of Logophon.")
+    private boolean keep;
+
+    private final OwnEngines own = OwnEngines.of(System.getenv());
+
     private record Measured(Voice voice, Clearness clearness, VoiceFigures figures) {}
 
     @Override
@@ -71,7 +82,7 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
         ExecutorService readers = Executors.newFixedThreadPool(cores);
         StringBuilder table = new StringBuilder("# " + tool + "\n# voice\twords found\tof\n");
         try (WorkerPool pool = new WorkerPool(cores)) {
-            Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
+            Narrator narrator = new Narrator(new Engines(pool, null, own.engines()), new WorkerResampler(pool));
             List<Future<Measured>> all = new ArrayList<>();
             for (Voice voice : voices) {
                 all.add(readers.submit(() -> measure(narrator, new WorkerResampler(pool), voice, folder)));
@@ -93,13 +104,30 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
         if (file != null) {
             Files.writeString(file, table);
         }
+        if (keep) {
+            keep(table.toString());
+        }
         return ExitStatus.DONE;
+    }
+
+    /** Figures of before stay, unless a voice was measured again. */
+    private static void keep(String table) throws IOException {
+        String folder = System.getenv("LOGOPHON_CLEARNESS");
+        if (folder == null || folder.isBlank()) {
+            throw new InputUnusable("There is no data folder to keep figures in. Use --out FILE.");
+        }
+        Path kept = Path.of(folder);
+        Map<String, String> byVoice = new LinkedHashMap<>();
+        String before = Files.exists(kept) ? Files.readString(kept) : "";
+        Stream.concat(before.lines(), table.lines()).forEach(line -> byVoice.put(line.split("\t")[0], line));
+        Files.createDirectories(kept.toAbsolutePath().getParent());
+        Files.writeString(kept, String.join("\n", byVoice.values()) + "\n");
     }
 
     private List<Voice> chosen() {
         List<Voice> voices = new ArrayList<>();
         if (only.isEmpty() && tries.isEmpty()) {
-            NativeVoices.catalogue().all().stream()
+            Stream.concat(NativeVoices.catalogue().all().stream(), own.voices().stream())
                     .filter(voice -> voice.language().startsWith("en"))
                     .forEach(voices::add);
         }
@@ -123,9 +151,12 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
         return voices;
     }
 
-    private static Voice voice(String id) {
+    private Voice voice(String id) {
         return NativeVoices.catalogue()
                 .find(id)
+                .or(() -> own.voices().stream()
+                        .filter(voice -> voice.id().equals(id))
+                        .findFirst())
                 .orElseThrow(() -> new InputUnusable("There is no voice " + id + ". ./logophon voices lists them."));
     }
 

@@ -3,9 +3,11 @@ package org.logophon.core.figures;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.logophon.core.input.InvalidInput;
 
 /** Words found by a recogniser, counted by hand. */
 class ClearnessTest {
@@ -35,6 +37,17 @@ class ClearnessTest {
         assertThat(ClearnessPassage.TEXT.split("\\s+").length).isGreaterThan(200);
         assertThat(Clearness.of(ClearnessPassage.TEXT, ClearnessPassage.TEXT).missedPercent())
                 .isZero();
+    }
+
+    @Test
+    void aTableOfTheUsersOwnAddsItsVoices() {
+        ClearnessTable table =
+                ClearnessTable.shipped().with("# pocketsphinx 9\n# voice\twords found\tof\nown-a-b\t200\t232\n");
+        assertThat(table.of("own-a-b")).contains(new Clearness(200, 232));
+        assertThat(table.of("edwin")).isEqualTo(ClearnessTable.shipped().of("edwin"));
+        for (String bad : List.of("a\tb\tc", "a\t5", "a\t9\t4")) {
+            assertThatThrownBy(() -> ClearnessTable.shipped().with(bad)).isInstanceOf(InvalidInput.class);
+        }
     }
 
     @Test

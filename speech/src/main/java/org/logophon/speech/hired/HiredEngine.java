@@ -1,7 +1,5 @@
 package org.logophon.speech.hired;
 
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
@@ -13,6 +11,7 @@ import org.logophon.core.render.Utterance.PhonemeStart;
 import org.logophon.core.render.Utterance.WordStart;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.wav.WavReader;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -75,37 +74,12 @@ public final class HiredEngine implements SpeechEngine {
         return Math.max(0, Math.min(sound.samples().length, (int) Math.round(seconds * sound.rate())));
     }
 
-    /** 16-bit mono PCM in a RIFF file, as the contract says. */
     private static Sound sound(String base64) {
-        ByteBuffer wav;
         try {
-            wav = ByteBuffer.wrap(Base64.getDecoder().decode(base64)).order(ByteOrder.LITTLE_ENDIAN);
-        } catch (IllegalArgumentException notBase64) {
-            throw new SpeechFailed("The service of the hired voices gave no sound for this text.", notBase64);
+            return WavReader.read(Base64.getDecoder().decode(base64));
+        } catch (IllegalArgumentException none) {
+            throw new SpeechFailed(
+                    "The service of the hired voices gave no sound for this text that can be read.", none);
         }
-        int rate = 0;
-        for (int at = 12; at + 8 <= wav.limit(); ) {
-            int id = wav.getInt(at);
-            int length = wav.getInt(at + 4);
-            if (length < 0 || at + 8L + length > wav.limit()) {
-                break;
-            }
-            if (id == 0x20746d66 && length >= 16) {
-                if (wav.getShort(at + 8) != 1 || wav.getShort(at + 10) != 1 || wav.getShort(at + 22) != 16) {
-                    throw new SpeechFailed(
-                            "The service of the hired voices gave a sound of another kind than 16-bit mono PCM.");
-                }
-                rate = wav.getInt(at + 12);
-            } else if (id == 0x61746164 && rate > 0) {
-                short[] samples = new short[length / 2];
-                wav.slice(at + 8, length)
-                        .order(ByteOrder.LITTLE_ENDIAN)
-                        .asShortBuffer()
-                        .get(samples);
-                return Sound.ofPcm16(samples, rate);
-            }
-            at += 8 + length + (length & 1);
-        }
-        throw new SpeechFailed("The service of the hired voices gave no sound for this text.");
     }
 }
