@@ -34,6 +34,8 @@ class CastPageTest extends BrowserTest {
                 "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
         page.navigate(address() + project + "/cast?language=English&order=name&shown=400");
         assertThat(page.locator("h1")).hasText("A voice for Keeper");
+        // keys are heard from when the page's scripts run
+        assertThat(page.locator("html[data-live]")).isAttached();
     }
 
     @Test
