@@ -9,7 +9,7 @@ final class AuditionBench {
     private static final String LINE =
             "Wind north-west, force nine. Lit the lamp at 4:52, read until two, and heard nothing but the sea.";
     private static final String[] VOICES = {
-        "isla", "hamish", "aldric", "marnie", "rufus", "otis", "edwin", "nessa", "gawen"
+        "isla", "hamish", "aldric", "marnie", "rufus", "otis", "verity", "edwin", "nessa", "lucian", "gawen"
     };
 
     private final BenchServer server;
