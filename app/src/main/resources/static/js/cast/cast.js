@@ -238,6 +238,21 @@ document.addEventListener('logophon:changed', event => {
   if (!busy) again();
 });
 
+// voices that must be fetched first: that takes seconds to minutes, and whatever comes of it is said
+document.addEventListener('click', async event => {
+  const button = event.target.closest('[data-get]');
+  if (!button) return;
+  button.disabled = true;
+  button.textContent = 'Fetching…';
+  const form = new FormData();
+  form.append('language', button.dataset.get);
+  const { status, body } = await ask('POST', '/voices/get', form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status === 200) { again(); return; }
+  button.disabled = false;
+  button.textContent = 'Try again';
+});
+
 const MEASURED_AGAIN_MS = 2000;
 async function follow() {
   const pill = document.getElementById('measuring');

@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.VoiceOffer;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
@@ -26,6 +29,7 @@ class OwnEnginesTest {
     static void settings(DynamicPropertyRegistry properties) {
         properties.add("spring.datasource.url", DATABASE::url);
         properties.add("logophon.engines", OwnEnginesTest::file);
+        properties.add("logophon.launcher", OwnEnginesTest::launcher);
     }
 
     private static String file() {
@@ -38,6 +42,20 @@ class OwnEnginesTest {
                       voices: [{id: a, name: A, language: en, gender: man}]
                     """);
             return file.toString();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Says what it was asked for, and fails as without a network. */
+    private static String launcher() {
+        try {
+            Path script = Files.createTempFile("launcher", "");
+            script.toFile().deleteOnExit();
+            Files.writeString(
+                    script, "#!/bin/sh\necho asked for $* with ${LOGOPHON_DATABASE_PASSWORD:-nothing}\nexit 1\n");
+            assertThat(script.toFile().setExecutable(true)).isTrue();
+            return script.toString();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -61,5 +79,26 @@ class OwnEnginesTest {
         server.post(project + "/render", Map.of("step", "DIRECT"));
         Server.await("the cue is rendered", Duration.ofSeconds(60), () -> server.ready(project) == 1);
         assertThat(server.get(project + "/cast?language=English").body()).contains("Wren");
+    }
+
+    /** Of a language that this machine lacks better voices of: which one depends on what is installed. */
+    @Test
+    void betterVoicesOfALanguageAreOfferedAndWhatFailsIsSaid() {
+        VoiceOffer offer = NativeVoices.offers().get(0);
+        Server server = new Server("http://localhost:" + port);
+        String project = server.project("Offer", "One line.");
+        assertThat(server.get(project + "/cast?language=" + offer.languageName())
+                        .body())
+                .contains(offer.languageName() + " can sound better.")
+                .contains("data-get=\"" + offer.language() + "\"");
+        assertThat(server.get(project + "/cast?language=English").body()).doesNotContain("can sound better");
+        HttpResponse<String> answer = server.post("/voices/get", Map.of("language", offer.language()));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body())
+                .contains("those that are here work as before.")
+                .contains("asked for voices --get " + offer.language() + " with nothing");
+        assertThat(server.post("/voices/get", Map.of("language", "xx; rm -rf /"))
+                        .body())
+                .contains("There are no more voices to get for this language.");
     }
 }

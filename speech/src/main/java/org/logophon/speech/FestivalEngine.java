@@ -3,6 +3,7 @@ package org.logophon.speech;
 import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.Utterance;
+import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.worker.Frames;
 
@@ -10,7 +11,9 @@ import org.logophon.speech.worker.Frames;
 final class FestivalEngine implements SpeechEngine {
 
     /** Debian's packages hold these versions for the life of a release. */
-    private static final String VERSION = "festival 2.5.0, hts 2010";
+    private static final String VERSION = "festival 2.5.0";
+
+    private static final String STATISTICAL_VERSION = VERSION + ", hts 2010";
 
     private static final long DEADLINE_MILLIS = 30_000;
     private static final long DEADLINE_MILLIS_PER_CHARACTER = 30;
@@ -23,12 +26,12 @@ final class FestivalEngine implements SpeechEngine {
 
     @Override
     public String version(Voice voice) {
-        return VERSION;
+        return voice.making() == Making.STATISTICAL ? STATISTICAL_VERSION : VERSION;
     }
 
     @Override
     public Utterance speak(SpeechRequest request) {
-        AsciiText given = AsciiText.of(request.text());
+        NarrowText given = NarrowText.of(request.text(), FestivalVoices.charset(request.voice()));
         float pace = (float) Math.max(0.3, Math.min(3, request.paceFactor()));
         return pool.ask(
                 out -> {

@@ -28,7 +28,7 @@ final class FliteEngine implements SpeechEngine {
 
     @Override
     public Utterance speak(SpeechRequest request) {
-        AsciiText given = AsciiText.of(request.text());
+        NarrowText given = NarrowText.ascii(request.text());
         float stretch = (float) Math.max(0.3, Math.min(3, 1 / request.paceFactor()));
         return pool.ask(
                 out -> {

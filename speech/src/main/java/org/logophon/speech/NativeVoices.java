@@ -15,12 +15,12 @@ public final class NativeVoices {
     /** English voices made of recordings that tell their word times, each of another person and another making. */
     private static final List<String> ENGLISH_TELLING = List.of("rufus", "farquhar", "otis");
 
-    private static final VoiceCatalogue ALL = gathered();
+    private static volatile VoiceCatalogue all = gathered();
 
     private NativeVoices() {}
 
     public static VoiceCatalogue catalogue() {
-        return ALL;
+        return all;
     }
 
     /**
@@ -29,9 +29,19 @@ public final class NativeVoices {
      */
     public static List<Voice> telling(Voice voice) {
         if (voice.language().startsWith("en")) {
-            return ENGLISH_TELLING.stream().flatMap(id -> ALL.find(id).stream()).toList();
+            return ENGLISH_TELLING.stream().flatMap(id -> all.find(id).stream()).toList();
         }
-        return ALL.inLanguage(voice.language(), voice).stream().toList();
+        return all.inLanguage(voice.language(), voice).stream().toList();
+    }
+
+    /** Voices that can be had from Debian, a language each. */
+    public static List<VoiceOffer> offers() {
+        return FestivalVoices.offers();
+    }
+
+    /** Takes in what was installed since. */
+    public static void lookAgain() {
+        all = gathered();
     }
 
     private static VoiceCatalogue gathered() {

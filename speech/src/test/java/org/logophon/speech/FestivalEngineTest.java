@@ -6,10 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
@@ -47,6 +50,68 @@ class FestivalEngineTest {
                         VERITY,
                         ENGINE.version(VERITY),
                         ResolvedDirection.of(new Direction(pace, pitch, null, null))));
+    }
+
+    private static final Map<String, String> LINES = Map.of(
+            "it", "La lampada si accende ogni sera, perché la città è lontana; dopo 12 ore si spegne.",
+            "fi", "Majakan lamppu syttyy joka ilta, ja yöllä näkyy valo; 12 tunnin jälkeen se sammuu.",
+            "cs", "Lampa na majáku svítí každý večer, protože město leží daleko; po 12 hodinách zhasne.",
+            "ca", "La llàntia del far s’encén cada vespre, perquè la ciutat és lluny; després d’unes hores s’apaga.",
+            "ru", "Лампа на маяке горит каждый вечер, потому что город далеко; утром её гасят.");
+
+    /** Those that are installed: on a bare machine the tests install an Italian and a Catalan one. */
+    static List<Voice> ofOtherLanguages() {
+        return FestivalVoices.all().stream()
+                .filter(voice -> !voice.language().startsWith("en"))
+                .toList();
+    }
+
+    /** Words with their places through letters of two bytes, and pace and pitch as they are promised. */
+    @ParameterizedTest
+    @MethodSource("ofOtherLanguages")
+    void anotherLanguageKeepsTheSamePromises(Voice voice) {
+        String line = LINES.get(voice.language());
+        Narrator narrator = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
+        Utterance said = ENGINE.speak(new SpeechRequest(voice, SpokenText.of(line), 1, 0));
+        List<Integer> starts = IntStream.range(0, line.length())
+                .filter(at -> Character.isLetterOrDigit(line.charAt(at)) && (at == 0 || line.charAt(at - 1) == ' '))
+                .boxed()
+                .toList();
+        assertThat(said.words()).extracting(Utterance.WordStart::codePoint).containsAll(starts);
+        assertThat(said.words()).extracting(Utterance.WordStart::sample).isSorted();
+        double own = SpeechSpan.soundingSeconds(said.sound());
+        double hertz = PitchMeter.track(said.sound()).medianHz();
+        for (int pace : new int[] {80, 125}) {
+            Speech made = narrator.render(
+                    Recipe.of(line, voice, "", ResolvedDirection.of(new Direction(pace, null, null, null))));
+            assertThat(SpeechSpan.soundingSeconds(made.sound()))
+                    .as(voice.id() + " at pace " + pace)
+                    .isCloseTo(own * 100 / pace, within(0.03 * own * 100 / pace));
+        }
+        Speech higher =
+                narrator.render(Recipe.of(line, voice, "", ResolvedDirection.of(new Direction(null, 3.0, null, null))));
+        assertThat(12 * Math.log(PitchMeter.track(higher.sound()).medianHz() / hertz) / Math.log(2))
+                .isCloseTo(3, within(0.5));
+    }
+
+    /** One Festival says all voices in turn: none leaves anything to the next. */
+    @Test
+    void aVoiceSoundsTheSameAfterAnother() {
+        float[] before = speak(LINE, 1).sound().samples();
+        for (Voice voice : ofOtherLanguages()) {
+            String line = LINES.get(voice.language());
+            float[] first = ENGINE.speak(new SpeechRequest(voice, SpokenText.of(line), 1, 0))
+                    .sound()
+                    .samples();
+            assertThat(speak(LINE, 1).sound().samples())
+                    .as("after " + voice.id())
+                    .isEqualTo(before);
+            assertThat(ENGINE.speak(new SpeechRequest(voice, SpokenText.of(line), 1, 0))
+                            .sound()
+                            .samples())
+                    .as(voice.id())
+                    .isEqualTo(first);
+        }
     }
 
     @Test

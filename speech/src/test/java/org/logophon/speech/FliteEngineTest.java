@@ -104,11 +104,11 @@ class FliteEngineTest {
 
     @Test
     void lettersItDoesNotKnowAreWrittenInThoseItDoes() {
-        AsciiText ascii = AsciiText.of(SpokenText.of("Ffïon’s “naïve” café, Ærø — ок"));
+        NarrowText ascii = NarrowText.ascii(SpokenText.of("Ffïon’s “naïve” café, Ærø — ок"));
         assertThat(ascii.text()).startsWith("Ffion's \"naive\" cafe, AEro").containsPattern("^\\p{ASCII}*$");
         // each letter knows the place that it comes from
         assertThat(ascii.spokenAt(ascii.text().indexOf("cafe"))).isEqualTo("Ffïon’s “naïve” café".indexOf("café"));
         assertThat(ascii.spokenAt(10_000)).isEqualTo("Ffïon’s “naïve” café, Ærø — ок".length() - 1);
-        assertThat(AsciiText.of(SpokenText.of("")).spokenAt(3)).isZero();
+        assertThat(NarrowText.ascii(SpokenText.of("")).spokenAt(3)).isZero();
     }
 }

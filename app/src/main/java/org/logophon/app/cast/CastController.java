@@ -11,6 +11,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.Role;
+import org.logophon.app.voices.MoreVoices;
 import org.logophon.app.voices.VoiceMeasuring;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
@@ -44,6 +45,7 @@ class CastController {
     private final VoiceMeasuring measuring;
     private final CastPreviews previews;
     private final OwnEnginesFile engines;
+    private final MoreVoices more;
 
     CastController(
             Projects projects,
@@ -54,7 +56,8 @@ class CastController {
             VoiceCatalogue voices,
             VoiceMeasuring measuring,
             CastPreviews previews,
-            OwnEnginesFile engines) {
+            OwnEnginesFile engines,
+            MoreVoices more) {
         this.projects = projects;
         this.page = page;
         this.casting = casting;
@@ -64,6 +67,7 @@ class CastController {
         this.measuring = measuring;
         this.previews = previews;
         this.engines = engines;
+        this.more = more;
     }
 
     /** A role as the page lists it. */
@@ -216,6 +220,7 @@ class CastController {
                 role == null ? List.of() : Auditions.offered(view, role.role().name()));
         model.addAttribute("measuring", measuring.progress());
         model.addAttribute("faults", engines.wrong());
+        model.addAttribute("offer", more.offer(narrowed.language()).orElse(null));
         model.addAttribute(
                 "hiring",
                 found.all().stream().anyMatch(row -> !row.voice().terms().free()));

@@ -5,9 +5,11 @@ import java.util.UUID;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.voices.HouseVoices;
+import org.logophon.app.voices.MoreVoices;
 import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.app.web.DoneAnswer;
 import org.logophon.app.web.Refused;
+import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.described.Description;
 import org.logophon.core.described.VoiceMatcher;
 import org.logophon.core.figures.ClearnessTable;
@@ -32,18 +34,21 @@ class HouseController {
     private final VoiceFiguresRepository figures;
     private final Projects projects;
     private final ClearnessTable clearness;
+    private final MoreVoices more;
 
     HouseController(
             HouseVoices house,
             VoiceCatalogue voices,
             VoiceFiguresRepository figures,
             Projects projects,
-            ClearnessTable clearness) {
+            ClearnessTable clearness,
+            MoreVoices more) {
         this.house = house;
         this.voices = voices;
         this.figures = figures;
         this.projects = projects;
         this.clearness = clearness;
+        this.more = more;
     }
 
     /** @param flags what would sound made */
@@ -95,6 +100,12 @@ class HouseController {
     DoneAnswer remove(@PathVariable String voice) {
         house.remove(voice);
         return new DoneAnswer();
+    }
+
+    /** Better voices of a language, from Debian. */
+    @PostMapping("/voices/get")
+    SentenceAnswer get(@RequestParam String language) {
+        return new SentenceAnswer(more.get(language));
     }
 
     /** What would sound made of a tuning, while it is set. */

@@ -23,7 +23,8 @@ class HouseCatalogue implements VoiceCatalogue {
 
     private static final Duration FRESH = Duration.ofSeconds(3);
 
-    private final VoiceCatalogue here;
+    private final OwnEnginesFile own;
+    private volatile VoiceCatalogue here;
     private final HouseVoiceRepository house;
     private final HiredVoiceList hired;
     private final Clock clock;
@@ -31,8 +32,8 @@ class HouseCatalogue implements VoiceCatalogue {
     private volatile boolean stale;
 
     HouseCatalogue(OwnEnginesFile own, HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
-        this.here = new FixedVoices(Stream.concat(NativeVoices.catalogue().all().stream(), own.voices().stream())
-                .toList());
+        this.own = own;
+        this.here = engines(own);
         this.house = house;
         this.hired = hired;
         this.clock = clock;
@@ -57,8 +58,14 @@ class HouseCatalogue implements VoiceCatalogue {
         return loaded().version();
     }
 
-    /** Reads the house's voices anew at the next look. */
+    private static VoiceCatalogue engines(OwnEnginesFile own) {
+        return new FixedVoices(Stream.concat(NativeVoices.catalogue().all().stream(), own.voices().stream())
+                .toList());
+    }
+
+    /** Reads the engines' voices and the house's anew at the next look. */
     void changed() {
+        here = engines(own);
         stale = true;
     }
 

@@ -19,7 +19,7 @@ public interface VoiceCatalogue {
 
     /**
      * A voice that costs nothing and speaks a language, as like another one as there is: its region first, then a
-     * whisper for a whisper, its gender, its engine, its age.
+     * whisper for a whisper, its gender; then what sounds most like a person, its engine, its age.
      *
      * @param tag BCP 47; the region counts when it names one
      */
@@ -32,6 +32,7 @@ public interface VoiceCatalogue {
                 .min(Comparator.comparing((Voice voice) -> !voice.language().equalsIgnoreCase(tag))
                         .thenComparing(voice -> voice.whispers() != like.whispers())
                         .thenComparing(voice -> voice.gender() != like.gender())
+                        .thenComparing(Voice::making)
                         .thenComparing(voice -> !voice.engine().equals(like.engine()))
                         .thenComparing(voice -> voice.age() != like.age())
                         .thenComparing(Voice::id));

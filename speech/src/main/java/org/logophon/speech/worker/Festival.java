@@ -12,6 +12,9 @@ import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Festival beside this process: it reads Scheme from a pipe as long as this one lives. A text reaches it as a string and
@@ -22,6 +25,10 @@ final class Festival {
     /** The rest of the worker has small stacks; Scheme needs its usual one. */
     private static final String STACK = "--stack=8388608:";
 
+    private static final Path VOICES = Path.of("/usr/share/festival/voices");
+    /** A byte of a letter may look like an end of line: a sentence ends at a stop. */
+    private static final String ENDED = "(?s).*[.!?:;][\"')]*[ \n]+";
+
     private static final String END = "LOGOPHON-END";
     private static final int WAV_HEAD = 44;
     private static final int RATE_AT = 24;
@@ -30,15 +37,17 @@ final class Festival {
     private final BufferedWriter scheme;
     private final BufferedReader said;
     private final Path wav;
+    private final Set<String> voices;
     private String voice = "";
 
     Festival() {
         try {
+            voices = installed();
             process = new ProcessBuilder("prlimit", STACK, "festival", "--pipe")
                     .redirectError(ProcessBuilder.Redirect.DISCARD)
                     .start();
-            scheme = process.outputWriter(StandardCharsets.US_ASCII);
-            said = process.inputReader(StandardCharsets.US_ASCII);
+            scheme = process.outputWriter(StandardCharsets.ISO_8859_1);
+            said = process.inputReader(StandardCharsets.ISO_8859_1);
             wav = Files.createTempFile("logophon-festival", ".wav");
             wav.toFile().deleteOnExit();
         } catch (IOException e) {
@@ -46,14 +55,25 @@ final class Festival {
         }
     }
 
-    boolean alive() {
-        return process.isAlive();
+    /** False when it has ended, or was started before a voice was there: it looks for voices when it starts. */
+    boolean has(String voice) {
+        return process.isAlive() && voices.contains(voice);
+    }
+
+    void end() {
+        process.destroyForcibly();
+    }
+
+    private static Set<String> installed() throws IOException {
+        try (Stream<Path> folders = Files.walk(VOICES, 2)) {
+            return folders.map(folder -> folder.getFileName().toString()).collect(Collectors.toSet());
+        }
     }
 
     /**
      * Speaks a text.
      *
-     * @param text ASCII
+     * @param text a character for each byte, in whatever characters the voice reads
      * @param pace 1 for the voice's own, 2 for twice as fast
      * @return words as the place of their token in the text and their first sample in turn, pauses as phonemes
      */
@@ -61,11 +81,15 @@ final class Festival {
         try {
             choose(wanted);
             Spoken spoken = new Spoken(text, limitSamples);
-            BreakIterator sentences = BreakIterator.getSentenceInstance(Locale.US);
+            BreakIterator sentences = BreakIterator.getSentenceInstance(Locale.ROOT);
             sentences.setText(text);
             int from = sentences.first();
-            for (int to = sentences.next(); to != BreakIterator.DONE; from = to, to = sentences.next()) {
+            for (int to = sentences.next(); to != BreakIterator.DONE; to = sentences.next()) {
+                if (to < text.length() && !text.substring(from, to).matches(ENDED)) {
+                    continue;
+                }
                 String sentence = text.substring(from, to).strip();
+                from = to;
                 if (sentence.chars().anyMatch(Character::isLetterOrDigit)) {
                     say(sentence, pace, spoken);
                 }
@@ -83,14 +107,19 @@ final class Festival {
             throw new IllegalArgumentException("Festival has no voice of that name.");
         }
         if (!wanted.equals(voice)) {
-            send("(voice_" + wanted + ")(define logophon_params hts_engine_params)");
+            // what one voice sets isn't always set anew by the next
+            send("(set! hts_engine_params nil)(voice_" + wanted + ")(define logophon_params hts_engine_params)"
+                    + "(define logophon_stretch (Parameter.get 'Duration_Stretch))"
+                    // Czech voices vary their melody by chance: the same words must sound the same
+                    + "(if (symbol-bound? 'czech-randomize) (set! czech-randomize nil))");
             voice = wanted;
         }
     }
 
     private void say(String sentence, float pace, Spoken spoken) throws IOException {
         String literal = sentence.replace("\\", "\\\\").replace("\"", "\\\"").replaceAll("\\s+", " ");
-        send("(set! hts_engine_params (append logophon_params (list (list \"-r\" " + pace + "))))"
+        send("(if logophon_params (set! hts_engine_params (append logophon_params (list (list \"-r\" " + pace + "))))"
+                + " (Parameter.set 'Duration_Stretch (/ (if logophon_stretch logophon_stretch 1) " + pace + ")))"
                 + "(set! u (Utterance Text \"" + literal + "\"))(utt.synth u)(utt.save.wave u \"" + wav + "\" 'riff)"
                 + "(mapcar (lambda (w) (format t \"W\\t%s\\t%f\\n\" (item.feat w \"R:Token.parent.name\")"
                 + " (item.feat w \"R:SylStructure.daughter1.daughter1.segment_start\"))) (utt.relation.items u 'Word))"

@@ -83,7 +83,7 @@ public final class WorkerMain {
             case Frames.SPEAK_FESTIVAL -> {
                 String voice = Frames.readText(in);
                 String text = Frames.readText(in);
-                send(festival().speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
+                send(festival(voice).speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
             }
             case Frames.RESAMPLE -> {
                 int from = in.readInt();
@@ -132,8 +132,11 @@ public final class WorkerMain {
     }
 
     /** One that ended at a text is followed by another. */
-    private Festival festival() {
-        if (festival == null || !festival.alive()) {
+    private Festival festival(String voice) {
+        if (festival == null || !festival.has(voice)) {
+            if (festival != null) {
+                festival.end();
+            }
             festival = new Festival();
         }
         return festival;
