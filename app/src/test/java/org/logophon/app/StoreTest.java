@@ -111,7 +111,7 @@ class StoreTest extends ApplicationTest {
         assertThat(origin.voice().name()).isNotBlank();
         assertThat(origin.standing().all()).hasSize(1);
         assertThat(origin.standing().all().get(0).instruction().value()).isEqualTo("300");
-        assertThat(origin.engineVersion()).contains("espeak");
+        assertThat(origin.engineVersion()).contains("flite");
     }
 
     /** One second of a hum, as if somebody had said the words. */

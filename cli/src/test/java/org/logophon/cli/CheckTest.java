@@ -52,7 +52,7 @@ class CheckTest {
         assertThat(lens.get("end").asInt()).isEqualTo(21);
         assertThat(lens.get("kind").asString()).isEqualTo("unit");
         assertThat(lens.get("wouldSay").asString()).isEqualTo("two point three T");
-        assertThat(lens.get("suggestions").get(0).asString()).isEqualTo("two point three tonnes");
+        assertThat(lens.get("suggestions").get(0).asString()).isEqualTo("two point three metric tons");
         assertThat(lens.get("reason").asString()).isNotBlank();
     }
 

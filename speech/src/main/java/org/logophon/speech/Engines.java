@@ -59,6 +59,11 @@ public final class Engines implements SpeechEngine {
     }
 
     @Override
+    public double paceToAsk(Voice voice, double paceFactor) {
+        return engine(voice).paceToAsk(voice, paceFactor);
+    }
+
+    @Override
     public Utterance speak(SpeechRequest request) {
         return engine(request.voice()).speak(request);
     }

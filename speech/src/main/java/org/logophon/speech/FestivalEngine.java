@@ -30,6 +30,11 @@ final class FestivalEngine implements SpeechEngine {
     }
 
     @Override
+    public double paceToAsk(Voice voice, double paceFactor) {
+        return PaceShare.of(voice, paceFactor);
+    }
+
+    @Override
     public Utterance speak(SpeechRequest request) {
         NarrowText given = NarrowText.of(request.text(), FestivalVoices.charset(request.voice()));
         float pace = (float) Math.max(0.3, Math.min(3, request.paceFactor()));

@@ -27,6 +27,11 @@ final class FliteEngine implements SpeechEngine {
     }
 
     @Override
+    public double paceToAsk(Voice voice, double paceFactor) {
+        return PaceShare.of(voice, paceFactor);
+    }
+
+    @Override
     public Utterance speak(SpeechRequest request) {
         NarrowText given = NarrowText.ascii(request.text());
         float stretch = (float) Math.max(0.3, Math.min(3, 1 / request.paceFactor()));

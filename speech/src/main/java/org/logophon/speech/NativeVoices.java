@@ -10,7 +10,7 @@ import org.logophon.core.voice.VoiceCatalogue;
 public final class NativeVoices {
 
     /** The voice of a role that nobody cast. */
-    public static final String DEFAULT_ID = "isla";
+    public static final String DEFAULT_ID = "rufus";
 
     /** English voices made of recordings that tell their word times, each of another person and another making. */
     private static final List<String> ENGLISH_TELLING = List.of("rufus", "farquhar", "otis");

@@ -39,6 +39,11 @@ public final class TimedEngine implements SpeechEngine {
     }
 
     @Override
+    public double paceToAsk(Voice voice, double paceFactor) {
+        return engine.paceToAsk(voice, paceFactor);
+    }
+
+    @Override
     public Utterance speak(SpeechRequest request) {
         Utterance said = engine.speak(request);
         SpeechSpan span = SpeechSpan.of(said.sound());

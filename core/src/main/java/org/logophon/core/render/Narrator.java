@@ -29,6 +29,7 @@ public final class Narrator {
     private static final double CLOSER = 0.9;
 
     private static final int MOST_STUCK = 2;
+    private static final int MOST_SHAPES = 3;
 
     private final SpeechEngine engine;
     private final Resampler resampler;
@@ -92,8 +93,10 @@ public final class Narrator {
                 own.sound(),
                 WordTimes.of(recipe.text(), recipe.voice().language(), text, own),
                 measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
-        if (!recipe.atItsOwn() && (byItself(recipe, Ability.PACE) || byItself(recipe, Ability.PITCH))) {
-            speech = approach(recipe, agreement, text, measure, speech);
+        double pace = byItself(recipe, Ability.PACE) ? engine.paceToAsk(recipe.voice(), recipe.paceFactor()) : 1;
+        double semitones = byItself(recipe, Ability.PITCH) ? recipe.semitones() : 0;
+        if (!recipe.atItsOwn() && (pace != 1 || semitones != 0)) {
+            speech = approach(recipe, agreement, text, measure, speech, pace, semitones);
         }
         return shaped(recipe, measure, speech);
     }
@@ -105,9 +108,15 @@ public final class Narrator {
         return recipe.voice().byItself().contains(ability);
     }
 
-    private Speech approach(Recipe recipe, String agreement, SpokenText text, Own own, Speech start) {
-        double wantedPace = byItself(recipe, Ability.PACE) ? recipe.paceFactor() : 1;
-        double wantedSemitones = byItself(recipe, Ability.PITCH) ? recipe.semitones() : 0;
+    /** @param wantedPace of the engine @param wantedSemitones of the engine */
+    private Speech approach(
+            Recipe recipe,
+            String agreement,
+            SpokenText text,
+            Own own,
+            Speech start,
+            double wantedPace,
+            double wantedSemitones) {
         double pace = wantedPace;
         double semitones = wantedSemitones;
         Speech best = start;
@@ -149,30 +158,34 @@ public final class Narrator {
                 close ? 0 : within(pitchLeft, -24, 24),
                 treatment.rangeFactor(),
                 treatment.timbreSemitones());
-        Speech shaped = speech;
-        if (!shape.equals(Shape.AS_IT_IS)) {
+        return shape.equals(Shape.AS_IT_IS) ? speech : reshaped(recipe, own, speech, shape);
+    }
+
+    /**
+     * Pauses too short to count as pauses are counted as speech, and a creaky voice jumps: a sound that missed is made
+     * again by the difference, and the one that missed least is taken.
+     */
+    private static Speech reshaped(Recipe recipe, Own own, Speech speech, Shape first) {
+        Speech best = null;
+        Shape shape = first;
+        for (int i = 0; i < MOST_SHAPES; i++) {
             Sound sound = VoiceReshaper.reshape(speech.sound(), shape);
-            shaped = speech.stretched(sound, recipe.atItsOwn() ? speech.measurement() : reached(own, sound));
-            // pauses too short to count as pauses are counted as speech, and a creaky voice jumps: once more by the
-            // difference
-            double paceOff =
-                    Math.log(recipe.paceFactor() / (shaped.measurement().pacePercent() / 100));
-            double pitchOff = shaped.measurement().semitones() == null
+            Speech made = speech.stretched(sound, recipe.atItsOwn() ? speech.measurement() : reached(own, sound));
+            best = best == null || miss(recipe, made.measurement()) < miss(recipe, best.measurement()) ? made : best;
+            double paceOff = Math.log(recipe.paceFactor() / (made.measurement().pacePercent() / 100));
+            double pitchOff = made.measurement().semitones() == null
                     ? 0
-                    : recipe.semitones() - shaped.measurement().semitones();
-            if (!recipe.atItsOwn() && (Math.abs(paceOff) > CLOSE_PACE || Math.abs(pitchOff) > CLOSE_SEMITONES)) {
-                sound = VoiceReshaper.reshape(
-                        speech.sound(),
-                        new Shape(
-                                within(shape.paceFactor() * Math.exp(paceOff), 0.25, 4),
-                                within(shape.semitones() + pitchOff, -24, 24),
-                                shape.rangeFactor(),
-                                shape.timbreSemitones()));
-                Speech again = speech.stretched(sound, reached(own, sound));
-                shaped = miss(recipe, again.measurement()) < miss(recipe, shaped.measurement()) ? again : shaped;
+                    : recipe.semitones() - made.measurement().semitones();
+            if (recipe.atItsOwn() || Math.abs(paceOff) <= CLOSE_PACE && Math.abs(pitchOff) <= CLOSE_SEMITONES) {
+                break;
             }
+            shape = new Shape(
+                    within(shape.paceFactor() * Math.exp(paceOff), 0.25, 4),
+                    within(shape.semitones() + pitchOff, -24, 24),
+                    shape.rangeFactor(),
+                    shape.timbreSemitones());
         }
-        return shaped;
+        return best;
     }
 
     private static double miss(Recipe recipe, Measurement measurement) {

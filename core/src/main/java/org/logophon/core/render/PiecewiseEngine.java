@@ -29,6 +29,11 @@ public final class PiecewiseEngine implements SpeechEngine {
     }
 
     @Override
+    public double paceToAsk(Voice voice, double paceFactor) {
+        return engine.paceToAsk(voice, paceFactor);
+    }
+
+    @Override
     public Utterance speak(SpeechRequest request) {
         if (fits(request)) {
             return engine.speak(request);

@@ -38,7 +38,7 @@ public record Recipe(
      * Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has
      * stayed the same.
      */
-    private static final int CORE_VERSION = 2;
+    private static final int CORE_VERSION = 3;
 
     private static final int PLAIN_VERSION = 1;
     private static final int SCORE_VERSION = 1;
