@@ -31,7 +31,7 @@ final class FestivalEngine implements SpeechEngine {
 
     @Override
     public double paceToAsk(Voice voice, double paceFactor) {
-        return PaceShare.of(voice, paceFactor);
+        return voice.making() == Making.STATISTICAL ? 1 : PaceShare.ofOneThatDragsWell(paceFactor);
     }
 
     @Override

@@ -28,7 +28,7 @@ final class FliteEngine implements SpeechEngine {
 
     @Override
     public double paceToAsk(Voice voice, double paceFactor) {
-        return PaceShare.of(voice, paceFactor);
+        return PaceShare.ofOneThatDragsWell(paceFactor);
     }
 
     @Override
