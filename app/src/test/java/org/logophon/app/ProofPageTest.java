@@ -34,7 +34,7 @@ class ProofPageTest extends BrowserTest {
         assertThat(page.locator("#script u")).hasText(new String[] {"2.3 t", "Ffion", "wound", "1911"});
         assertThat(page.locator("#todo-count")).hasText("4");
         accessible();
-        named("Take: two point three tonnes").focus();
+        named("Take: two point three metric tons").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".transport .hint")).hasText("1 reading kept.");
         assertThat(page.locator("#script u")).hasText(new String[] {"Ffion", "wound", "1911"});

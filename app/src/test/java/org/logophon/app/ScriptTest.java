@@ -210,7 +210,7 @@ class ScriptTest extends ApplicationTest {
         assertThat(text(project)).isEqualTo("Its lens weighs 2.3 t.\n\nThe lamp is lit at dusk.");
         assertThat(server.json(project + "/proof").get("findings")).isEmpty();
         assertThat(server.get(project + "/readings").body())
-                .contains("two point three tonnes")
+                .contains("two point three metric tons")
                 .contains("in 010");
         assertThat(server.cues(project).get(0).get("seconds").asString())
                 .as("the estimate follows what is said")
