@@ -217,9 +217,9 @@ public final class VoiceMatcher {
     }
 
     private static String place(double standing, String less, String more) {
-        return standing < 0.5
-                ? "%s than %.0f %% of the others".formatted(less, (1 - standing) * 100)
-                : "%s than %.0f %% of the others".formatted(more, standing * 100);
+        String than = standing < 0.5 ? less : more;
+        long share = Math.round(100 * Math.max(standing, 1 - standing));
+        return share == 100 ? than + " than all the others" : than + " than " + share + " % of the others";
     }
 
     private static List<String> said(Tuning tuning) {
