@@ -274,7 +274,8 @@ class DocumentsTest {
         zip.closeEntry();
     }
 
-    private static byte[] pdf(boolean locked) throws IOException {
+    /** One page that says "Fog till noon." @param locked behind a password */
+    static byte[] pdf(boolean locked) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (PDDocument document = new PDDocument()) {
             PDPage page = new PDPage();

@@ -13,11 +13,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.script.Script;
@@ -51,7 +46,7 @@ class HostileDocumentsTest {
         text(whole, "a.rtf", "{\\rtf1\\ansi{\\fonttbl{\\f0 Serif;}}\\f0 Fog till noon.\\par Wind.\\par}");
         whole.put("a.docx", docx());
         whole.put("a.odt", odt());
-        whole.put("a.pdf", pdf());
+        whole.put("a.pdf", DocumentsTest.pdf(false));
         return whole;
     }
 
@@ -148,23 +143,6 @@ class HostileDocumentsTest {
                                     + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog till noon.</text:p></office:text></office:body></office:document-content>")
                             .getBytes(StandardCharsets.UTF_8));
             zip.closeEntry();
-        }
-        return bytes.toByteArray();
-    }
-
-    private static byte[] pdf() throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (PDDocument document = new PDDocument()) {
-            PDPage page = new PDPage();
-            document.addPage(page);
-            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                content.beginText();
-                content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
-                content.newLineAtOffset(72, 700);
-                content.showText("Fog till noon.");
-                content.endText();
-            }
-            document.save(bytes);
         }
         return bytes.toByteArray();
     }

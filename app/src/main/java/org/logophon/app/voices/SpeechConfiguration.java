@@ -10,6 +10,7 @@ import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.Narrator;
+import org.logophon.speech.Engines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.speech.hired.HiredEngine;
@@ -36,7 +37,7 @@ class SpeechConfiguration {
     @Bean
     Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger, OwnEnginesFile own) {
         return new Narrator(
-                new org.logophon.speech.Engines(
+                new Engines(
                         pool,
                         hired.service()
                                 .map(service -> new HiredEngine(service, ledger))
