@@ -84,11 +84,11 @@ public final class TimedEngine implements SpeechEngine {
         List<WordStart> words = new ArrayList<>();
         for (WordStart word : reference.words()) {
             // an engine may end with an event that is no word's
-            int at = Math.max(0, word.codePoint());
-            while (at < codePoints.length - 1 && !Character.isLetterOrDigit(codePoints[at])) {
-                at++;
-            }
             if (word.codePoint() >= 0) {
+                int at = word.codePoint();
+                while (at < codePoints.length - 1 && !Character.isLetterOrDigit(codePoints[at])) {
+                    at++;
+                }
                 words.add(new WordStart(at, word.sample()));
             }
         }

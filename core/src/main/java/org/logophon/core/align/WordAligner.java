@@ -54,7 +54,7 @@ public final class WordAligner {
             latest = Math.max(latest, median(carried));
             places[count++] = span.from() + latest;
         }
-        afterPauses(places, sound);
+        toEndsOfPauses(places, sound);
         List<WordStart> starts = new ArrayList<>();
         for (int codePoint : told.keySet()) {
             starts.add(new WordStart(codePoint, places[starts.size()]));
@@ -63,7 +63,7 @@ public final class WordAligner {
     }
 
     /** What begins near a pause begins with its end, to the sample: rests and captions start there. */
-    private static void afterPauses(int[] starts, Sound sound) {
+    private static void toEndsOfPauses(int[] starts, Sound sound) {
         int before = (int) (BEFORE_PAUSE_SECONDS * sound.rate());
         int after = (int) (AFTER_PAUSE_SECONDS * sound.rate());
         int word = 0;
@@ -97,14 +97,14 @@ public final class WordAligner {
             int at = (int) Math.max(0, Math.min(known.frames().length - 1, Math.floor(step)));
             double within = Math.max(0, Math.min(1, step - at));
             double there = path[at] + within * Math.max(0, path[at + 1] - path[at]);
-            double start = afterPauses(asked.levels(), there, Math.max(path[at + 1], there + EDGE_STEPS));
+            double start = pastQuiet(asked.levels(), there, Math.max(path[at + 1], there + EDGE_STEPS));
             starts.add(new WordStart(word.codePoint(), (int) Math.round(start * asked.stepSeconds() * rate)));
         }
         return starts;
     }
 
     /** A word doesn't start in a pause, nor before one that begins at once, but after it. */
-    private static double afterPauses(float[] levels, double from, double to) {
+    private static double pastQuiet(float[] levels, double from, double to) {
         double start = from;
         for (int at = (int) from; at < levels.length && at <= to; at++) {
             int began = at;
