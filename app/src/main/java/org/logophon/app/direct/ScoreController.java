@@ -16,6 +16,7 @@ import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.MarkLabel;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.render.Measurement;

@@ -19,7 +19,7 @@ public record PauseDefaults(Integer commaMillis, Integer stopMillis, Integer lea
         Dial.PAUSE.check("The least gap between sentences", leastMillis);
     }
 
-    String canonical() {
+    public String canonical() {
         return commaMillis + " " + stopMillis + " " + leastMillis;
     }
 }

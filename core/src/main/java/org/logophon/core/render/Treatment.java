@@ -33,7 +33,7 @@ public record Treatment(double rangeFactor, double timbreSemitones, Effect effec
     }
 
     /** For a recipe; empty when nothing is done. */
-    String canonical() {
+    public String canonical() {
         return equals(NONE)
                 ? ""
                 : "range %d timbre %d effect %s %d"

@@ -1,15 +1,14 @@
-package org.logophon.app.direct;
+package org.logophon.core.mark;
 
 import java.util.Locale;
-import org.logophon.core.mark.Instruction;
 import org.logophon.core.reading.PronunciationKind;
 
 /** Marks as the score writes them: short, with their unit. */
-final class MarkLabel {
+public final class MarkLabel {
 
     private MarkLabel() {}
 
-    static String of(Instruction instruction) {
+    public static String of(Instruction instruction) {
         if (instruction instanceof Instruction.Pause pause) {
             return String.format(Locale.ROOT, "%.2f s", pause.millis() / 1000.0);
         }
