@@ -14,6 +14,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.core.sound.Sound;
@@ -122,6 +123,22 @@ public class AudioStore {
                 .param("id", id)
                 .update();
         return new StoredSound(id, rate, bytes / 2);
+    }
+
+    /**
+     * Takes sounds away that nothing refers to.
+     *
+     * @return bytes of them
+     */
+    public long remove(List<UUID> sounds) {
+        return sounds.isEmpty()
+                ? 0
+                : jdbc.sql("with gone as (delete from sound s where s.id in (:sounds) and not ("
+                                + SoundUpkeep.REFERRED
+                                + ") returning samples) select coalesce(sum(samples * 2), 0) from gone")
+                        .param("sounds", sounds)
+                        .query(Long.class)
+                        .single();
     }
 
     /** Its samples, read from the database as they are wanted. */

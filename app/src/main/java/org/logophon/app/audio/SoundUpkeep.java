@@ -17,7 +17,7 @@ public class SoundUpkeep implements Upkeep {
     /** A sound that isn't whole after so long never will be: its writer is gone. */
     private static final Duration HALF_WRITTEN = Duration.ofDays(1);
 
-    private static final String REFERRED =
+    static final String REFERRED =
             "exists (select 1 from speech p where p.sound_id = s.id) or exists (select 1 from paid_speech p where p.sound_id = s.id)";
 
     private final JdbcClient jdbc;

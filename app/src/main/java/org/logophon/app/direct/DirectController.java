@@ -15,6 +15,7 @@ import org.logophon.app.project.CastService;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.TakeKeeping;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.rendering.RenderService;
@@ -45,6 +46,7 @@ class DirectController {
     private final Projects projects;
     private final ProjectPage page;
     private final DirectionService directing;
+    private final TakeKeeping keeping;
     private final CastService casting;
     private final RenderService rendering;
     private final SpeechRepository speeches;
@@ -54,6 +56,7 @@ class DirectController {
             Projects projects,
             ProjectPage page,
             DirectionService directing,
+            TakeKeeping keeping,
             CastService casting,
             RenderService rendering,
             SpeechRepository speeches,
@@ -61,6 +64,7 @@ class DirectController {
         this.projects = projects;
         this.page = page;
         this.directing = directing;
+        this.keeping = keeping;
         this.casting = casting;
         this.rendering = rendering;
         this.speeches = speeches;
@@ -145,28 +149,27 @@ class DirectController {
 
     @PostMapping("/takes/{take}/keep")
     String keep(@PathVariable UUID id, @PathVariable UUID take, Model model) {
-        return answer(id, directing.requireTake(id, take).cueId(), model, () -> directing.keep(id, take));
+        return answer(id, keeping.require(id, take).cueId(), model, () -> keeping.keep(id, take));
     }
 
     @NeedsNoRoom
     @PostMapping("/takes/{take}/delete")
     String delete(@PathVariable UUID id, @PathVariable UUID take, Model model) {
-        return answer(id, directing.requireTake(id, take).cueId(), model, () -> {
-            directing.setTakeDeleted(id, take, true);
+        return answer(id, keeping.require(id, take).cueId(), model, () -> {
+            keeping.setDeleted(id, take, true);
             model.addAttribute("deletedTake", take);
         });
     }
 
     @PostMapping("/takes/{take}/restore")
     String restore(@PathVariable UUID id, @PathVariable UUID take, Model model) {
-        return answer(
-                id, directing.requireTake(id, take).cueId(), model, () -> directing.setTakeDeleted(id, take, false));
+        return answer(id, keeping.require(id, take).cueId(), model, () -> keeping.setDeleted(id, take, false));
     }
 
     @GetMapping("/takes/{take}/score")
     @ResponseBody
     ScoreData score(@PathVariable UUID id, @PathVariable UUID take) {
-        Take found = directing.requireTake(id, take);
+        Take found = keeping.require(id, take);
         return ScoreData.of(
                 speeches.find(found.speech())
                         .orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")),

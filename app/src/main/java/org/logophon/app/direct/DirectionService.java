@@ -13,8 +13,6 @@ import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.ProgrammeReader;
 import org.logophon.app.rendering.TakeSound;
-import org.logophon.app.web.NotFound;
-import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.finish.Clip;
@@ -115,33 +113,5 @@ class DirectionService {
         if (!table.direct(project, direction, version)) {
             throw new Stale(Stale.DIRECTION);
         }
-    }
-
-    @Transactional
-    void keep(UUID project, UUID takeId) {
-        table.hold(project);
-        Take take = requireTake(project, takeId);
-        CueView cue = projects.cue(project, take.cueId());
-        cues.keep(take.cueId(), takeId, cue.recipe() == null ? take.recipe() : cue.recipeHash());
-        takes.kept(takeId);
-        table.touch(project);
-    }
-
-    /** @return the cue whose take it was */
-    @Transactional
-    UUID setTakeDeleted(UUID project, UUID takeId, boolean deleted) {
-        table.hold(project);
-        Take take = requireTake(project, takeId);
-        if (deleted && takeId.equals(projects.cue(project, take.cueId()).keptTake())) {
-            throw new Refused(take.name() + " is the kept take. Keep another one first.");
-        }
-        takes.setDeleted(takeId, deleted);
-        return take.cueId();
-    }
-
-    Take requireTake(UUID project, UUID takeId) {
-        Take take = takes.find(takeId).orElseThrow(() -> new NotFound("This take doesn't exist."));
-        projects.cue(project, take.cueId());
-        return take;
     }
 }

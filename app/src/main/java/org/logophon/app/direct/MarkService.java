@@ -25,12 +25,15 @@ class MarkService {
     private final ProjectRepository table;
     private final MarkRepository marks;
     private final ScoreEdits edits;
+    private final CueSettings settings;
 
-    MarkService(Projects projects, ProjectRepository table, MarkRepository marks, ScoreEdits edits) {
+    MarkService(
+            Projects projects, ProjectRepository table, MarkRepository marks, ScoreEdits edits, CueSettings settings) {
         this.projects = projects;
         this.table = table;
         this.marks = marks;
         this.edits = edits;
+        this.settings = settings;
     }
 
     /**
@@ -116,6 +119,9 @@ class MarkService {
                         snapshot.marks()
                                 .moved(snapshot.text(), cue.cue().text())
                                 .marks());
+                if (snapshot.setting() != null) {
+                    settings.set(cue.id(), snapshot.setting());
+                }
             }
         }
         table.touch(project);

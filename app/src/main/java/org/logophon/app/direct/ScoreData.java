@@ -14,7 +14,7 @@ import org.logophon.core.render.WordTime;
 record ScoreData(double seconds, int[] peaks, int[] pitch, List<ScoreWord> words) {
 
     /** Seconds from the take's first sample. */
-    record ScoreWord(String text, double from, double to) {}
+    record ScoreWord(String text, double from, double to, int start, int end) {}
 
     static ScoreData of(StoredSpeech speech, String text) {
         int loudest = 1;
@@ -33,7 +33,11 @@ record ScoreData(double seconds, int[] peaks, int[] pitch, List<ScoreWord> words
         double rate = speech.sound().rate();
         for (WordTime word : speech.timed()) {
             words.add(new ScoreWord(
-                    text.substring(word.start(), word.end()), word.startSample() / rate, word.endSample() / rate));
+                    text.substring(word.start(), word.end()),
+                    word.startSample() / rate,
+                    word.endSample() / rate,
+                    word.start(),
+                    word.end()));
         }
         return new ScoreData(speech.sound().seconds(), peaks, pitch, words);
     }

@@ -5,7 +5,9 @@ import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.take.TakenDirection;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -26,8 +28,20 @@ class ScoreEdits {
         this.clock = clock;
     }
 
-    /** The marks of a cue, and the words that they stood on. */
-    record Snapshot(String text, Marks marks) {}
+    /**
+     * The marks of a cue, and the words that they stood on.
+     *
+     * @param setting the rest of what it says of how it is spoken; null where the change left that alone
+     */
+    record Snapshot(String text, Marks marks, Setting setting) {
+
+        Snapshot(String text, Marks marks) {
+            this(text, marks, null);
+        }
+    }
+
+    /** @param taken what it follows instead of its project and role; null for them */
+    record Setting(Direction direction, TakenDirection taken, long seed) {}
 
     /** @param what in words, as "pause after tide" */
     record Edit(int ordinal, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {}

@@ -1,10 +1,12 @@
 package org.logophon.app.direct;
 
 import com.fasterxml.jackson.annotation.JsonFormat;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.direct.ScoreEdits.Setting;
 import org.logophon.app.direct.ScoreEdits.Snapshot;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
@@ -19,17 +21,21 @@ final class ScoreSnapshots {
     private static final TypeReference<LinkedHashMap<UUID, Stored>> BY_CUE = new TypeReference<>() {};
 
     /** A cue's. */
-    record Stored(String text, List<StoredMark> marks) {
+    record Stored(
+            String text,
+            List<StoredMark> marks,
+            @JsonInclude(JsonInclude.Include.NON_NULL) Setting setting) {
 
         static Stored of(Snapshot snapshot) {
             return new Stored(
                     snapshot.text(),
-                    snapshot.marks().all().stream().map(StoredMark::of).toList());
+                    snapshot.marks().all().stream().map(StoredMark::of).toList(),
+                    snapshot.setting());
         }
 
         Snapshot snapshot() {
             return new Snapshot(
-                    text, new Marks(marks.stream().map(StoredMark::mark).toList()));
+                    text, new Marks(marks.stream().map(StoredMark::mark).toList()), setting);
         }
     }
 

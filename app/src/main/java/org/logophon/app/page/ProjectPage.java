@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.review.CueReview;
 import org.logophon.app.rendering.RenderService;
 import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.ResolvedDirection;
@@ -86,8 +87,30 @@ public class ProjectPage {
                         ? count(toRender, "cue") + " to render"
                         : cues == 0 ? "no cues yet" : "all " + cues + " ready";
         path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && !direct, current == Step.DIRECT));
+        path.add(listen(view, current));
         path.add(new PathStep(Step.DELIVER, ready + " of " + cues + " ready", false, false, current == Step.DELIVER));
         return path;
+    }
+
+    /** Who never approves anything is asked for nothing. */
+    private static PathStep listen(ProjectView view, Step current) {
+        int cues = view.cues().size();
+        long approved =
+                view.cues().stream().filter(cue -> cue.review().approved()).count();
+        long noted =
+                view.cues().stream().filter(cue -> cue.review().openNotes() > 0).count();
+        long changed = view.cues().stream()
+                .filter(cue -> cue.review().state() == CueReview.State.CHANGED)
+                .count();
+        boolean done = cues > 0 && approved == cues && noted == 0;
+        String fact = noted > 0
+                ? count(noted, "cue") + " with notes"
+                : changed > 0
+                        ? count(changed, "cue") + " changed"
+                        : approved > 0
+                                ? approved + " of " + cues + " approved"
+                                : cues == 0 ? "nothing to hear yet" : "hear it through";
+        return new PathStep(Step.LISTEN, fact, noted > 0 || changed > 0, done, current == Step.LISTEN);
     }
 
     private static String count(long count, String noun) {

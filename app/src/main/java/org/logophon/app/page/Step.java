@@ -5,6 +5,7 @@ public enum Step {
     WRITE("Write"),
     CAST("Cast"),
     DIRECT("Direct"),
+    LISTEN("Listen"),
     DELIVER("Deliver");
 
     private final String title;

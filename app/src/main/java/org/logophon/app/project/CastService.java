@@ -1,9 +1,12 @@
 package org.logophon.app.project;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.logophon.app.project.review.Happening;
+import org.logophon.app.project.review.HappeningRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
@@ -25,29 +28,31 @@ public class CastService {
     private final RoleRepository roles;
     private final VoiceCatalogue voices;
     private final ClearnessTable clearness;
+    private final HappeningRepository happened;
 
     CastService(
             Projects projects,
             ProjectRepository table,
             RoleRepository roles,
             VoiceCatalogue voices,
-            ClearnessTable clearness) {
+            ClearnessTable clearness,
+            HappeningRepository happened) {
         this.projects = projects;
         this.table = table;
         this.roles = roles;
         this.voices = voices;
         this.clearness = clearness;
+        this.happened = happened;
     }
 
     /** @param voiceId empty for nobody */
     @Transactional
     public void cast(UUID project, String role, String voiceId) {
         table.hold(project);
-        require(project, role);
         if (!voiceId.isEmpty() && voices.find(voiceId).isEmpty()) {
             throw new Refused("There is no voice " + voiceId + ". Choose one of the list.");
         }
-        roles.cast(project, role, voiceId.isEmpty() ? null : voiceId);
+        recast(project, require(project, role), voiceId.isEmpty() ? null : voiceId);
         table.touch(project);
     }
 
@@ -55,16 +60,30 @@ public class CastService {
     @Transactional
     public Voice castFitting(UUID project, String role) {
         table.hold(project);
-        require(project, role);
+        Role cast = require(project, role);
         Set<String> taken = roles.of(project).stream()
                 .filter(other -> other.voiceId() != null && !other.name().equals(role))
                 .map(Role::voiceId)
                 .collect(Collectors.toSet());
         Voice voice = FittingVoice.of(voices.all(), projects.require(project).language(), role, taken, clearness::of)
                 .orElseThrow(() -> new Refused("No free voice speaks this script's language. Cast one of another."));
-        roles.cast(project, role, voice.id());
+        recast(project, cast, voice.id());
         table.touch(project);
         return voice;
+    }
+
+    private void recast(UUID project, Role role, String voiceId) {
+        roles.cast(project, role.name(), voiceId);
+        if (!Objects.equals(role.voiceId(), voiceId)) {
+            happened.add(project, null, Happening.RECAST, told(role, role.voiceId()), told(role, voiceId));
+        }
+    }
+
+    private String told(Role role, String voiceId) {
+        String voice = voiceId == null
+                ? "nobody"
+                : voices.find(voiceId).map(Voice::name).orElse(voiceId);
+        return role.name() + ": " + voice;
     }
 
     /** @throws Stale when somebody else directed the role meanwhile */

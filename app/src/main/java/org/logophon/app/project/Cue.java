@@ -3,6 +3,7 @@ package org.logophon.app.project;
 import java.util.UUID;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.script.Slot;
+import org.logophon.core.take.TakenDirection;
 
 /**
  * A cue as written and directed. What became of it, its {@linkplain CueStatus status} says.
@@ -10,6 +11,7 @@ import org.logophon.core.script.Slot;
  * @param words     written words, counted once when the text was saved
  * @param syllables as they would be spoken, for the estimate of time
  * @param referenceSeconds what an average voice takes for the text; 0 in a row from before that was kept
+ * @param taken     what it follows instead of its project and role; null for them
  * @param slot      the time that the picture leaves; null when nobody said
  */
 public record Cue(
@@ -24,4 +26,5 @@ public record Cue(
         double referenceSeconds,
         Slot slot,
         Direction direction,
-        int version) {}
+        int version,
+        TakenDirection taken) {}

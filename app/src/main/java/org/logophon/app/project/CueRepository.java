@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.script.Slot;
+import org.logophon.core.take.TakenDirection;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -129,6 +130,16 @@ public class CueRepository {
                 == 1;
     }
 
+    /** Sets all that a cue says of how it is spoken, whatever its version is: undo, and being made like a take. */
+    public void direct(UUID cue, Direction direction, TakenDirection taken) {
+        jdbc.sql("update cue set " + DirectionColumns.SET
+                        + ", taken = cast(:taken as jsonb), version = version + 1 where id = :cue")
+                .params(DirectionColumns.parameters(direction))
+                .param("taken", TakenColumn.write(taken))
+                .param("cue", cue)
+                .update();
+    }
+
     /** @param recipe hash of the cue's recipe now, null when it has none: until it differs the cue counts as unchanged */
     public void keep(UUID cue, UUID take, String recipe) {
         jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
@@ -187,6 +198,7 @@ public class CueRepository {
                 row.getDouble("reference_seconds"),
                 slot(row),
                 DirectionColumns.read(row),
-                row.getInt("version"));
+                row.getInt("version"),
+                TakenColumn.read(row.getString("taken")));
     }
 }

@@ -3,6 +3,7 @@ package org.logophon.app.project;
 import java.util.UUID;
 import org.logophon.app.audio.StoredSound;
 import org.logophon.app.project.take.TakeSource;
+import org.logophon.core.review.Heard;
 
 /**
  * What became of a cue: which take is kept, and what the latest render does or did to it.
@@ -15,6 +16,8 @@ import org.logophon.app.project.take.TakeSource;
  * @param sound      of the kept take
  * @param takes      how many it has, deleted ones left out
  * @param waiting    true while a render is under way
+ * @param approved  the state in which it was approved; null when it wasn't
+ * @param openNotes that wait to be done
  * @param failure    why the latest render failed, as a sentence; null when it didn't
  */
 public record CueStatus(
@@ -26,10 +29,12 @@ public record CueStatus(
         StoredSound sound,
         int takes,
         boolean waiting,
-        String failure) {
+        String failure,
+        Heard approved,
+        int openNotes) {
 
     /** Nothing has been made of the cue yet. */
-    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, 0, false, null);
+    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, 0, false, null, null, 0);
 
     /** True while the kept take is what the cue asks for. @param recipe of the cue now; null when it has none */
     boolean upToDate(String text, String recipe) {

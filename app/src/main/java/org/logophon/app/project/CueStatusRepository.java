@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.logophon.app.audio.StoredSound;
 import org.logophon.app.project.take.TakeSource;
+import org.logophon.core.review.Heard;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -20,10 +21,15 @@ class CueStatusRepository {
             with asked as (%s)
             select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples,
                    case when t.source <> 'rendered' then t.origin ->> 'text' end as spoken_text,
-                   coalesce(made.takes, 0) as takes, work.state, work.problem
+                   coalesce(made.takes, 0) as takes, work.state, work.problem,
+                   a.words, a.voice, a.direction, a.readings, a.take, a.loudness, coalesce(noted.notes, 0) as notes
             from cue c
             join asked on asked.id = c.id
             left join take t on t.id = c.kept_take left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
+            left join approval a on a.cue_id = c.id
+            left join (
+                select n.cue_id, count(*) as notes from note n join asked on asked.id = n.cue_id
+                where n.deleted_at is null and n.done_at is null group by n.cue_id) as noted on noted.cue_id = c.id
             left join (
                 select n.cue_id, count(*) as takes from take n join asked on asked.id = n.cue_id
                 where n.deleted_at is null group by n.cue_id) as made on made.cue_id = c.id
@@ -71,6 +77,16 @@ class CueStatusRepository {
                 sound == null ? null : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples")),
                 row.getInt("takes"),
                 "waiting".equals(row.getString("state")),
-                row.getString("problem"));
+                row.getString("problem"),
+                row.getString("words") == null
+                        ? null
+                        : new Heard(
+                                row.getString("words"),
+                                row.getString("voice"),
+                                row.getString("direction"),
+                                row.getString("readings"),
+                                row.getString("take"),
+                                row.getString("loudness")),
+                row.getInt("notes"));
     }
 }

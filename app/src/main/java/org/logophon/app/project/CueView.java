@@ -1,10 +1,12 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
+import org.logophon.app.project.review.CueReview;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Recipe;
+import org.logophon.core.review.Heard;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
 
@@ -31,7 +33,8 @@ public record CueView(
         CueState state,
         String problem,
         SampleCount length,
-        boolean measured) {
+        boolean measured,
+        CueReview review) {
 
     public UUID id() {
         return cue.id();
@@ -53,6 +56,16 @@ public record CueView(
     /** The take that is delivered; null when there is none. */
     public UUID keptTake() {
         return status.keptTake();
+    }
+
+    /** The state in which it is heard now. @param project its own */
+    public Heard heard(Project project) {
+        return heard(project, cue.text(), recipe, status, direction);
+    }
+
+    static Heard heard(Project project, String text, Recipe recipe, CueStatus status, ResolvedDirection direction) {
+        String take = status.keptTake() == null ? "" : status.keptTake().toString();
+        return Heard.of(text, recipe, take, project.targetLufs(), direction.loudnessDb());
     }
 
     /** True when the kept take is what a render would make now. */

@@ -131,6 +131,19 @@ public class MarkRepository {
                 .orElse(Map.of());
     }
 
+    /** The chance of a cue's renders: 0 for its first one. */
+    public long seed(UUID cue) {
+        return seedOf(cue).getOrDefault(cue, 0L);
+    }
+
+    public void setSeed(UUID cue, long seed) {
+        jdbc.sql(
+                        "insert into cue_chance (cue_id, seed) values (:cue, :seed) on conflict (cue_id) do update set seed = excluded.seed")
+                .param("cue", cue)
+                .param("seed", seed)
+                .update();
+    }
+
     /** Another chance for a cue's next render. */
     public void reseed(UUID cue) {
         jdbc.sql(

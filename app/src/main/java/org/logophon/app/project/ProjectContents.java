@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.logophon.app.project.ProjectContent.Around;
-import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.estimate.ReferenceTime;
 import org.logophon.core.mark.Marks;
@@ -90,11 +89,7 @@ class ProjectContents {
         }
         return cues.find(project.id(), cue).map(found -> {
             List<Role> cast = roles.of(project.id());
-            Around around = new Around(
-                    cast,
-                    readings.of(project.id(), cue),
-                    marks.ofCue(cue),
-                    lively(cast) ? marks.seedOf(cue) : Map.of());
+            Around around = new Around(cast, readings.of(project.id(), cue), marks.ofCue(cue), marks.seedOf(cue));
             return workedOut(project, List.of(found), around, "").cues().get(0);
         });
     }
@@ -108,15 +103,7 @@ class ProjectContents {
 
     private Around around(Project project) {
         List<Role> cast = roles.of(project.id());
-        return new Around(
-                cast,
-                readings.of(project.id()),
-                marks.of(project.id()),
-                lively(cast) ? marks.seeds(project.id()) : Map.of());
-    }
-
-    private static boolean lively(List<Role> cast) {
-        return cast.stream().anyMatch(role -> role.livelyPercent() > 0);
+        return new Around(cast, readings.of(project.id()), marks.of(project.id()), marks.seeds(project.id()));
     }
 
     private ProjectContent workedOut(Project project, List<Cue> found, Around around, String stamp) {
@@ -130,9 +117,9 @@ class ProjectContents {
 
     private CueContent content(Project project, Cue cue, Map<String, Role> cast, Around around) {
         Role role = cast.get(Projects.key(cue.role()));
-        Voice voice = role == null ? null : voices.find(role.voiceId()).orElse(null);
-        ResolvedDirection direction = ResolvedDirection.of(
-                project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
+        CueLevels levels = CueLevels.of(project, role, cue, voices);
+        Voice voice = levels.voice();
+        ResolvedDirection direction = levels.direction();
         Marks own = around.marks().containsKey(cue.id())
                 ? around.marks().get(cue.id()).within(cue.text())
                 : Marks.NONE;
@@ -150,7 +137,7 @@ class ProjectContents {
         VoiceParts parts = VoiceParts.of(
                 cue.text(), own.heard(), speaker, new CueSpeakers(project, cue, cast, voices, narrator), said);
         Recipe recipe = Recipe.of(cue.text(), said.apply(voice), voice, speaker.engineVersion(), direction)
-                .with(score(cue, role, own, around.seeds()))
+                .with(score(cue, levels, own, around.seeds()))
                 .parted(parts);
         String problem = unspeakable != null
                 ? unspeakable
@@ -167,12 +154,11 @@ class ProjectContents {
                 reference(project, cue, recipe, unspeakable));
     }
 
-    private static Score score(Cue cue, Role role, Marks own, Map<UUID, Long> seeds) {
-        boolean plain =
-                own == Marks.NONE && role.pauseDefaults().equals(PauseDefaults.NONE) && role.livelyPercent() == 0;
+    private static Score score(Cue cue, CueLevels levels, Marks own, Map<UUID, Long> seeds) {
+        boolean plain = own == Marks.NONE && levels.pauses().equals(PauseDefaults.NONE) && levels.livelyPercent() == 0;
         return plain
                 ? Score.NONE
-                : new Score(own.scored(), role.pauseDefaults(), role.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
+                : new Score(own.scored(), levels.pauses(), levels.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
     }
 
     private static double reference(Project project, Cue cue, Recipe recipe, String unspeakable) {

@@ -24,8 +24,12 @@ public record ProjectReadings(ReadingList list, Map<UUID, List<PlaceReading>> pl
         if (own.isEmpty()) {
             return listed;
         }
-        List<Pronunciation> all =
-                new ArrayList<>(own.stream().map(place -> place.said(language)).toList());
+        // "as it is written" at one place takes a list's reading away there, and says nothing otherwise
+        List<Pronunciation> all = new ArrayList<>(own.stream()
+                .map(place -> place.said(language))
+                .filter(said ->
+                        said.ipa() || !text.substring(said.start(), said.end()).equals(said.words()))
+                .toList());
         listed.stream()
                 .filter(said ->
                         own.stream().noneMatch(place -> place.start() < said.end() && place.end() > said.start()))

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.project.review.CueReview;
 import org.logophon.app.web.NotFound;
 import org.logophon.core.estimate.Estimate;
 import org.logophon.core.programme.SampleCount;
@@ -42,9 +43,10 @@ public class Projects {
 
     /** @throws NotFound when the project has no such cue */
     public CueView cue(UUID project, UUID cue) {
-        CueContent content = contents.ofCue(require(project), cue)
-                .orElseThrow(() -> new NotFound("This cue is no longer in the script."));
-        return view(content, statuses.ofCue(cue).orElse(CueStatus.NONE));
+        Project owner = require(project);
+        CueContent content =
+                contents.ofCue(owner, cue).orElseThrow(() -> new NotFound("This cue is no longer in the script."));
+        return view(owner, content, statuses.ofCue(cue).orElse(CueStatus.NONE));
     }
 
     /** The project as it would be with another voice for a role. */
@@ -61,11 +63,12 @@ public class Projects {
                 project,
                 content.roles(),
                 content.cues().stream()
-                        .map(cue -> view(cue, became.getOrDefault(cue.cue().id(), CueStatus.NONE)))
+                        .map(cue ->
+                                view(project, cue, became.getOrDefault(cue.cue().id(), CueStatus.NONE)))
                         .toList());
     }
 
-    private CueView view(CueContent content, CueStatus status) {
+    private CueView view(Project project, CueContent content, CueStatus status) {
         boolean current = status.upToDate(content.cue().text(), content.recipeHash());
         // who speaks is no matter of a recording
         boolean recorded = current && content.recipe() == null;
@@ -85,7 +88,18 @@ public class Projects {
                 state,
                 problem,
                 length,
-                measured);
+                measured,
+                review(project, content, status));
+    }
+
+    private static CueReview review(Project project, CueContent content, CueStatus status) {
+        // most cues of most projects were never approved, and cost nothing here
+        return CueReview.of(
+                status.approved(),
+                status.approved() == null
+                        ? null
+                        : CueView.heard(project, content.cue().text(), content.recipe(), status, content.direction()),
+                status.openNotes());
     }
 
     private static CueState state(CueContent content, CueStatus status, boolean current, String problem) {

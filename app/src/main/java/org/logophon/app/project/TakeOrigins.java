@@ -4,6 +4,7 @@ import org.logophon.core.render.Recipe;
 import org.logophon.core.take.TakeOrigin;
 import org.logophon.core.take.TakeOrigin.MarkThen;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
+import org.logophon.core.take.TakenDirection;
 
 /** What makes a take of a cue as it is now. */
 public final class TakeOrigins {
@@ -12,7 +13,12 @@ public final class TakeOrigins {
 
     /** @param cue with a recipe */
     public static TakeOrigin of(Project project, CueView cue) {
-        Recipe recipe = cue.recipe();
+        return of(project, cue, cue.recipe());
+    }
+
+    /** @param recipe of the cue, with a chance of its own */
+    public static TakeOrigin of(Project project, CueView cue, Recipe recipe) {
+        TakenDirection taken = cue.cue().taken();
         String treatment = recipe.treatment().words();
         boolean both = !recipe.style().isEmpty() && !treatment.isEmpty();
         return new TakeOrigin(
@@ -24,11 +30,11 @@ public final class TakeOrigins {
                         cue.voice().baseId(),
                         cue.voice().tuning()),
                 recipe.engineVersion(),
-                project.direction(),
-                cue.role().direction(),
+                taken == null ? project.direction() : taken.project(),
+                taken == null ? cue.role().direction() : taken.ofRole(),
                 cue.cue().direction(),
-                cue.role().pauseDefaults(),
-                cue.role().livelyPercent(),
+                taken == null ? cue.role().pauseDefaults() : taken.pauses(),
+                recipe.score().livelyPercent(),
                 recipe.score().seed(),
                 cue.marks().all().stream().map(MarkThen::of).toList(),
                 recipe.said(),

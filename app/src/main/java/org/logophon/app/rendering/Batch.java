@@ -19,8 +19,15 @@ public record Batch(
         Instant startedAt,
         Instant now) {
 
-    /** For whom it is, and under which agreement it may pay: null for none. */
-    record Asked(UUID project, UUID agreement) {}
+    /**
+     * For whom it is, and under which agreement it may pay: null for none.
+     *
+     * @param chance of its own: then its takes lie beside the kept ones; null for what the cues ask for
+     */
+    record Asked(UUID project, UUID agreement, Chance chance) {}
+
+    /** Another take of the same: how much it may differ, and by which seed. */
+    record Chance(long seed, int livelyPercent) {}
 
     public boolean over() {
         return waiting == 0;

@@ -29,14 +29,16 @@ class BatchRepository {
         this.clock = clock;
     }
 
-    /** @param agreement under which it may pay; null for none */
-    UUID create(UUID project, List<UUID> cues, UUID agreement) {
+    /** @param agreement under which it may pay; null for none. @param chance of its own; null for none */
+    UUID create(UUID project, List<UUID> cues, UUID agreement, Batch.Chance chance) {
         UUID id = UUID.randomUUID();
         jdbc.sql(
-                        "insert into batch (id, project_id, agreement_id, created_at) values (:id, :project, :agreement, :now)")
+                        "insert into batch (id, project_id, agreement_id, seed, lively_percent, created_at) values (:id, :project, :agreement, :seed, :lively, :now)")
                 .param("id", id)
                 .param("project", project)
                 .param("agreement", agreement)
+                .param("seed", chance == null ? null : chance.seed())
+                .param("lively", chance == null ? null : chance.livelyPercent())
                 .param("now", now())
                 .update();
         batches.batchUpdate(
@@ -52,10 +54,14 @@ class BatchRepository {
 
     /** @throws NotFound when the batch went with its project */
     Batch.Asked asked(UUID batch) {
-        return jdbc.sql("select project_id, agreement_id from batch where id = :batch")
+        return jdbc.sql("select project_id, agreement_id, seed, lively_percent from batch where id = :batch")
                 .param("batch", batch)
                 .query((row, at) -> new Batch.Asked(
-                        row.getObject("project_id", UUID.class), row.getObject("agreement_id", UUID.class)))
+                        row.getObject("project_id", UUID.class),
+                        row.getObject("agreement_id", UUID.class),
+                        row.getObject("seed") == null
+                                ? null
+                                : new Batch.Chance(row.getLong("seed"), row.getInt("lively_percent"))))
                 .optional()
                 .orElseThrow(() -> new NotFound("The project is gone."));
     }

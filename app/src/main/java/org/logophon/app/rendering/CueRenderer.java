@@ -12,6 +12,8 @@ import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.DatabaseAway;
 import org.logophon.app.web.NotFound;
+import org.logophon.core.mark.Score;
+import org.logophon.core.render.Recipe;
 import org.logophon.core.render.SpeechFailed;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -82,18 +84,29 @@ class CueRenderer {
             throw new SpeechFailed(cue.problem());
         }
         room.need(0);
-        StoredSpeech speech = maker.make(cue.recipe(), asked.agreement());
-        save(job, asked.project(), cue, speech);
+        Recipe recipe = recipe(cue, asked.chance());
+        save(job, asked, cue, recipe, maker.make(recipe, asked.agreement()));
+    }
+
+    private static Recipe recipe(CueView cue, Batch.Chance chance) {
+        Score score = cue.recipe().score();
+        return chance == null
+                ? cue.recipe()
+                : cue.recipe()
+                        .with(new Score(score.marks(), score.pauseDefaults(), chance.livelyPercent(), chance.seed()));
     }
 
     /** Take, kept mark and the job's end are saved together: a kill in between loses all of them or none. */
-    private void save(RenderJob job, UUID project, CueView cue, StoredSpeech speech) {
+    private void save(RenderJob job, Batch.Asked asked, CueView cue, Recipe recipe, StoredSpeech speech) {
+        UUID project = asked.project();
         transaction.executeWithoutResult(status -> {
             table.hold(project);
             UUID take = takes.rendered(
-                    cue.id(), cue.recipeHash(), speech.id(), TakeOrigins.of(projects.require(project), cue));
-            cues.keep(cue.id(), take, cue.recipeHash());
-            takes.kept(take);
+                    cue.id(), recipe.hash(), speech.id(), TakeOrigins.of(projects.require(project), cue, recipe));
+            if (asked.chance() == null || projects.cue(project, cue.id()).keptTake() == null) {
+                cues.keep(cue.id(), take, cue.recipeHash());
+                takes.kept(take);
+            }
             batches.finish(job.batch(), job.cue(), null);
         });
         rates.changed();

@@ -7,6 +7,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.review.CueReview;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.timecode.FrameRate;
@@ -42,6 +43,7 @@ public class ProgrammeReader {
      * @param problem why it can't be rendered or failed to be; null when nothing is wrong
      * @param sound   address of its kept take; null when it has none
      * @param takes   how many it has, deleted ones left out
+     * @param reviewed what people have said of it, for people
      * @param asked   another one whenever something else is asked for; empty when nothing can be
      */
     public record ProgrammeCue(
@@ -59,7 +61,10 @@ public class ProgrammeReader {
             String problem,
             String sound,
             int takes,
-            String asked) {
+            String asked,
+            CueReview.State review,
+            String reviewed,
+            int openNotes) {
 
         /** The same at another place. */
         public ProgrammeCue startingAt(double seconds) {
@@ -78,7 +83,10 @@ public class ProgrammeReader {
                     problem,
                     sound,
                     takes,
-                    asked);
+                    asked,
+                    review,
+                    reviewed,
+                    openNotes);
         }
     }
 
@@ -120,7 +128,10 @@ public class ProgrammeReader {
                 cue.problem(),
                 address(view.project(), cue),
                 cue.status().takes(),
-                asked(cue));
+                asked(cue),
+                cue.review().state(),
+                cue.review().label(),
+                cue.review().openNotes());
     }
 
     private static String beginning(String text) {

@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
+import java.util.function.Predicate;
 import org.logophon.app.hired.Prices;
 import org.logophon.app.hired.Quote;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
@@ -22,12 +25,17 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class RenderService {
 
+    private static final int MOST_AT_ONCE = 9;
+    /** Where a role has no liveliness, more takes of it have this much: enough to hear, and little enough to be the same. */
+    private static final int LIVELY_PERCENT = 30;
+
     private final Projects projects;
     private final ProjectRepository table;
     private final BatchRepository batches;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
     private final Prices prices;
+    private final MarkRepository marks;
     private final TransactionTemplate transaction;
 
     RenderService(
@@ -37,6 +45,7 @@ public class RenderService {
             JobQueue jobs,
             OneTimeTask<Void> renderTask,
             Prices prices,
+            MarkRepository marks,
             TransactionTemplate transaction) {
         this.projects = projects;
         this.table = table;
@@ -44,6 +53,7 @@ public class RenderService {
         this.jobs = jobs;
         this.task = renderTask;
         this.prices = prices;
+        this.marks = marks;
         this.transaction = transaction;
     }
 
@@ -80,6 +90,29 @@ public class RenderService {
                 .toList();
     }
 
+    /** Cues of a scene whose takes differ by chance, each with another one; what they were stays as takes. */
+    public int renderAgain(UUID project, Predicate<CueView> which, int agreed) {
+        List<CueView> lively = projects.view(project).cues().stream()
+                .filter(which)
+                .filter(cue -> cue.recipe() != null
+                        && cue.recipe().score().livelyPercent() > 0
+                        && cue.state() != CueState.RENDERING)
+                .toList();
+        if (lively.isEmpty()) {
+            throw new Refused(
+                    "No take here would be another one: set the liveliness of a role above 0 % in Direct, or ask for more takes of a cue with M.");
+        }
+        UUID agreement = prices.agree(project, recipes(lively), agreed);
+        List<UUID> ids = lively.stream().map(CueView::id).toList();
+        transaction.executeWithoutResult(status -> {
+            table.hold(project);
+            ids.forEach(marks::reseed);
+            UUID batch = batches.create(project, ids, agreement, null);
+            jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
+        });
+        return ids.size();
+    }
+
     private static List<Recipe> recipes(List<CueView> cues) {
         return cues.stream().map(CueView::recipe).filter(Objects::nonNull).toList();
     }
@@ -102,6 +135,36 @@ public class RenderService {
                 : render(project, List.of(view), agreed);
     }
 
+    /**
+     * More takes of a cue, each by another chance, beside the kept one.
+     *
+     * @param agreed as in {@link #renderChanged}
+     * @throws Refused with a sentence when the cue can't be rendered
+     */
+    public void more(UUID project, UUID cue, int count, int agreed) {
+        CueView view = projects.cue(project, cue);
+        if (view.recipe() == null || view.problem() != null && !view.wantsRender()) {
+            throw new Refused(view.problem());
+        }
+        if (count < 1 || count > MOST_AT_ONCE) {
+            throw new Refused("From 1 to " + MOST_AT_ONCE + " takes can be asked for at once.");
+        }
+        int lively = view.recipe().score().livelyPercent();
+        List<Batch.Chance> chances = ThreadLocalRandom.current()
+                .longs(count, 1, Integer.MAX_VALUE)
+                .mapToObj(seed -> new Batch.Chance(seed, lively == 0 ? LIVELY_PERCENT : lively))
+                .toList();
+        // a service of hired voices makes the words once and is paid once: what differs is done to them here
+        UUID agreement = prices.agree(project, recipes(List.of(view)), agreed);
+        transaction.executeWithoutResult(status -> {
+            table.hold(project);
+            for (Batch.Chance chance : chances) {
+                UUID batch = batches.create(project, List.of(cue), agreement, chance);
+                jobs.add(task, List.of(RenderJob.of(batch, cue)));
+            }
+        });
+    }
+
     private int render(UUID project, List<CueView> cues, int agreed) {
         if (cues.isEmpty()) {
             return 0;
@@ -116,7 +179,7 @@ public class RenderService {
             if (ids.isEmpty()) {
                 return;
             }
-            UUID batch = batches.create(project, ids, agreement);
+            UUID batch = batches.create(project, ids, agreement, null);
             jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
         });
         return ids.size();

@@ -7,10 +7,10 @@ import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.TakeKeeping;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
-import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -26,13 +26,13 @@ import org.springframework.web.bind.annotation.RestController;
 class SoundController {
 
     private final Projects projects;
-    private final TakeRepository takes;
+    private final TakeKeeping keeping;
     private final SpeechRepository speeches;
     private final TakeSound sound;
 
-    SoundController(Projects projects, TakeRepository takes, SpeechRepository speeches, TakeSound sound) {
+    SoundController(Projects projects, TakeKeeping keeping, SpeechRepository speeches, TakeSound sound) {
         this.projects = projects;
-        this.takes = takes;
+        this.keeping = keeping;
         this.speeches = speeches;
         this.sound = sound;
     }
@@ -64,13 +64,32 @@ class SoundController {
             @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
             HttpServletResponse response)
             throws IOException {
-        Take found = takes.find(take).orElseThrow(() -> new NotFound("This take doesn't exist."));
+        Take found = keeping.require(id, take);
         Project project = projects.require(id);
         CueView cue = projects.cue(id, found.cueId());
         boolean current = stamp.equals(TakeSound.stamp(found.sound(), project, cue));
-        CacheControl caching = current
+        RangedAnswer.write(TakeSound.wav(sound.of(found.sound(), project, cue)), range, caching(current), response);
+    }
+
+    /** The same for comparing it with other takes. */
+    @GetMapping("/takes/{take}/even/{stamp}.wav")
+    void even(
+            @PathVariable UUID id,
+            @PathVariable UUID take,
+            @PathVariable String stamp,
+            @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
+            HttpServletResponse response)
+            throws IOException {
+        Take found = keeping.require(id, take);
+        Project project = projects.require(id);
+        CueView cue = projects.cue(id, found.cueId());
+        boolean current = stamp.equals(TakeSound.evenStamp(found.sound(), project, cue));
+        RangedAnswer.write(TakeSound.wav(sound.even(found.sound(), project, cue)), range, caching(current), response);
+    }
+
+    private static CacheControl caching(boolean current) {
+        return current
                 ? CacheControl.maxAge(Duration.ofHours(12)).cachePrivate().immutable()
                 : CacheControl.noStore();
-        RangedAnswer.write(TakeSound.wav(sound.of(found.sound(), project, cue)), range, caching, response);
     }
 }

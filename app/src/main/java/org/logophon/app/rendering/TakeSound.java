@@ -65,6 +65,20 @@ public class TakeSound {
         return stamp(sound, project.targetLufs(), cue.direction().loudnessDb());
     }
 
+    /** A take beside the others of its cue: as loud as they are, also where clips are left as they were made. */
+    Clip even(StoredSound sound, Project project, CueView cue) {
+        return clip(sound, even(project), cue.direction().loudnessDb());
+    }
+
+    /** Changes whenever the sound of {@link #even} would. */
+    public static String evenStamp(StoredSound sound, Project project, CueView cue) {
+        return stamp(sound, even(project), cue.direction().loudnessDb());
+    }
+
+    private static Double even(Project project) {
+        return project.targetLufs() == null ? Double.valueOf(FinishSettings.DEFAULT_TARGET_LUFS) : project.targetLufs();
+    }
+
     private static String stamp(StoredSound sound, Double targetLufs, double offsetDb) {
         return sound.id().toString().substring(0, 18)
                 + String.format(Locale.ROOT, "_%s_%.2f", targetLufs == null ? "off" : targetLufs, offsetDb);

@@ -13,6 +13,8 @@ import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.CueRepository.Placed;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ScriptShape;
+import org.logophon.app.project.review.Happening;
+import org.logophon.app.project.review.HappeningRepository;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.estimate.ReferenceTime;
 import org.logophon.core.estimate.Syllables;
@@ -36,10 +38,14 @@ class CueReconciler {
 
     private final CueRepository cues;
     private final MarkMover moves;
+    private final NoteMover notes;
+    private final HappeningRepository happened;
 
-    CueReconciler(CueRepository cues, MarkMover moves) {
+    CueReconciler(CueRepository cues, MarkMover moves, NoteMover notes, HappeningRepository happened) {
         this.cues = cues;
         this.moves = moves;
+        this.notes = notes;
+        this.happened = happened;
     }
 
     /** @return what became of the cues */
@@ -74,6 +80,12 @@ class CueReconciler {
                 changed.add(placed);
                 if (!old.text().equals(placed.cue().text())) {
                     rewritten.add(placed.number());
+                    happened.add(
+                            project.id(),
+                            old.id(),
+                            Happening.WORDS,
+                            old.text(),
+                            placed.cue().text());
                 }
             }
         }
@@ -84,6 +96,7 @@ class CueReconciler {
         cues.insert(project.id(), added);
         cues.remove(gone.stream().map(Cue::id).toList());
         List<String> lost = moves.move(marked, before, places, origins);
+        notes.move(project.id(), before, places, origins);
         return new ScriptChangeReport(
                 after.size() - added.size() - rewritten.size(),
                 rewritten,

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.project.CueState;
+import org.logophon.app.project.review.CueReview;
 import org.logophon.app.rendering.ProgrammeReader.Answer;
 import org.logophon.app.rendering.ProgrammeReader.CountedRate;
 import org.logophon.app.rendering.ProgrammeReader.ProgrammeCue;
@@ -29,7 +30,10 @@ class ProgrammeDeltaTest {
                 null,
                 null,
                 0,
-                "abc");
+                "abc",
+                CueReview.State.UNHEARD,
+                "not heard",
+                0);
     }
 
     private static Answer answer(String stamp, ProgrammeCue... cues) {

@@ -69,6 +69,19 @@ public class SpeechRepository {
                 .update();
     }
 
+    /**
+     * Takes speeches away that no take uses any more.
+     *
+     * @return sounds that they were of
+     */
+    public List<UUID> remove(List<UUID> speeches) {
+        return speeches.isEmpty()
+                ? List.of()
+                : jdbc.sql("""
+                delete from speech s where s.id in (:speeches) and not exists (select 1 from take t where t.speech_id = s.id)
+                returning sound_id""").param("speeches", speeches).query(UUID.class).list();
+    }
+
     /** Stores what a recipe made. Another that saved the same recipe first made the same sound, and its speech stays. */
     public StoredSpeech save(Recipe recipe, Speech rendered) {
         // loud marks may reach over what 16 bits hold: all of it is brought down, and finishing sets the loudness

@@ -13,6 +13,7 @@ import org.logophon.core.take.TakeOrigin;
  * @param speech  what was measured on it
  * @param sound   of it
  * @param origin  what made it
+ * @param said    of it by people
  */
 public record Take(
         UUID id,
@@ -23,7 +24,9 @@ public record Take(
         UUID speech,
         StoredSound sound,
         TakeOrigin origin,
-        Instant createdAt) {
+        Instant createdAt,
+        TakeWords said,
+        boolean deleted) {
 
     public String name() {
         return "T" + ordinal;

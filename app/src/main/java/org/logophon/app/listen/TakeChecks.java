@@ -1,0 +1,196 @@
+package org.logophon.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
+import org.logophon.app.audio.AudioStore;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.take.Take;
+import org.logophon.app.project.take.TakeRepository;
+import org.logophon.app.rendering.ProgrammeReader;
+import org.logophon.core.check.TakeCheck;
+import org.logophon.core.check.TakeFinding;
+import org.logophon.core.mark.Instruction;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.sound.SoundSource;
+import org.logophon.core.take.TakeOrigin;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.speech.Engines;
+import org.logophon.speech.WorkerPool;
+import org.springframework.stereotype.Service;
+
+/** Checks kept takes by measuring them, each once. */
+@Service
+class TakeChecks {
+
+    /** A request works so long at the most; the page asks again until all is checked. */
+    private static final long AT_ONCE_NANOS = 2_500_000_000L;
+    /** Longer takes would hold too much memory at once. */
+    private static final double LONGEST_SECONDS = 300;
+
+    private final Projects projects;
+    private final TakeRepository takes;
+    private final CheckRepository checks;
+    private final AudioStore audio;
+    private final VoiceCatalogue voices;
+    private final Engines engines;
+    private final ReentrantLock oneAtATime = new ReentrantLock();
+
+    TakeChecks(
+            Projects projects,
+            TakeRepository takes,
+            CheckRepository checks,
+            AudioStore audio,
+            VoiceCatalogue voices,
+            WorkerPool pool) {
+        this.projects = projects;
+        this.takes = takes;
+        this.checks = checks;
+        this.audio = audio;
+        this.voices = voices;
+        // voices of the house alone: a check never asks a service, nor a program of the user's own
+        this.engines = new Engines(pool);
+    }
+
+    /**
+     * @param checked  kept takes that are
+     * @param of       kept takes that there are
+     * @param findings in the order of the programme
+     */
+    record Checked(int checked, int of, int dismissed, List<Line> findings) {}
+
+    /** @param from seconds into the take. @param sound address of it */
+    record Line(
+            UUID cue,
+            String number,
+            UUID take,
+            String name,
+            String kind,
+            String label,
+            String sentence,
+            int start,
+            double from,
+            double to,
+            String sound) {}
+
+    /** Checks what isn't checked yet, as far as a moment allows, and tells what was found. */
+    Checked check(UUID project) {
+        ProjectView view = projects.view(project);
+        boolean mine = oneAtATime.tryLock();
+        try {
+            if (mine) {
+                checkMore(project);
+            }
+        } finally {
+            if (mine) {
+                oneAtATime.unlock();
+            }
+        }
+        List<Line> lines = new ArrayList<>();
+        int kept = 0;
+        int checked = 0;
+        int dismissed = 0;
+        var known = checks.of(project);
+        for (CueView cue : view.cues()) {
+            if (cue.keptTake() == null) {
+                continue;
+            }
+            kept++;
+            CheckRepository.Known found = known.get(cue.keptTake());
+            if (found == null) {
+                continue;
+            }
+            checked++;
+            for (TakeFinding finding : found.findings()) {
+                if (found.dismissed().contains(CheckRepository.key(finding))) {
+                    dismissed++;
+                } else {
+                    lines.add(line(view, cue, found, finding));
+                }
+            }
+        }
+        return new Checked(checked, kept, dismissed, lines);
+    }
+
+    private static Line line(ProjectView view, CueView cue, CheckRepository.Known known, TakeFinding finding) {
+        return new Line(
+                cue.id(),
+                cue.number(),
+                cue.keptTake(),
+                known.name(),
+                finding.kind().id(),
+                finding.kind().label(),
+                finding.sentence(),
+                finding.start(),
+                finding.fromSeconds(),
+                finding.toSeconds(),
+                ProgrammeReader.address(view.project(), cue));
+    }
+
+    private void checkMore(UUID project) {
+        long started = System.nanoTime();
+        for (UUID id : checks.unchecked(project)) {
+            takes.find(id).ifPresent(take -> checks.save(take.speech(), findings(take)));
+            if (System.nanoTime() - started > AT_ONCE_NANOS) {
+                return;
+            }
+        }
+    }
+
+    private List<TakeFinding> findings(Take take) {
+        if (take.sound().seconds() > LONGEST_SECONDS) {
+            return List.of();
+        }
+        TakeOrigin origin = take.origin();
+        SpokenText spoken =
+                SpokenText.of(origin.text(), origin.pronunciations() == null ? List.of() : origin.pronunciations());
+        return TakeCheck.of(
+                whole(audio.source(take.sound())),
+                origin,
+                spoken,
+                anew(origin, spoken).orElse(null));
+    }
+
+    /** The same voice saying the same; empty where that is no use: other voices, whispers, and voices that aren't here. */
+    private Optional<Utterance> anew(TakeOrigin origin, SpokenText spoken) {
+        boolean otherwise = origin.standing().heard().stream()
+                .map(Mark::instruction)
+                .anyMatch(asked -> asked instanceof Instruction.SpokenBy
+                        || asked instanceof Instruction.Language
+                        || asked instanceof Instruction.Whisper);
+        if (origin.voice() == null || otherwise) {
+            return Optional.empty();
+        }
+        String base = origin.voice().baseId() == null
+                ? origin.voice().id()
+                : origin.voice().baseId();
+        Optional<Voice> voice = voices.find(base).filter(found -> found.terms().free() && !found.whispers());
+        try {
+            return voice.map(found -> engines.speak(
+                    new SpeechRequest(found, spoken, Math.max(0.5, Math.min(2, origin.paceFactor())), 0)));
+        } catch (SpeechFailed | IllegalArgumentException mute) {
+            // then its words can't be compared; the rest of the check needs no voice
+            return Optional.empty();
+        }
+    }
+
+    private static Sound whole(SoundSource source) {
+        float[] samples = new float[(int) source.length()];
+        int[] at = new int[1];
+        source.read(0, source.length(), (block, count) -> {
+            System.arraycopy(block, 0, samples, at[0], count);
+            at[0] += count;
+        });
+        return new Sound(samples, source.rate());
+    }
+}

@@ -1,0 +1,49 @@
+package org.logophon.app.project;
+
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.take.TakeOrigin.VoiceThen;
+import org.logophon.core.take.TakenDirection;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
+
+/**
+ * Who says a cue, and how it is said by all levels together: its project's, its role's and its own; or those of a take
+ * that it was made like, and its own.
+ *
+ * @param voice null when nobody does
+ */
+record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses, int livelyPercent) {
+
+    static CueLevels of(Project project, Role role, Cue cue, VoiceCatalogue voices) {
+        TakenDirection taken = cue.taken();
+        if (taken != null) {
+            return new CueLevels(
+                    then(taken.voice(), voices),
+                    ResolvedDirection.of(taken.project(), taken.ofRole(), cue.direction()),
+                    taken.pauses(),
+                    taken.livelyPercent());
+        }
+        return new CueLevels(
+                role == null ? null : voices.find(role.voiceId()).orElse(null),
+                ResolvedDirection.of(
+                        project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction()),
+                role == null ? PauseDefaults.NONE : role.pauseDefaults(),
+                role == null ? 0 : role.livelyPercent());
+    }
+
+    /** As it was tuned then; a house voice that is gone is made of its base again. Null when that is gone, too. */
+    private static Voice then(VoiceThen then, VoiceCatalogue voices) {
+        Voice now = voices.find(then.id()).orElse(null);
+        if (now != null && (then.tuning() == null || then.tuning().equals(now.tuning()))) {
+            return now;
+        }
+        String name = then.name() == null ? then.id() : then.name();
+        return then.baseId() == null || then.tuning() == null
+                ? now
+                : voices.find(then.baseId())
+                        .map(base -> base.tuned(then.id(), name, "", then.tuning()))
+                        .orElse(now);
+    }
+}

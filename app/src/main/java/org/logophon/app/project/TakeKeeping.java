@@ -1,0 +1,79 @@
+package org.logophon.app.project;
+
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.project.take.Take;
+import org.logophon.app.project.take.TakeRepository;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Says which take of a cue is delivered, and lets takes go and come back. */
+@Service
+public class TakeKeeping {
+
+    private final Projects projects;
+    private final ProjectRepository table;
+    private final CueRepository cues;
+    private final TakeRepository takes;
+
+    TakeKeeping(Projects projects, ProjectRepository table, CueRepository cues, TakeRepository takes) {
+        this.projects = projects;
+        this.table = table;
+        this.cues = cues;
+        this.takes = takes;
+    }
+
+    /** @throws NotFound with a sentence when there is none of a cue that is in the script */
+    public Take require(UUID project, UUID takeId) {
+        Take take = takes.find(takeId)
+                .orElseThrow(() -> new NotFound("This take isn't there any more: it was emptied. Reload the page."));
+        projects.cue(project, take.cueId());
+        return take;
+    }
+
+    /** A deleted one comes back with it. */
+    @Transactional
+    public void keep(UUID project, UUID takeId) {
+        table.hold(project);
+        keep(project, require(project, takeId));
+        table.touch(project);
+    }
+
+    /** Several at once. @return how many cues have another take now */
+    @Transactional
+    public int keepAll(UUID project, List<UUID> wanted) {
+        table.hold(project);
+        int changed = 0;
+        for (UUID id : wanted) {
+            Take take = require(project, id);
+            if (!id.equals(projects.cue(project, take.cueId()).keptTake())) {
+                keep(project, take);
+                changed++;
+            }
+        }
+        if (changed > 0) {
+            table.touch(project);
+        }
+        return changed;
+    }
+
+    private void keep(UUID project, Take take) {
+        CueView cue = projects.cue(project, take.cueId());
+        takes.setDeleted(take.id(), false);
+        cues.keep(take.cueId(), take.id(), cue.recipe() == null ? take.recipe() : cue.recipeHash());
+        takes.kept(take.id());
+    }
+
+    /** @throws Refused when it is the kept one */
+    @Transactional
+    public void setDeleted(UUID project, UUID takeId, boolean deleted) {
+        table.hold(project);
+        Take take = require(project, takeId);
+        if (deleted && takeId.equals(projects.cue(project, take.cueId()).keptTake())) {
+            throw new Refused(take.name() + " is the kept take. Keep another one first.");
+        }
+        takes.setDeleted(takeId, deleted);
+    }
+}
