@@ -2,13 +2,20 @@
 
 const decoded = new Map();
 const MOST_KEPT = 40;
+/** Samples a second of all that is played: the programme's own rate, so that nothing is moved off its sample. */
+export const RATE = 48000;
 let context;
 let playing = null;
+let makeWay = () => {};
 
-function audio() {
-  context ??= new AudioContext();
+/** The one way out for sound. */
+export function audio() {
+  context ??= new AudioContext({ sampleRate: RATE, latencyHint: 'interactive' });
   return context;
 }
+
+/** Of two things that play, the later is heard. @param act silences the other */
+export function beforePlay(act) { makeWay = act; }
 
 /** The sound at an address, decoded; kept for the next time. */
 export async function load(address) {
@@ -49,6 +56,7 @@ export function position() {
  */
 export async function play(address, from = 0) {
   stop();
+  makeWay();
   const buffer = await load(address);
   await audio().resume();
   return new Promise(resolve => {

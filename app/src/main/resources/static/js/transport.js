@@ -3,6 +3,7 @@
 import { ask, renew, say, timecode, typing } from './app.js';
 import { listen } from './live.js';
 import * as player from './player.js';
+import * as through from './sound/through.js';
 
 const bar = document.querySelector('.transport');
 const project = bar.dataset.project;
@@ -36,6 +37,7 @@ function take(now, seconds) {
   const same = cues.findIndex(cue => cue.id === current);
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
+  through.lookAgain();
   document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
 }
 
@@ -89,11 +91,23 @@ function draw() {
     rect.setAttribute('height', ready ? 16 : 8);
     rect.setAttribute('class', `state-${cue.state}`);
     return rect;
-  }));
+  }), ...cues.flatMap(reviewed));
   const frame = document.createElementNS(SVG, 'rect');
   frame.setAttribute('class', 'at');
   strip.append(frame);
   show();
+}
+
+/** What people have said of a cue: a line under it once it is approved, dots where it has changed since, a stroke over it for a note. */
+function reviewed(cue) {
+  const x = cue.start / length * 1000;
+  const width = Math.max(0.6, cue.seconds / length * 1000 - 1.5);
+  const mark = (name, y) => {
+    const line = document.createElementNS(SVG, 'line');
+    Object.entries({ class: name, x1: x, x2: x + width, y1: y, y2: y }).forEach(([key, value]) => line.setAttribute(key, value));
+    return line;
+  };
+  return [...(cue.review === 'unheard' ? [] : [mark(`review-${cue.review}`, 24)]), ...(cue.openNotes ? [mark('noted', 2)] : [])];
 }
 
 function show(seconds = 0) {
@@ -101,7 +115,7 @@ function show(seconds = 0) {
   button.disabled = !cues.some(c => c.sound);
   strip.setAttribute('aria-valuemax', Math.max(1, cues.length));
   strip.setAttribute('aria-valuenow', cues.length ? at + 1 : 1);
-  strip.setAttribute('aria-valuetext', cue ? `cue ${cue.number}, ${cue.role}, ${cue.label}` : 'no cues');
+  strip.setAttribute('aria-valuetext', cue ? `cue ${cue.number}, ${cue.role}, ${cue.label}${said(cue)}` : 'no cues');
   bar.querySelector('.cuenow b').textContent = cue ? cue.number : '–';
   bar.querySelector('.time').textContent = rate ? timecode(cue ? cue.start + seconds : 0, rate) : '';
   const rect = cue && strip.children[at];
@@ -113,6 +127,9 @@ function show(seconds = 0) {
     frame.setAttribute('height', 22);
   }
 }
+
+/** For screen readers, and in lists. */
+export const said = cue => `${cue.review === 'unheard' ? '' : `, ${cue.reviewed}`}${cue.openNotes ? `, ${cue.openNotes} open note${cue.openNotes === 1 ? '' : 's'}` : ''}`;
 
 /** Makes a cue the current one. @param tell false when the page chose it itself */
 export function go(index, tell = true) {
@@ -129,41 +146,73 @@ export function goTo(id) {
 
 export const all = () => cues;
 
-/** Plays on through the programme from the current cue; cues without a take are passed over. */
-export async function playOn(from = 0) {
+/** Which of them is the current one. */
+export const index = () => at;
+
+// which takes are heard, where a page has others than the kept ones
+let version = null;
+// which cues are heard, where a page leaves some out
+let heard = () => true;
+
+/** @param sounds addresses by cue; null for the kept takes. @param which cues are played */
+export function choose(sounds, which = () => true) {
+  version = sounds;
+  heard = which;
+  through.lookAgain();
+}
+
+const soundOf = cue => version?.[cue.id]?.sound ?? cue.sound;
+const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, pause: cues.at(-1) === cue ? 0 : cue.pause });
+
+/** The next cue that has something to be heard; cues without a take are passed over. */
+export function following(played) {
+  const index = cues.findIndex(cue => cue.id === played.id);
+  const next = cues.slice(index + 1).find(cue => soundOf(cue) && heard(cue));
+  return next ? item(next) : null;
+}
+
+/**
+ * Plays on through the programme from the current cue.
+ * @param from seconds into it
+ * @param alone true stops at the cue's end
+ */
+export async function playOn(from = 0, alone = false) {
+  const first = soundOf(cues[at] ?? {}) ? cues[at] : cues.slice(at + 1).find(cue => soundOf(cue) && heard(cue));
+  if (!first) { halt(); return; }
+  go(cues.indexOf(first));
+  await play(item(first, first === cues[at] ? from : 0), alone ? () => null : following);
+}
+
+/** Plays what a page puts together itself: {id, sound, from, until, pause}. */
+export async function play(what, follows) {
+  player.stop();
   running = true;
   button.setAttribute('aria-label', 'Stop');
   button.querySelector('path').setAttribute('d', STOP);
-  let start = from;
+  const whole = through.play(what, follows);
+  tick();
   try {
-    while (running && at < cues.length) {
-      const cue = cues[at];
-      if (cue.sound) {
-        const next = cues.slice(at + 1).find(c => c.sound);
-        tick();
-        const whole = player.play(cue.sound, start);
-        if (next) player.load(next.sound).catch(() => {});
-        if (!await whole) break;
-        if (at + 1 < cues.length) await new Promise(resolve => setTimeout(resolve, cue.pause * 1000));
-      }
-      start = 0;
-      if (!running || at + 1 >= cues.length) break;
-      go(at + 1);
-    }
+    if (await whole) halt();
   } catch (error) {
     say(error.message);
+    halt();
   }
-  halt();
 }
 
 function tick() {
   cancelAnimationFrame(moves);
   const step = () => {
-    const seconds = player.position();
-    if (seconds !== null) {
-      show(seconds);
-      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds } }));
+    const now = through.position();
+    if (now) {
+      if (now.item.id !== cues[at]?.id) {
+        const index = cues.findIndex(cue => cue.id === now.item.id);
+        if (index >= 0) go(index);
+      }
+      show(now.seconds);
+      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds: now.seconds, item: now.item } }));
     }
+    // something else may have been played meanwhile
+    if (running && !through.isPlaying()) { halt(); return; }
     if (running) moves = requestAnimationFrame(step);
   };
   moves = requestAnimationFrame(step);
@@ -172,6 +221,7 @@ function tick() {
 export function halt() {
   running = false;
   cancelAnimationFrame(moves);
+  through.stop();
   player.stop();
   button.setAttribute('aria-label', 'Play the programme');
   button.querySelector('path').setAttribute('d', PLAY);

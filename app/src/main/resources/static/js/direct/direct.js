@@ -1,14 +1,15 @@
 // The Direct page: the score of the chosen cue, its marks, and what can be done with them by key and by mouse.
 
 import { ask, renew, say, typing } from '../app.js';
-import { cueList } from './cuelist.js';
+import { cueList } from '../cuelist.js';
 import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
-import { bind, explain } from './keys.js';
+import { bind, explain } from '../keys.js';
 import { listening } from './listening.js';
 import { bindMany } from './many.js';
 import { showBar, showList } from './markbar.js';
 import * as marks from './marks.js';
+import { loadNotes, openNotes, showNotes } from './notes.js';
 import { bindPanel } from './panel.js';
 import * as player from '../player.js';
 import { showQuotations } from './quotations.js';
@@ -26,10 +27,12 @@ let askedOn = null;
 // the take that was kept before the last render, to hear what it was like
 let before = null;
 let hearsBefore = false;
+// a word that the address names: where a note is to be directed
+let wantedWord = new URLSearchParams(location.search).has('word') ? Number(new URLSearchParams(location.search).get('word')) : null;
 
 const stage = () => document.getElementById('stage');
 const { place, playFrom } = listening(() => ({ score, data, cue: stage()?.dataset.cue, sound: stage()?.dataset.sound }));
-const list = cueList(document.getElementById('cuelist'), project, link => {
+const list = cueList(document.getElementById('cuelist'), id => `/projects/${project}/direct?cue=${id}`, link => {
   history.pushState(null, '', link.href);
   renew('#stage', link.href);
 });
@@ -53,12 +56,14 @@ async function enterStage() {
   }
   enterStage.take = now.dataset.take;
   enterStage.cue = now.dataset.cue;
-  const [taken] = await Promise.all([box.dataset.score ? ask('GET', box.dataset.score) : null, marks.load(`/projects/${project}/cues/${now.dataset.cue}`)]);
+  const [taken] = await Promise.all([box.dataset.score ? ask('GET', box.dataset.score) : null, marks.load(`/projects/${project}/cues/${now.dataset.cue}`),
+    loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage())]);
   if (now !== stage()) return;
   if (taken && taken.status !== 200) say(taken.body.sentence);
   data = taken?.status === 200 && (!marks.all() || marks.fits(taken.body)) ? taken.body : marks.all() ? guessed(marks.all()) : null;
   await document.fonts.ready;
   draw();
+  if (wantedWord !== null && score) { pick(wantedWord); wantedWord = null; }
   if (askedOn && askedOn !== now && now.dataset.state !== 'rendering') {
     const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'ready';
     askedOn = null;
@@ -80,7 +85,7 @@ function bindStage(now) {
 function draw() {
   const box = document.getElementById('score');
   if (!box || !data?.words.length) return;
-  score = drawScore(box, data, marks.lines());
+  score = drawScore(box, data, marks.lines(), openNotes());
   word = Math.min(word, score.words.length - 1);
   drag(score, box);
   show();
@@ -98,13 +103,23 @@ function show() {
   if (focused) bar.querySelector(`[name="${focused}"]`)?.focus();
   showList(markList);
   document.getElementById('nomarks').hidden = marks.lines().length > 0;
+  showNotes(document.getElementById('cuenotes'), `/projects/${project}`, pick, notesAgain);
   showQuotations(document.getElementById('quotations'), marks.all(), marks.sayQuotation);
 }
+
+async function notesAgain() {
+  const now = stage();
+  await loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage());
+  if (now === stage() && !isDragging()) draw();
+}
+
+document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('status') && stage()) notesAgain(); });
 
 marks.onChange(what => {
   // what was asked of the cue before is saved while the next one is on its way
   if (!data) return;
   if (what === 'selection') { show(); return; }
+  if (what === 'dials') { reload(); return; }
   const focused = document.activeElement?.closest?.('#score .word');
   draw();
   if (focused) score?.words[word]?.focus();

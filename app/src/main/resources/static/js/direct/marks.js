@@ -189,5 +189,5 @@ export const history = (way, project) => inTurn(async () => {
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
   await read(cue);
-  changed('marks');
+  changed(body.dials ? 'dials' : 'marks');
 });

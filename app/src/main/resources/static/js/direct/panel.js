@@ -80,6 +80,11 @@ export function bindPanel(now, project, reload) {
     if (status !== 200) say(body?.sentence ?? 'That did not work. Reload the page.');
     changed();
   });
+  now.querySelectorAll('[data-like], [data-follow]').forEach(one => one.addEventListener('click', async () => {
+    const { body } = await ask('POST', one.dataset.like ?? one.dataset.follow, new FormData());
+    say(body?.sentence ?? 'That did not work. Reload the page.');
+    changed();
+  }));
   now.querySelectorAll('.takes .play').forEach(button => button.addEventListener('click', async () => {
     transport.halt();
     try { await player.play(`/projects/${project}/takes/${button.dataset.take}/sound/${Date.now()}.wav`); } catch (error) { say(error.message); }

@@ -38,8 +38,9 @@ function textWidth(text, size) {
 /**
  * @param data  what the server gives of a take: seconds, peaks, pitch, words
  * @param marks lines of marks on those words; {from, to, kind, label, origin, reached…}
+ * @param notes of those who listened; {index, remark}
  */
-export function drawScore(box, data, marks = []) {
+export function drawScore(box, data, marks = [], notes = []) {
   const width = Math.max(320, box.clientWidth);
   const systems = systemsOf(data, (width - LEFT - RIGHT) / pxPerSecond);
   const lanes = lanesOf(marks, data, systems);
@@ -49,7 +50,7 @@ export function drawScore(box, data, marks = []) {
   const svg = make('svg', { viewBox: `0 0 ${width} ${y + 4}`, height: y + 4, role: 'presentation', class: data.guessed ? 'guessed' : '' });
   const scale = pitchScale(data.pitch);
   systems.forEach(span => svg.append(system(data, span, scale)));
-  const words = data.words.map((word, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i)));
+  const words = data.words.map((word, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i), notes.filter(note => note.index === i)));
   joints(svg, data, systems, marks);
   lanes.forEach(lane => svg.append(laneBar(lane, data, systems)));
   const chosen = make('g', { class: 'chosen', 'aria-hidden': 'true' });
@@ -243,7 +244,7 @@ function leadsOf(data, systems) {
   return lines;
 }
 
-function wordGroup(svg, data, i, systems, marks, line) {
+function wordGroup(svg, data, i, systems, marks, line, notes) {
   const word = data.words[i];
   const [x, y] = position(word.from, systems);
   const boxWidth = boxWidthOf(word);
@@ -254,13 +255,18 @@ function wordGroup(svg, data, i, systems, marks, line) {
   const state = `${size ? '' : ' small'}${stress ? ` stress-${stress}` : ''}${own.some(mark => mark.kind === 'whisper') ? ' whispered' : ''}`;
   const said = own.filter(mark => mark.kind !== 'pause' && mark.kind !== 'breath' || mark.to === i).map(mark => mark.kind === 'pause' ? `then a pause of ${mark.label}` : mark.label);
   const group = make('g', { class: `word${state}`, tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
-    'aria-label': `${word.text}${data.guessed ? '' : `, at ${word.from.toFixed(2)} seconds`}${said.length ? `, ${said.join(', ')}` : ''}: ${data.guessed ? 'not rendered yet' : 'play from here'}` });
+    'aria-label': `${word.text}${data.guessed ? '' : `, at ${word.from.toFixed(2)} seconds`}${said.length ? `, ${said.join(', ')}` : ''}${notes.map(note => `, note: ${note.remark}`).join('')}: ${data.guessed ? 'not rendered yet' : 'play from here'}` });
   group.append(make('rect', { x, y: top, width: boxWidth, height: WORDS, rx: 3 }));
   if (size) {
     group.append(make('text', { x: x + boxWidth / 2, y: top + 21, 'font-size': size }, word.text));
   } else {
     const baseline = top + WORDS + 14 + line * LEAD;
     group.append(make('line', { class: 'lead', x1: x + 2, x2: x + 2, y1: top + WORDS, y2: baseline - 9 }), make('text', { x: x + 1, y: baseline, 'font-size': 13 }, word.text));
+  }
+  if (notes.length) {
+    const dots = make('line', { class: 'noteline', x1: x + 1, x2: x + boxWidth - 1, y1: top - 2, y2: top - 2 });
+    dots.append(make('title', {}, notes.map(note => note.remark).join('\n')));
+    group.append(dots);
   }
   if (stress) group.append(make('line', { class: 'stressline', x1: x + 1, x2: x + boxWidth - 1, y1: top + WORDS - 2.5, y2: top + WORDS - 2.5 }));
   const next = data.words[i + 1];

@@ -1,7 +1,7 @@
 // The keys of the score: one table, which binds them and from which their page is made.
 
 import { say } from '../app.js';
-import { explain } from './keys.js';
+import { explain } from '../keys.js';
 import * as player from '../player.js';
 
 const elsewhere = event => Boolean(event.target.closest?.('input, select, [role=tab], .strip'));

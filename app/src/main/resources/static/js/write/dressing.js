@@ -24,6 +24,11 @@ function margin(cue, longest) {
   box.setAttribute('aria-hidden', 'true');
   const number = element('span', `margincue role-${cue.colour}`);
   number.append(element('span', 'number', cue.number), element('span', 'who', cue.role));
+  if (cue.notes?.length) {
+    const notes = element('span', 'noted', cue.notes.length === 1 ? '1 note' : `${cue.notes.length} notes`);
+    notes.title = cue.notes.join('\n');
+    number.append(notes);
+  }
   const time = element('span', 'margintime');
   const over = cue.slot && cue.seconds > cue.slot;
   const length = `${cue.tooLong ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)}${cue.slot ? ` of ${cue.slot.toFixed(1)}` : ''} s`;
@@ -63,7 +68,7 @@ export function dressing(state, findings, text) {
     if (cue.end > text.length) continue;
     add(cue.start, cue.end, look('span', `spoken role-${cue.colour}${cue.problem ? ' trouble' : ''}`));
     const heads = text.lineAt(cue.start).from === cue.start;
-    const key = heads ? JSON.stringify([cue.number, cue.role, cue.colour, cue.seconds.toFixed(1), cue.measured, cue.slot, cue.tooLong, longest]) : `cut ${cue.number}`;
+    const key = heads ? JSON.stringify([cue.number, cue.role, cue.colour, cue.seconds.toFixed(1), cue.measured, cue.slot, cue.tooLong, longest, cue.notes]) : `cut ${cue.number}`;
     ranges.push(Decoration.widget({ side: -1, widget: new Drawn(key, heads ? () => margin(cue, longest) : () => cut(cue.number)) }).range(cue.start));
   }
   findings.forEach(finding => add(finding.start, finding.end, look('u', finding.look + (finding.here ? ' here' : ''))));

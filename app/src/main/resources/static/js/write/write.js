@@ -6,6 +6,7 @@ import { onFindings, proof } from './proof.js';
 import '../casting.js';
 import './rail.js';
 import './shape.js';
+import { follow, noted } from './notes.js';
 import './opening.js';
 
 const MOST_LISTED = 300;
@@ -25,13 +26,14 @@ function totals(state) {
     : over > 0 ? `of ${clock(state.targetSeconds)}: too long by ${over < 60 ? `${Math.round(over)} s` : clock(over)}, about ${Math.round(over * state.words / Math.max(1, state.seconds))} words`
     : `of ${clock(state.targetSeconds)}: ${clock(-over)} to spare`;
   document.getElementById('cue-list').replaceChildren(...state.cues.slice(0, MOST_LISTED).map(cue =>
-    element('li', '', `${cue.number}, ${cue.role}, ${cue.seconds.toFixed(1)} seconds${cue.problem ? `: ${cue.problem}` : ''}`)));
+    element('li', '', `${cue.number}, ${cue.role}, ${cue.seconds.toFixed(1)} seconds${cue.problem ? `: ${cue.problem}` : ''}${cue.notes.map(note => `. Note on ${note}`).join('')}`)));
 }
 
 onChange(state => {
   if (state) {
     // findings of an older text would underline the wrong words until the new ones come
     if (state.version !== script.proofed) script.findings = [];
+    noted(state);
     totals(state);
     proof();
   }
@@ -40,3 +42,4 @@ onChange(state => {
 onFindings(() => { script.proofed = script.version; repaint(); });
 
 begin();
+follow(() => { repaint(); if (script.state) totals(script.state); });

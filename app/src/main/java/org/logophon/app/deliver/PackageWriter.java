@@ -6,9 +6,11 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.IntPredicate;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
@@ -16,6 +18,8 @@ import java.util.zip.ZipOutputStream;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.review.Note;
+import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
@@ -23,6 +27,8 @@ import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.core.delivery.ClipFile;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.Markers;
+import org.logophon.core.delivery.Markers.Marker;
 import org.logophon.core.delivery.PackagePart;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
@@ -30,6 +36,7 @@ import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.script.WordSpread;
+import org.logophon.core.timecode.FrameRate;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
@@ -43,18 +50,21 @@ class PackageWriter {
     private final AudioStore audio;
     private final ClipFinisher finisher;
     private final VoiceCatalogue voices;
+    private final NoteRepository notes;
 
     PackageWriter(
             TakeRepository takes,
             SpeechRepository speeches,
             AudioStore audio,
             ClipFinisher finisher,
-            VoiceCatalogue voices) {
+            VoiceCatalogue voices,
+            NoteRepository notes) {
         this.takes = takes;
         this.speeches = speeches;
         this.audio = audio;
         this.finisher = finisher;
         this.voices = voices;
+        this.notes = notes;
     }
 
     /**
@@ -90,13 +100,44 @@ class PackageWriter {
         }
         Iterator<DeliveredClip> clips = written.iterator();
         Programme<DeliveredClip> told = programme.with(cue -> clips.next());
-        for (PackagePart part : PackagePart.ALL) {
+        for (PackagePart part : parts(view, told)) {
             zip.putNextEntry(new ZipEntry(part.fileName()));
             part.write(told, zip);
             zip.closeEntry();
         }
         zip.finish();
         return true;
+    }
+
+    /** Open notes go along as markers. */
+    private List<PackagePart> parts(ProjectView view, Programme<DeliveredClip> programme) {
+        Map<UUID, String> numbers = new HashMap<>();
+        view.cues().forEach(cue -> numbers.put(cue.id(), cue.number()));
+        Map<String, DeliveredClip> clips = new HashMap<>();
+        programme.clips().forEach(clip -> clips.put(clip.cue().number(), clip.cue()));
+        List<Marker> markers = new ArrayList<>();
+        for (Note note : notes.of(view.id())) {
+            DeliveredClip clip = clips.get(numbers.get(note.cue()));
+            if (note.open() && clip != null) {
+                note.place()
+                        .in(clip.text())
+                        .ifPresent(place -> markers.add(new Marker(
+                                clip.number(), secondsOf(clip, place.start()), place.word(), note.remark())));
+            }
+        }
+        List<PackagePart> parts = new ArrayList<>(PackagePart.ALL);
+        if (!markers.isEmpty()) {
+            parts.add(new Markers(markers, FrameRate.DEFAULT));
+        }
+        return parts;
+    }
+
+    private static double secondsOf(DeliveredClip clip, int place) {
+        return clip.words().stream()
+                .filter(word -> word.end() > place)
+                .findFirst()
+                .map(Clip.TimedWord::startSeconds)
+                .orElse(0.0);
     }
 
     private DeliveredClip told(CueView cue, Take take, String file, Clip clip) {

@@ -39,6 +39,7 @@ class DemoProjects {
     private final MarkRepository marks;
     private final ScriptSaving scripts;
     private final RenderService rendering;
+    private final DemoListening listening;
 
     DemoProjects(
             DemoPlaced placed,
@@ -47,7 +48,8 @@ class DemoProjects {
             CueRepository cues,
             MarkRepository marks,
             ScriptSaving scripts,
-            RenderService rendering) {
+            RenderService rendering,
+            DemoListening listening) {
         this.placed = placed;
         this.projects = projects;
         this.roles = roles;
@@ -55,6 +57,7 @@ class DemoProjects {
         this.marks = marks;
         this.scripts = scripts;
         this.rendering = rendering;
+        this.listening = listening;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -70,7 +73,7 @@ class DemoProjects {
                 "",
                 Direction.NONE);
         place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
-        place(
+        UUID film = place(
                 "The Lantern Room",
                 360,
                 "the-lantern-room",
@@ -78,9 +81,13 @@ class DemoProjects {
                 new Direction(90, null, null, 1_200),
                 "Keeper",
                 new Direction(95, null, null, null));
+        if (film != null) {
+            listening.begin(film);
+        }
     }
 
-    private void place(
+    /** @return null when this data folder has or had it */
+    private UUID place(
             String name,
             int targetSeconds,
             String script,
@@ -90,7 +97,7 @@ class DemoProjects {
             Direction role)
             throws IOException {
         if (!placed.first(script)) {
-            return;
+            return null;
         }
         UUID project = projects.create(name, "en-GB", targetSeconds).id();
         scripts.save(project, text(script), 0, "Demo script");
@@ -101,6 +108,7 @@ class DemoProjects {
         }
         cues.of(project).forEach(this::mark);
         rendering.renderChanged(project, 0);
+        return project;
     }
 
     /** A quotation is said by the keeper whom it quotes, a line of Welsh by a Welsh voice. */

@@ -89,23 +89,32 @@ class MarkService {
                         .toList()));
     }
 
-    /** @return what was undone, in words @throws Refused when nothing is left to undo */
+    /** @throws Refused when nothing is left to undo */
     @Transactional
-    public String undo(UUID project) {
+    public Turned undo(UUID project) {
         edits.lock(project);
         Edit edit = edits.toUndo(project).orElseThrow(() -> new Refused("There is nothing to undo in the scores."));
         put(project, edit.before());
         edits.setUndone(project, edit.ordinal(), true);
-        return edit.what();
+        return Turned.of(edit);
     }
 
     @Transactional
-    public String redo(UUID project) {
+    public Turned redo(UUID project) {
         edits.lock(project);
         Edit edit = edits.toRedo(project).orElseThrow(() -> new Refused("There is nothing to do again in the scores."));
         put(project, edit.after());
         edits.setUndone(project, edit.ordinal(), false);
-        return edit.what();
+        return Turned.of(edit);
+    }
+
+    /** A change that was taken back or done again. @param dials true when it was one of more than marks */
+    record Turned(String what, boolean dials) {
+
+        static Turned of(Edit edit) {
+            return new Turned(
+                    edit.what(), edit.after().values().stream().anyMatch(snapshot -> snapshot.setting() != null));
+        }
     }
 
     /** Marks as they were; where the words have changed since, they go with them. */

@@ -251,14 +251,19 @@ class ScoreController {
         return marks(id, cue);
     }
 
+    /** @param dials true when more than marks is another: the page shows all of the cue anew */
+    record TurnedAnswer(String sentence, boolean dials) {}
+
     @PostMapping("/marks/undo")
-    SentenceAnswer undo(@PathVariable UUID id) {
-        return new SentenceAnswer("Undone: " + scoring.undo(id) + ".");
+    TurnedAnswer undo(@PathVariable UUID id) {
+        MarkService.Turned turned = scoring.undo(id);
+        return new TurnedAnswer("Undone: " + turned.what() + ".", turned.dials());
     }
 
     @PostMapping("/marks/redo")
-    SentenceAnswer redo(@PathVariable UUID id) {
-        return new SentenceAnswer("Done again: " + scoring.redo(id) + ".");
+    TurnedAnswer redo(@PathVariable UUID id) {
+        MarkService.Turned turned = scoring.redo(id);
+        return new TurnedAnswer("Done again: " + turned.what() + ".", turned.dials());
     }
 
     @PostMapping("/cues/{cue}/more")

@@ -56,6 +56,14 @@ class NoteController {
                 .toList();
     }
 
+    @GetMapping("/cues/{cue}/notes")
+    List<NoteLine> ofCue(@PathVariable UUID id, @PathVariable UUID cue) {
+        CueView view = projects.cue(id, cue);
+        return notes.ofCue(cue).stream()
+                .map(note -> NoteLine.of(note, view.number(), view.cue().text(), clock.instant()))
+                .toList();
+    }
+
     @GetMapping("/notes.csv")
     ResponseEntity<byte[]> csv(@PathVariable UUID id) throws IOException {
         StringWriter text = new StringWriter();

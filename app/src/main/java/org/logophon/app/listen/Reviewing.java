@@ -24,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Approves cues as they were heard, and notes what is off. */
 @Service
-class Reviewing {
+public class Reviewing {
 
     private final Projects projects;
     private final ProjectRepository table;

@@ -216,7 +216,6 @@ public final class TakeCheck {
             return;
         }
         double usualEnd = reference == null ? UNKNOWN_EDGE_DB : edge(reference.sound(), false);
-        double usualStart = reference == null ? UNKNOWN_EDGE_DB : edge(reference.sound(), true);
         if (edge(sound, false) > Math.max(EDGE_DB, usualEnd + EDGE_OVER_DB)) {
             findings.add(at(
                     Kind.CUT,
@@ -225,8 +224,9 @@ public final class TakeCheck {
                     words.get(words.size() - 1),
                     "The take ends in the middle of a sound."));
         }
-        // a vowel may set in with its whole strength
-        if (edge(sound, true) > Math.max(EDGE_DB, usualStart + 2 * EDGE_OVER_DB)) {
+        // a vowel may set in with its whole strength: without the voice's own way nothing can be said of a start
+        if (reference != null
+                && edge(sound, true) > Math.max(EDGE_DB, edge(reference.sound(), true) + 2 * EDGE_OVER_DB)) {
             findings.add(at(Kind.CUT, 0, SHOWN_SECONDS, words.get(0), "The take begins in the middle of a sound."));
         }
     }

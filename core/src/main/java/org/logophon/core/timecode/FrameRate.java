@@ -1,5 +1,7 @@
 package org.logophon.core.timecode;
 
+import java.util.Locale;
+
 /**
  * Frames a second as an exact fraction.
  *
@@ -15,6 +17,24 @@ public record FrameRate(int frames, int seconds) {
         if (frames <= 0 || seconds <= 0) {
             throw new IllegalArgumentException("A frame rate is over nothing, not " + frames + "/" + seconds + ".");
         }
+    }
+
+    /**
+     * Timecode that counts every frame (SMPTE ST 12-1, non-drop), of the frame that sounds at a sample; from 24 h on it
+     * begins again.
+     *
+     * @param rate samples a second
+     */
+    public String timecode(long samples, int rate) {
+        long frame = Math.multiplyExact(samples, (long) frames) / ((long) rate * seconds);
+        long second = frame / counted();
+        return String.format(
+                Locale.ROOT,
+                "%02d:%02d:%02d:%02d",
+                second / 3600 % 24,
+                second / 60 % 60,
+                second % 60,
+                frame % counted());
     }
 
     /** Frames that one second of timecode counts. */

@@ -1,16 +1,22 @@
-// The list of cues beside the stage.
+// The list of cues beside what is shown of one.
 
-import { element, say } from '../app.js';
+import { element, say } from './app.js';
 
-/** @param open goes to a cue by its link */
-export function cueList(list, project, open) {
+const ofRender = cue => ({ name: `state-${cue.state}`, text: cue.state === 'ready' ? '' : cue.label });
+
+/**
+ * @param address of a cue's own place
+ * @param open    goes to a cue by its link
+ * @param stateOf what is said at a cue: {name of a class, text}; unless told otherwise, what a render makes of it
+ */
+export function cueList(list, address, open, stateOf = ofRender) {
   const links = () => [...(list?.querySelectorAll('a') ?? [])];
   const current = () => links().findIndex(link => link.hasAttribute('aria-current'));
 
   function item(cue) {
     const made = document.createElement('li');
     const link = document.createElement('a');
-    link.href = `/projects/${project}/direct?cue=${cue.id}`;
+    link.href = address(cue.id);
     link.dataset.cue = cue.id;
     const below = element('span', 'below');
     below.append(element('span', 'role'), element('span', 'figures soft seconds'), element('span', 'state'));
@@ -22,9 +28,10 @@ export function cueList(list, project, open) {
   function fill(link, cue) {
     const write = (part, text) => { const there = link.querySelector(part); if (there.textContent !== text) there.textContent = text; };
     const state = link.querySelector('.state');
-    state.className = `state state-${cue.state}`;
+    const { name, text } = stateOf(cue);
+    state.className = `state ${name}`;
     link.querySelector('.below').className = `below role-${cue.colour}`;
-    write('.state', cue.state === 'ready' ? '' : cue.label);
+    write('.state', text);
     write('.number', cue.number);
     write('.words', cue.words);
     write('.role', cue.role);
@@ -54,6 +61,10 @@ export function cueList(list, project, open) {
     },
     open: id => links().find(link => link.dataset.cue === id)?.click(),
     step: by => links()[current() + by]?.click(),
+    /** @param shown which cues are */
+    filter(cues, shown) {
+      links().forEach((link, i) => { link.parentElement.hidden = !shown(cues[i]); });
+    },
     nextChanged() {
       const all = links();
       const at = current();

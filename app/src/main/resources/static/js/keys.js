@@ -1,6 +1,6 @@
 // One table of keys for a page: it binds them, and the page of shortcuts is made from it.
 
-import { button, element, typing } from '../app.js';
+import { button, element, typing } from './app.js';
 
 /**
  * @param table rows of {keys: ['Shift+U'], what: 'sentence', group, act(event)}; a key is named as the browser names it,

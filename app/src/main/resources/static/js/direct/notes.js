@@ -1,0 +1,32 @@
+// Notes of those who listened, at their words in the score and in words under it.
+
+import { ask, button, element, say } from '../app.js';
+
+let notes = [];
+
+/** Those that are open, each with the place of its word. */
+export const openNotes = () => notes.filter(note => note.open && note.index >= 0);
+
+/** Reads the notes of the chosen cue. @param address of the cue @param still false when another one is shown by now */
+export async function loadNotes(address, still) {
+  const { status, body } = await ask('GET', `${address}/notes`);
+  if (status !== 200 || !still()) return;
+  notes = body;
+}
+
+/** @param project its address @param pick chooses a word @param changed shows them anew */
+export function showNotes(box, project, pick, changed) {
+  const open = notes.filter(note => note.open);
+  box.hidden = open.length === 0;
+  box.replaceChildren(element('h2', 'label', open.length === 1 ? '1 note' : `${open.length} notes`), ...open.map(note => {
+    const row = element('div', 'noteline');
+    const word = button('btn-quiet', `“${note.word}”`, () => { if (note.index >= 0) pick(note.index); }, `Choose “${note.word}”`);
+    row.append(word, element('span', '', note.index < 0 ? `${note.remark} (its word is gone)` : note.remark),
+      button('btn-quiet', 'done', async () => {
+        const { body: answer } = await ask('POST', `${project}/notes/${note.id}/done`, new FormData());
+        say(answer?.sentence ?? 'That did not work. Reload the page.');
+        changed();
+      }, `Done: ${note.remark}`));
+    return row;
+  }));
+}

@@ -1,0 +1,51 @@
+// What a measurement finds in the kept takes, where an ear tires.
+
+import { ask, button, element, say } from '../app.js';
+
+const AGAIN_MS = 300;
+
+/** @param acts {hear(finding), found(count)} */
+export function checkPanel(box, project, acts) {
+  const list = box.querySelector('#checklist');
+  const told = box.querySelector('#checktold');
+  let again = null;
+  let wanted = false;
+
+  async function load() {
+    clearTimeout(again);
+    wanted = true;
+    const { status, body } = await ask('GET', `/projects/${project}/listen/check`);
+    if (status !== 200) { told.textContent = body?.sentence ?? 'The check can’t be made now.'; return; }
+    const all = body.checked === body.of;
+    told.textContent = body.of === 0 ? 'Nothing is rendered yet.'
+      : all ? (body.findings.length ? `${body.findings.length} found in ${body.of} kept takes.` : `Nothing found in ${body.of} kept takes.`)
+        : `${body.checked} of ${body.of} kept takes are checked…`;
+    list.replaceChildren(...body.findings.map(item));
+    const back = box.querySelector('#checkback');
+    back.hidden = body.dismissed === 0;
+    back.textContent = `show ${body.dismissed} left as ${body.dismissed === 1 ? 'it is' : 'they are'}`;
+    acts.found(body.findings.length);
+    if (!all) again = setTimeout(load, AGAIN_MS);
+  }
+
+  async function send(address, fields) {
+    const form = new FormData();
+    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
+    const { body } = await ask('POST', `/projects/${project}/listen${address}`, form);
+    say(body?.sentence ?? 'That did not work. Reload the page.');
+    load();
+  }
+
+  function item(finding) {
+    const made = element('li', 'finding');
+    made.append(element('b', '', `${finding.number} · ${finding.label}`), element('p', '', finding.sentence));
+    const acting = element('div', 'acts');
+    acting.append(button('btn-quiet', 'hear it', () => acts.hear(finding), `Hear it: ${finding.sentence}`),
+      button('btn-quiet', 'leave it', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Leave it: ${finding.sentence}`));
+    made.append(acting);
+    return made;
+  }
+
+  box.querySelector('#checkback').addEventListener('click', () => send('/check/show', {}));
+  return { load, again() { if (wanted) { clearTimeout(again); again = setTimeout(load, AGAIN_MS); } } };
+}

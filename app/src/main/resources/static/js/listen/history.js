@@ -1,0 +1,54 @@
+// What happened, in one list, and how it was then.
+
+import { ask, button, element, say } from '../app.js';
+
+const KINDS = {
+  takes: ['made', 'kept', 'deleted', 'restored', 'emptied'],
+  words: ['words'],
+  notes: ['noted', 'note_done', 'note_reopened', 'note_deleted', 'approved', 'withdrawn'],
+  voices: ['recast', 'directed'],
+  deliveries: ['delivered'],
+};
+
+/** @param acts {hear(sound), keep(take)} */
+export function historyPanel(box, project, acts) {
+  const list = box.querySelector('#historylist');
+  const kind = box.querySelector('#history-kind');
+  const whole = box.querySelector('#history-whole');
+  let cue = null;
+
+  async function load() {
+    const { status, body } = await ask('GET', `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`);
+    if (status !== 200) { say(body?.sentence ?? 'The history can’t be read.'); return; }
+    const lines = body.filter(line => !kind.value || KINDS[kind.value].includes(line.what));
+    list.replaceChildren(...(lines.length ? lines.map(item) : [element('li', 'soft', 'Nothing of this kind yet.')]));
+  }
+
+  function item(line) {
+    const made = element('li', '');
+    made.append(element('span', 'figures soft', line.when), ' ', element('span', '', `${whole.checked && line.number ? `${line.number} ` : ''}${line.told}`));
+    const what = line.cue ?? (whole.checked ? null : cue);
+    if (what) made.append(' ', button('btn-quiet', 'as it was then', () => then(what, line, made), `Cue as it was on ${line.when}`));
+    return made;
+  }
+
+  async function then(what, line, row) {
+    const { status, body } = await ask('GET', `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`);
+    if (status !== 200) { say(body?.sentence ?? 'That can’t be shown.'); return; }
+    row.querySelector('.then')?.remove();
+    const box = element('div', 'then');
+    box.append(element('p', 'reading', body.words));
+    if (!body.otherWords) box.append(element('p', 'soft', 'The words are the same now.'));
+    if (body.sound) {
+      box.append(button('btn-quiet', `hear ${body.name}`, () => acts.hear(what, body.sound)));
+      if (!body.kept) box.append(button('btn-quiet', `keep ${body.name} again`, () => acts.keep(body.take)));
+    } else {
+      box.append(element('p', 'soft', 'No take was kept then, or its sound was emptied.'));
+    }
+    row.append(box);
+  }
+
+  kind.addEventListener('change', load);
+  whole.addEventListener('change', load);
+  return { show(now) { cue = now; if (!box.hidden) load(); }, load };
+}

@@ -1,0 +1,382 @@
+// The Listen page: the programme heard through, notes where the ear stops, takes side by side, approval.
+
+import { ask, askPriced, element, say, timecode, typing } from '../app.js';
+import { cueList } from '../cuelist.js';
+import { bind, explain } from '../keys.js';
+import * as transport from '../transport.js';
+import { checkPanel } from './check.js';
+import { describing } from './describe.js';
+import { hearing } from './hearing.js';
+import { historyPanel } from './history.js';
+import { drawLanes } from './lanes.js';
+import { notesPanel } from './notes.js';
+import { forget, scoreOf, sheetOf, wordAt } from './sheets.js';
+import { listenKeys } from './listenkeys.js';
+import { wholePanel } from './whole.js';
+import { wordsOf } from './words.js';
+
+const main = document.querySelector('.listen');
+const project = document.querySelector('.transport').dataset.project;
+const page = name => document.getElementById(name);
+// what is shown: a cue's sheet, its takes as lanes, which of them is heard, and what is chosen of its words
+let sheet = null;
+let takes = [];
+let active = 0;
+let chosen = [0, 0];
+let lanes = null;
+let hidden = false;
+let onlyNew = false;
+let filter = 'all';
+let laneFilter = '';
+// a place that the address names: seconds into its cue
+let asked = Number(new URLSearchParams(location.search).get('at') ?? NaN);
+let changes = 0;
+
+const shown = () => ({ cue: sheet?.id, takes, active, chosen });
+const ear = hearing(shown);
+const address = id => `/projects/${project}/listen?cue=${id}`;
+const stateOf = cue => ({
+  name: cue.openNotes ? 'review-noted' : `review-${cue.review}`,
+  text: [cue.openNotes ? `${cue.openNotes} note${cue.openNotes === 1 ? '' : 's'}` : '', cue.review === 'approved' ? '✓ approved' : cue.openNotes && cue.review === 'unheard' ? '' : cue.review === 'changed' ? 'changed since heard' : cue.reviewed].filter(Boolean).join(', '),
+});
+const list = cueList(page('cuelist'), address, link => open(link.dataset.cue), stateOf);
+const words = wordsOf(page('words'), { choose: (index, extend) => choose(index, extend), play: index => ear.fromWord(index) });
+
+const FILTERS = {
+  all: () => true,
+  unheard: cue => cue.review === 'unheard',
+  noted: cue => cue.openNotes > 0,
+  changed: cue => cue.review === 'changed',
+};
+const isNew = cue => cue.review !== 'approved';
+
+async function send(path, fields = {}) {
+  const form = new FormData();
+  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
+  const { status, body } = await ask('POST', `/projects/${project}${path}`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  return status === 200;
+}
+
+/** Shows a cue. @param tell false while the programme plays: the address follows when it stops */
+async function open(id, { at = null, tell = true } = {}) {
+  transport.goTo(id);
+  list.mark(id);
+  if (tell) history.replaceState(null, '', address(id));
+  await load(id, at);
+}
+
+async function load(id, at = null) {
+  const cue = transport.all().find(one => one.id === id);
+  if (!cue) return;
+  let now;
+  try { now = await sheetOf(project, id, `${changes} ${cue.sound} ${cue.takes}`); } catch (error) { say(error.message); return; }
+  if (transport.all()[transport.index()]?.id !== id) return;
+  const same = sheet?.id === id;
+  const heardTake = same ? takes[active]?.id : null;
+  sheet = now;
+  takes = sheet.takes.filter(take => !take.deleted);
+  active = Math.max(0, takes.findIndex(take => take.id === heardTake));
+  if (!same) chosen = [0, 0];
+  fill();
+  await Promise.all(takes.slice(0, 12).map(async take => { take.data = await scoreOf(take.score); }));
+  if (sheet !== now) return;
+  draw();
+  if (at !== null) place(at);
+  Promise.all(takes.slice(12).map(async take => { take.data = await scoreOf(take.score); })).then(() => { if (sheet === now && takes.length > 12) draw(); });
+  prefetch();
+}
+
+/** The next cue is there before it sounds. */
+function prefetch() {
+  const cues = transport.all();
+  const next = cues[transport.index() + 1];
+  if (next?.sound) sheetOf(project, next.id, `${changes} ${next.sound} ${next.takes}`).then(other => { const first = other.takes.find(take => take.kept); if (first) scoreOf(first.score); }).catch(() => {});
+}
+
+function fill() {
+  page('sheet').hidden = false;
+  page('cue-title').textContent = `Cue ${sheet.number}`;
+  const who = page('cue-who');
+  who.textContent = sheet.role + (sheet.voice ? ` · ${sheet.voice}` : '');
+  page('cue-scene').textContent = sheet.scene;
+  page('cue-scene').hidden = !sheet.scene;
+  const state = page('cue-state');
+  state.textContent = sheet.state === 'ready' ? sheet.reviewed : sheet.label;
+  state.className = sheet.state === 'ready' ? `state review-${sheet.review}` : `state state-${sheet.state}`;
+  page('cue-problem').textContent = sheet.problem ?? (sheet.taken ? `Directed like ${sheet.taken}, whatever its role and script say now.` : '');
+  page('cue-problem').hidden = !page('cue-problem').textContent;
+  words.fill(sheet);
+  words.choose(...chosen);
+  notes.show(sheet.notes);
+  historyOf.show(sheet.id);
+  page('approve').disabled = sheet.state !== 'ready';
+  page('more').disabled = sheet.state === 'rendering';
+  page('approve').firstChild.textContent = sheet.review === 'approved' ? 'Approved, next ' : 'Approve, next ';
+  page('notes-count').textContent = sheet.notes.filter(note => note.open).length || '';
+  deletedTakes();
+}
+
+const laneShown = take => !laneFilter || { starred: take.starred, unkept: !take.kept, long: take.seconds > (takes.find(one => one.kept)?.seconds ?? 0), short: take.seconds < (takes.find(one => one.kept)?.seconds ?? Infinity) }[laneFilter]
+  || laneFilter.startsWith('label:') && take.labels.includes(laneFilter.slice(6)) || laneFilter.startsWith('voice:') && take.voice === laneFilter.slice(6);
+
+function draw() {
+  const box = page('lanes');
+  page('lanes-empty').hidden = takes.length > 0;
+  fillLaneFilter();
+  const some = takes.filter(laneShown);
+  lanes = drawLanes(box, some, some.indexOf(takes[active]) < 0 ? 0 : some.indexOf(takes[active]), hidden, {
+    hear: i => hear(takes.indexOf(some[i])),
+    act: (i, what) => act(some[i], what),
+  });
+  show();
+}
+
+function fillLaneFilter() {
+  const select = page('lane-filter');
+  const values = [['', 'all takes'], ['starred', 'starred'], ['unkept', 'not kept'], ['short', 'shorter than the kept one'], ['long', 'longer than the kept one'],
+    ...new Set(takes.flatMap(take => take.labels))].map(value => Array.isArray(value) ? value : [`label:${value}`, `labelled “${value}”`]);
+  [...new Set(takes.map(take => take.voice))].slice(0, 20).forEach(voice => values.push([`voice:${voice}`, `by ${voice}`]));
+  if (!values.some(([value]) => value === laneFilter)) laneFilter = '';
+  select.replaceChildren(...values.map(([value, text]) => new Option(text, value)));
+  select.value = laneFilter;
+  page('lane-tools').hidden = takes.length < 2;
+}
+
+function deletedTakes() {
+  const gone = sheet.takes.filter(take => take.deleted);
+  const box = page('deleted');
+  box.hidden = gone.length === 0;
+  box.replaceChildren(...gone.slice(0, 20).map(take => {
+    const back = element('button', 'btn-quiet', 'bring back');
+    back.type = 'button';
+    back.setAttribute('aria-label', `Bring back ${take.name}`);
+    back.addEventListener('click', () => send(`/listen/takes/${take.id}/restore`).then(changed));
+    const row = element('span', 'soft', `${take.name} was deleted `);
+    row.append(back);
+    return row;
+  }));
+}
+
+const takeOf = () => takes[active];
+/** The word that sounds, or else the chosen one: as a place in the cue's words. */
+function wordNow() {
+  const data = takeOf()?.data;
+  if (!data?.words.length || !ear.playing()) return chosen[1];
+  const word = data.words[Math.max(0, wordAt(data, ear.at()))];
+  const index = sheet.words.findIndex(([start]) => start >= word.start);
+  return index < 0 ? sheet.words.length - 1 : takeOf().otherWords ? chosen[1] : index;
+}
+
+function choose(index, extend = false) {
+  const at = Math.max(0, Math.min(words.count() - 1, index));
+  chosen = extend ? [Math.min(chosen[0], at), at] : [at, at];
+  words.choose(...chosen);
+  if (!ear.playing()) ear.from(ear.wordStart(at));
+  show();
+}
+
+function place(seconds) {
+  ear.from(seconds);
+  const data = takeOf()?.data;
+  if (data?.words.length) { chosen = [Math.max(0, wordAt(data, seconds)), Math.max(0, wordAt(data, seconds))]; words.choose(...chosen); }
+  lanes?.place(seconds);
+}
+
+function show() {
+  page('place-link').href = `${address(sheet.id)}&at=${ear.at().toFixed(1)}`;
+}
+
+async function hear(index) {
+  if (!takes[index]) { say(`This cue has ${takes.length} take${takes.length === 1 ? '' : 's'}.`); return; }
+  await ear.switchTo(index, other => { active = other; draw(); });
+}
+
+async function act(take, what) {
+  if (what === 'describe') { describe(take, sheet.labels); return; }
+  const done = what === 'keep' ? await send(`/listen/takes/${take.id}/keep`)
+    : what === 'delete' ? await send(`/listen/takes/${take.id}/delete`)
+      : what === 'like' ? await send(`/takes/${take.id}/like`)
+        : await send(`/listen/takes/${take.id}/words`, { name: take.title, remark: take.remark, labels: take.labels.join(','), starred: !take.starred });
+  if (done) changed();
+}
+
+const describe = describing(page('describe'), async (take, fields) => { if (await send(`/listen/takes/${take.id}/words`, fields)) changed(); });
+
+async function more(count) {
+  const { status, body } = await askPriced(`/projects/${project}/listen/cues/${sheet.id}/more`, { count });
+  say((body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''));
+}
+
+async function approve() {
+  if (!takeOf()) { say('This cue has no take yet: render it, and hear it.'); return; }
+  if (!takeOf().kept) { say(`You hear ${takeOf().name}, and another take is kept. K keeps what you hear.`); return; }
+  const was = ear.playing() ? ear.mode() : null;
+  if (await send(`/cues/${sheet.id}/approval`, { sound: sheet.sound })) {
+    changed();
+    const cues = transport.all();
+    const next = cues.slice(transport.index() + 1).find(cue => (!onlyNew || isNew(cue)) && FILTERS[filter](cue) || filter !== 'all' && isNew(cue));
+    if (!next) { transport.halt(); say('That was the last one.'); return; }
+    transport.halt();
+    await open(next.id);
+    if (was) ear.resume(was);
+  }
+}
+
+/** What this page has changed is read again at once; the stream tells it to the others. */
+function changed() {
+  changes++;
+  forget();
+  if (sheet) load(sheet.id);
+}
+
+const notes = notesPanel(page('panel-notes'), project, {
+  changed,
+  goTo: note => { if (note.index >= 0) { choose(note.index); ear.fromWord(note.index); } },
+  back: () => page('words').focus(),
+});
+const historyOf = historyPanel(page('panel-history'), project, {
+  hear: async (cue, sound) => { if (cue !== sheet.id) await open(cue); ear.otherSound(sound); },
+  keep: async take => { if (await send(`/listen/takes/${take}/keep`)) changed(); },
+});
+const check = checkPanel(page('panel-check'), project, {
+  hear: async finding => { if (finding.cue !== sheet?.id) await open(finding.cue); place(Math.max(0, finding.from - 0.4)); ear.toggle(ear.at()); },
+  found: count => { page('check-count').textContent = count || ''; },
+});
+const whole = wholePanel(page('panel-whole'), project, { version: ear.compare, changed });
+
+function note() {
+  const at = wordNow();
+  ear.stop();
+  tab('notes');
+  notes.write({ cue: sheet.id, at: sheet.words[at]?.[0] ?? 0, take: takeOf()?.id, word: words.text(at) });
+}
+
+function tab(name) {
+  ['notes', 'history', 'check', 'whole'].forEach(one => {
+    const chosenOne = one === name;
+    page(`tab-${one}`).setAttribute('aria-selected', chosenOne);
+    page(`tab-${one}`).tabIndex = chosenOne ? 0 : -1;
+    page(`panel-${one}`).hidden = !chosenOne;
+  });
+  if (name === 'history') historyOf.load();
+  if (name === 'check') check.load();
+  if (name === 'whole') whole.load();
+}
+
+page('side-tabs').addEventListener('click', event => { const to = event.target.closest('[role=tab]'); if (to) tab(to.id.slice(4)); });
+page('side-tabs').addEventListener('keydown', event => {
+  const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+  if (!step) return;
+  event.preventDefault();
+  event.stopPropagation();
+  const tabs = [...page('side-tabs').querySelectorAll('[role=tab]')];
+  const next = tabs[(tabs.indexOf(event.target) + step + tabs.length) % tabs.length];
+  tab(next.id.slice(4));
+  next.focus();
+});
+
+function order(cues) {
+  const count = which => cues.filter(FILTERS[which]).length;
+  const approved = cues.filter(cue => cue.review === 'approved').length;
+  page('order-told').textContent = `${approved} of ${cues.length} approved${count('noted') ? ` · ${count('noted')} with notes` : ''}`;
+  page('filters').querySelectorAll('button').forEach(one => {
+    const name = one.dataset.filter;
+    one.querySelector('.count').textContent = name === 'all' ? '' : ` ${count(name)}`;
+    one.setAttribute('aria-pressed', name === filter);
+  });
+  list.filter(cues, FILTERS[filter]);
+}
+
+page('filters').addEventListener('click', event => {
+  const to = event.target.closest('button');
+  if (!to) return;
+  filter = to.dataset.filter;
+  order(transport.all());
+});
+page('lane-filter').addEventListener('change', event => { laneFilter = event.target.value; draw(); });
+page('hide-names').addEventListener('change', event => { hidden = event.target.checked; draw(); });
+page('only-new').addEventListener('change', event => { setOnlyNew(event.target.checked); });
+page('speed').addEventListener('click', () => { faster(1); });
+page('note-here').addEventListener('click', note);
+page('more').addEventListener('click', () => more(1));
+page('five-more').addEventListener('click', () => more(5));
+page('approve').addEventListener('click', approve);
+page('show-keys').addEventListener('click', () => keys.explain());
+page('place-link').addEventListener('click', async event => {
+  event.preventDefault();
+  const link = new URL(event.target.href, location.href).href;
+  try { await navigator.clipboard.writeText(link); say('The link to this place is copied.'); } catch { history.replaceState(null, '', link); say('The address of the page leads to this place.'); }
+});
+
+function setOnlyNew(on) {
+  onlyNew = on;
+  page('only-new').checked = on;
+  transport.choose(null, on ? isNew : () => true);
+}
+
+function faster(way) {
+  const now = ear.speedBy(way);
+  page('speed').textContent = `${now} %`;
+}
+
+document.addEventListener('logophon:playhead', event => {
+  const { id, seconds, item } = event.detail;
+  if (!sheet || id !== sheet.id) return;
+  const data = takeOf()?.data;
+  if (seconds === null || !data || item?.take && item.take !== takeOf().id) { words.light(-1); if (seconds === null) lanes?.place(null); return; }
+  lanes?.place(seconds);
+  const heard = wordAt(data, seconds);
+  const start = data.words[heard]?.start;
+  words.light(heard < 0 || takeOf().otherWords ? -1 : sheet.words.findIndex(([from, to]) => from <= start && to > start || from >= start));
+  show();
+});
+document.addEventListener('logophon:cue', event => { open(event.detail.id, { tell: !ear.playing() }); });
+
+function programme(cues) {
+  list.show(cues, sheet?.id);
+  order(cues);
+  page('nothing').hidden = cues.length > 0;
+  page('sheet').hidden = cues.length === 0 || !sheet;
+  if (!cues.length) return;
+  const wanted = sheet?.id ?? new URLSearchParams(location.search).get('cue');
+  const cue = cues.find(one => one.id === wanted) ?? cues[0];
+  if (!sheet || sheet.id !== cue.id) { open(cue.id, { at: Number.isNaN(asked) ? null : asked, tell: false }); asked = NaN; return; }
+  if (!ear.playing()) transport.goTo(cue.id);
+  load(cue.id);
+}
+document.addEventListener('logophon:programme', event => programme(event.detail.cues));
+document.addEventListener('logophon:changed', event => {
+  const { kinds } = event.detail;
+  if (!kinds.some(kind => ['content', 'status', 'house', 'findings'].includes(kind))) return;
+  changes++;
+  if (sheet) load(sheet.id);
+  if (!page('panel-history').hidden) historyOf.load();
+  check.again();
+  if (!page('panel-whole').hidden) whole.load();
+});
+
+const keys = listenKeys({
+  ear, say, typing,
+  word: wordNow,
+  choose, chosenEnd: () => chosen[1],
+  wordFrom: () => chosen[0],
+  hear, note, more, approve, faster,
+  withdraw: () => send(`/cues/${sheet.id}/approval/withdraw`).then(changed),
+  keep: () => takeOf() && act(takeOf(), 'keep'),
+  remove: () => takeOf() && act(takeOf(), 'delete'),
+  star: () => takeOf() && act(takeOf(), 'star'),
+  describe: () => takeOf() && act(takeOf(), 'describe'),
+  hide: () => { hidden = !hidden; page('hide-names').checked = hidden; draw(); },
+  onlyNew: () => setOnlyNew(!onlyNew),
+  step: by => list.step(by),
+  open: (id, at) => open(id, { at }).then(() => ear.playing() && ear.from(at)),
+  place, explain,
+});
+bind(keys.table);
+
+let resizing = null;
+window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(() => { if (sheet) draw(); }, 80); });
+main.dataset.ready = 'true';
+// it may have come before this page was ready for it
+if (transport.all().length) programme(transport.all());

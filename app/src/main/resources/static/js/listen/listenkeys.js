@@ -1,0 +1,42 @@
+// The keys of Listen: one table, which binds them and from which their page is made.
+
+/** @param page what the keys do to it */
+export function listenKeys(page) {
+  const { ear } = page;
+  const onControl = event => Boolean(event.target.closest?.('button, a, summary, select, input, [role=tab]'));
+  const free = (event, act) => { if (onControl(event)) return false; act(); return true; };
+  const showKeys = () => { const dialog = document.getElementById('keys'); page.explain(dialog, table); dialog.showModal(); };
+  const walk = (event, by, extend) => {
+    if (event.target.closest?.('[role=tab], .strip, select')) return false;
+    const to = extend ? page.chosenEnd() + by : (ear.playing() ? page.word() : page.chosenEnd()) + by;
+    page.choose(to, extend);
+    if (ear.playing() && !extend) ear.fromWord(Math.max(0, to));
+    return true;
+  };
+  const jump = way => { const at = ear.step(way, page.open); if (at !== undefined) page.place(at); };
+  const table = [
+    { group: 'Hear', keys: ['Space'], what: 'this cue from here, or stop', act: event => free(event, () => ear.toggle(ear.at())) },
+    { group: 'Hear', keys: ['Shift+Space'], what: 'on through the programme, or stop', act: event => free(event, () => ear.toggleOn(ear.at())) },
+    { group: 'Hear', keys: [',', '.'], what: '2 seconds back, on', act: event => { jump(event.key === '.' ? 1 : -1); } },
+    { group: 'Hear', keys: ['ArrowLeft', 'ArrowRight'], what: 'a word back, on', act: event => walk(event, event.key === 'ArrowRight' ? 1 : -1, false) },
+    { group: 'Hear', keys: ['Shift+ArrowLeft', 'Shift+ArrowRight'], what: 'choose one word more, or one less', act: event => walk(event, event.key === 'ArrowRight' ? 1 : -1, true) },
+    { group: 'Hear', keys: ['L'], what: 'the chosen words round and round, or stop', act: () => { ear.toggleRound(); } },
+    { group: 'Hear', keys: ['[', ']'], what: 'the cue before, the next cue', act: event => { page.step(event.key === ']' ? 1 : -1); } },
+    { group: 'Hear', keys: ['-', '+'], what: 'slower, faster at the same pitch', act: event => { page.faster(event.key === '+' ? 1 : -1); } },
+    { group: 'Hear', keys: ['O'], what: 'only what is not approved', act: page.onlyNew },
+    { group: 'Judge', keys: ['Enter'], what: 'approve the cue as heard, and go on', act: event => free(event, page.approve) },
+    { group: 'Judge', keys: ['Shift+Enter'], what: 'take the approval back', act: event => free(event, page.withdraw) },
+    { group: 'Judge', keys: ['N'], what: 'stop, and note something at this word', act: page.note },
+    { group: 'Takes', keys: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], what: 'hear that take from the same word', act: event => { page.hear(Number(event.key) - 1); } },
+    { group: 'Takes', keys: ['K'], what: 'keep the take that is heard', act: page.keep },
+    { group: 'Takes', keys: ['M'], what: 'one more take of the cue', act: () => { page.more(1); } },
+    { group: 'Takes', keys: ['Shift+M'], what: 'five more', act: () => { page.more(5); } },
+    { group: 'Takes', keys: ['S'], what: 'star, or take the star off', act: page.star },
+    { group: 'Takes', keys: ['T'], what: 'name, labels and note of the take', act: page.describe },
+    { group: 'Takes', keys: ['H'], what: 'hide which take is which', act: page.hide },
+    { group: 'Takes', keys: ['Delete'], what: 'delete the take that is heard', act: page.remove },
+    { group: 'Takes', keys: ['V'], what: 'the other version of the programme, at the same word', act: () => { ear.switchVersion(); } },
+    { group: 'Page', keys: ['?'], what: 'these keys', act: showKeys },
+  ];
+  return { table, explain: showKeys };
+}

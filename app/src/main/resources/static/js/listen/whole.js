@@ -1,0 +1,61 @@
+// What is done to the takes of many cues at once: keeping, rendering again, comparing whole versions, cleaning up.
+
+import { ask, askPriced, element, say } from '../app.js';
+
+const megabytes = bytes => `${(bytes / 1e6).toFixed(1)} MB`;
+
+/** @param acts {version(name, takes), changed()} */
+export function wholePanel(box, project, acts) {
+  const address = `/projects/${project}/listen`;
+  const versions = box.querySelector('#version');
+  const space = box.querySelector('#space-told');
+  const scene = () => box.querySelector('#whole-scene').value;
+
+  async function send(path, fields = {}) {
+    const form = new FormData();
+    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
+    const { status, body } = await ask('POST', address + path, form);
+    say(body?.sentence ?? 'That did not work. Reload the page.');
+    if (status === 200) acts.changed();
+    load();
+  }
+
+  async function load() {
+    const [list, room] = await Promise.all([ask('GET', `${address}/versions`), ask('GET', `${address}/space`)]);
+    if (list.status === 200) {
+      const chosen = versions.value;
+      versions.replaceChildren(new Option('none', ''), ...list.body.map(one => new Option(one.name, one.id)));
+      versions.value = list.body.some(one => one.id === chosen) ? chosen : '';
+    }
+    if (room.status !== 200) return;
+    const { takes, all, loose, looseBytes, deleted, deletedBytes } = room.body;
+    space.textContent = `${takes} take${takes === 1 ? '' : 's'} of this project use ${megabytes(all - deletedBytes)}.`;
+    const clean = box.querySelector('#clean');
+    clean.disabled = loose === 0;
+    clean.textContent = loose === 0 ? 'Nothing to clean up' : `Delete ${loose} that nobody said anything of`;
+    box.querySelector('#clean-told').textContent = loose === 0 ? 'Every take is kept, starred, named, labelled or noted.'
+      : `Neither kept nor starred, named, labelled or noted. They can come back; emptied, they free ${megabytes(looseBytes)}.`;
+    const empty = box.querySelector('#empty');
+    empty.disabled = deleted === 0;
+    empty.textContent = deleted === 0 ? 'No deleted takes' : `Empty ${deleted} deleted take${deleted === 1 ? '' : 's'}`;
+    box.querySelector('#empty-told').textContent = deleted === 0 ? '' : `Frees ${megabytes(deletedBytes)}, and can’t be undone.`;
+  }
+
+  box.querySelector('#keep-many').addEventListener('click', () => send('/keep', { choice: box.querySelector('#whole-choice').value, scene: scene() }));
+  box.querySelector('#again').addEventListener('click', async () => {
+    const { status, body } = await askPriced(`${address}/again`, { scene: scene() });
+    say((body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''));
+  });
+  box.querySelector('#clean').addEventListener('click', () => send('/clean'));
+  box.querySelector('#empty').addEventListener('click', () => send('/empty'));
+  versions.addEventListener('change', async () => {
+    if (!versions.value) { acts.version('', null); return; }
+    const { status, body } = await ask('GET', `${address}/versions/${versions.value}`);
+    if (status !== 200) { say(body?.sentence ?? 'That version can’t be read.'); return; }
+    const count = Object.keys(body).length;
+    box.querySelector('#version-told').replaceChildren(count === 0 ? 'No cue sounds otherwise there.' : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} otherwise there. `,
+      ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []));
+    acts.version(versions.selectedOptions[0].textContent, body);
+  });
+  return { load };
+}

@@ -1,0 +1,157 @@
+// Plays on from take to take without a break: every take and every gap is laid on its sample ahead of time.
+
+import { audio, beforePlay, RATE } from '../player.js';
+import { piece, PIECE } from './pieces.js';
+import { Stretcher } from './stretch.js';
+
+const AHEAD = 4;
+const PUMP_MS = 120;
+const LEAD = 0.04;
+
+let run = null;
+let speed = 1;
+
+/**
+ * What is played: {id, sound, from, until, pause}; `from` and `until` in seconds of the sound, `pause` seconds of silence
+ * after it before the next one.
+ * @param first item
+ * @param nextOf asked for what follows an item when its time comes; null ends
+ * @returns a promise of true when it ran to its end, false when it was stopped
+ */
+export async function play(first, nextOf) {
+  stop();
+  const context = audio();
+  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, over: false };
+  run = mine;
+  mine.done = new Promise((resolve, reject) => { mine.resolve = resolve; mine.reject = reject; });
+  // the first piece is on its way while the device wakes up
+  piece(first.sound, mine.index).catch(() => {});
+  await context.resume();
+  pump(mine);
+  return mine.done;
+}
+
+export function stop() {
+  if (!run) return;
+  const ended = run;
+  run = null;
+  clearTimeout(ended.timer);
+  ended.laid.forEach(part => silence(part));
+  ended.resolve(false);
+}
+
+function silence(part) {
+  if (!part.source) return;
+  try { part.source.stop(); } catch { /* it has ended */ }
+  part.source.disconnect();
+}
+
+export const isPlaying = () => run !== null;
+
+export function setSpeed(now) { speed = now; }
+
+/** What is heard right now: {item, seconds}; null when nothing is. */
+export function position() {
+  if (!run?.laid.length) return null;
+  const now = (audio().currentTime - (audio().outputLatency || 0)) * RATE;
+  const part = run.laid.findLast(one => one.at <= now) ?? run.laid[0];
+  return { item: part.item, seconds: Math.min(part.to, part.from + Math.max(0, now - part.at) / RATE * part.speed) };
+}
+
+/** What is to come has changed: takes that haven't begun to sound are asked for anew. */
+export function lookAgain() {
+  if (!run) return;
+  const current = position()?.item;
+  // while a take is still being laid, nothing after it is
+  if (!current || run.item === current) return;
+  const end = run.laid.findLast(part => part.item === current);
+  run.laid.filter(part => part.at > end.at).forEach(silence);
+  run.laid = run.laid.filter(part => part.at <= end.at);
+  run.due = end.at + end.length + Math.round((current.pause ?? 0) / speed * RATE);
+  run.item = null;
+  run.stretched = null;
+  run.after = current;
+  run.over = false;
+  pump(run);
+}
+
+/** Lays what sounds within the next seconds. */
+async function pump(mine) {
+  clearTimeout(mine.timer);
+  if (mine.pumping) return;
+  mine.pumping = true;
+  try {
+    while (run === mine && !mine.over) {
+      mine.due ??= Math.ceil((audio().currentTime + LEAD) * RATE);
+      if (mine.due > (audio().currentTime + AHEAD) * RATE) break;
+      if (!mine.item) {
+        const next = mine.nextOf(mine.after);
+        if (!next) { mine.over = true; break; }
+        mine.item = next;
+        mine.index = Math.floor((next.from ?? 0) / PIECE);
+        mine.stretcher = null;
+      }
+      const item = mine.item;
+      const part = await piece(item.sound, mine.index);
+      // while it came, somebody may have stopped it or changed what follows
+      if (run !== mine || mine.item !== item) continue;
+      lay(mine, item, part);
+    }
+  } catch (error) {
+    if (run === mine) { run = null; mine.laid.forEach(silence); mine.reject(error); }
+    return;
+  } finally {
+    mine.pumping = false;
+  }
+  if (run !== mine) return;
+  const now = audio().currentTime * RATE;
+  mine.laid = mine.laid.filter((one, i, all) => i === all.length - 1 || all[i + 1].at > now - RATE);
+  if (mine.over && now >= mine.due) { run = null; mine.resolve(true); return; }
+  mine.timer = setTimeout(() => pump(mine), PUMP_MS);
+}
+
+function lay(mine, item, part) {
+  const begins = mine.index * PIECE;
+  const from = Math.max(item.from ?? 0, begins);
+  const until = Math.min(item.until ?? Infinity, begins + part.seconds);
+  const cut = part.samples.subarray(Math.round((from - begins) * RATE), Math.round((until - begins) * RATE));
+  const last = part.last || until < begins + part.seconds || item.until <= begins + part.seconds;
+  if (speed === 1) {
+    put(mine, item, cut, from, until, 1);
+  } else {
+    mine.stretcher ??= new Stretcher(speed);
+    const heard = mine.stretched ?? from;
+    const made = mine.stretcher.push(cut);
+    const rest = last ? mine.stretcher.end() : new Float32Array(0);
+    const all = new Float32Array(made.length + rest.length);
+    all.set(made);
+    all.set(rest, made.length);
+    const to = last ? until : heard + all.length / RATE * speed;
+    put(mine, item, all, heard, to, mine.stretcher.speed);
+    mine.stretched = to;
+  }
+  if (last) {
+    mine.after = item;
+    mine.item = null;
+    mine.stretched = null;
+    mine.due += Math.round((item.pause ?? 0) / speed * RATE);
+  } else {
+    mine.index++;
+  }
+}
+
+function put(mine, item, samples, from, to, at) {
+  if (!samples.length) return;
+  // a piece that came too late begins now: a gap is heard, and nothing is lost
+  const due = Math.max(mine.due, Math.ceil((audio().currentTime + 0.005) * RATE));
+  const buffer = audio().createBuffer(1, samples.length, RATE);
+  buffer.copyToChannel(samples, 0);
+  const source = audio().createBufferSource();
+  source.buffer = buffer;
+  source.connect(audio().destination);
+  source.start(due / RATE);
+  mine.laid.push({ item, source, at: due, length: samples.length, from, to, speed: at });
+  mine.due = due + samples.length;
+}
+
+beforePlay(stop);
