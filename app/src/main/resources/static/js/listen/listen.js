@@ -30,6 +30,9 @@ let filter = 'all';
 let laneFilter = '';
 // a place that the address names: seconds into its cue
 let asked = Number(new URLSearchParams(location.search).get('at') ?? NaN);
+// which cue shall be shown, and from where it shall be heard: its sheet may still be on its way
+let current = null;
+let from = null;
 let changes = 0;
 
 const shown = () => ({ cue: sheet?.id, takes, active, chosen });
@@ -60,18 +63,20 @@ async function send(path, fields = {}) {
 
 /** Shows a cue. @param tell false while the programme plays: the address follows when it stops */
 async function open(id, { at = null, tell = true } = {}) {
+  current = id;
+  from = at;
   transport.goTo(id);
   list.mark(id);
   if (tell) history.replaceState(null, '', address(id));
-  await load(id, at);
+  await load(id);
 }
 
-async function load(id, at = null) {
+async function load(id) {
   const cue = transport.all().find(one => one.id === id);
   if (!cue) return;
   let now;
   try { now = await sheetOf(project, id, `${changes} ${cue.sound} ${cue.takes}`); } catch (error) { say(error.message); return; }
-  if (transport.all()[transport.index()]?.id !== id) return;
+  if (current !== id) return;
   const same = sheet?.id === id;
   const heardTake = same ? takes[active]?.id : null;
   sheet = now;
@@ -82,7 +87,7 @@ async function load(id, at = null) {
   await Promise.all(takes.slice(0, 12).map(async take => { take.data = await scoreOf(take.score); }));
   if (sheet !== now) return;
   draw();
-  if (at !== null) place(at);
+  if (from !== null) { place(from); from = null; }
   Promise.all(takes.slice(12).map(async take => { take.data = await scoreOf(take.score); })).then(() => { if (sheet === now && takes.length > 12) draw(); });
   prefetch();
 }
@@ -181,6 +186,7 @@ function place(seconds) {
   const data = takeOf()?.data;
   if (data?.words.length) { chosen = [Math.max(0, wordAt(data, seconds)), Math.max(0, wordAt(data, seconds))]; words.choose(...chosen); }
   lanes?.place(seconds);
+  show();
 }
 
 function show() {
@@ -227,7 +233,7 @@ async function approve() {
 function changed() {
   changes++;
   forget();
-  if (sheet) load(sheet.id);
+  if (current) load(current);
 }
 
 const notes = notesPanel(page('panel-notes'), project, {
@@ -339,18 +345,18 @@ function programme(cues) {
   page('nothing').hidden = cues.length > 0;
   page('sheet').hidden = cues.length === 0 || !sheet;
   if (!cues.length) return;
-  const wanted = sheet?.id ?? new URLSearchParams(location.search).get('cue');
+  const wanted = current ?? new URLSearchParams(location.search).get('cue');
   const cue = cues.find(one => one.id === wanted) ?? cues[0];
-  if (!sheet || sheet.id !== cue.id) { open(cue.id, { at: Number.isNaN(asked) ? null : asked, tell: false }); asked = NaN; return; }
+  if (current !== cue.id) { open(cue.id, { at: Number.isNaN(asked) ? null : asked, tell: false }); asked = NaN; return; }
   if (!ear.playing()) transport.goTo(cue.id);
-  load(cue.id);
+  load(current);
 }
 document.addEventListener('logophon:programme', event => programme(event.detail.cues));
 document.addEventListener('logophon:changed', event => {
   const { kinds } = event.detail;
   if (!kinds.some(kind => ['content', 'status', 'house', 'findings'].includes(kind))) return;
   changes++;
-  if (sheet) load(sheet.id);
+  if (current) load(current);
   if (!page('panel-history').hidden) historyOf.load();
   check.again();
   if (!page('panel-whole').hidden) whole.load();

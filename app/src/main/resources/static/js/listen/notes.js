@@ -84,7 +84,7 @@ export function notesPanel(box, project, acts) {
   return {
     write,
     show(notes) {
-      const empty = element('p', 'soft', 'None on this cue. N stops and notes something at the word that sounds.');
+      const empty = element('li', 'soft', 'None on this cue. N stops and notes something at the word that sounds.');
       list.replaceChildren(...(notes.length ? notes.map(item) : [empty]));
     },
   };

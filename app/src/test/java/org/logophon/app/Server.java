@@ -69,6 +69,10 @@ public final class Server {
         return JSON.readTree(get(path).body());
     }
 
+    public static JsonNode parsed(String json) {
+        return JSON.readTree(json);
+    }
+
     public static JsonNode parse(HttpResponse<String> response) {
         return JSON.readTree(response.body());
     }

@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Listens to a demo programme as somebody would, once it is rendered: approves, notes, makes other takes and says which is
- * which. Two turns: what the first one asks for has to be rendered before the second.
+ * which, in turns: what one asks for has to be rendered before the next.
  */
 @Component
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
@@ -91,13 +91,17 @@ class DemoListening implements DisposableBean {
             if (view.count(CueState.READY) < view.cues().size()) {
                 return;
             }
-            if (takes.of(view.cues().get(SECOND).id()).size() == 1) {
-                transaction.executeWithoutResult(status -> first(view));
-                rendering.renderCue(project, view.cues().get(SECOND).id(), 0);
-                rendering.more(project, view.cues().get(SECOND).id(), 1, 0);
-            } else {
-                transaction.executeWithoutResult(status -> second(view));
-                clock.shutdown();
+            UUID cue = view.cues().get(SECOND).id();
+            switch (takes.of(cue).size()) {
+                case 1 -> {
+                    transaction.executeWithoutResult(status -> first(view));
+                    rendering.renderCue(project, cue, 0);
+                }
+                case 2 -> rendering.more(project, cue, 1, 0);
+                default -> {
+                    transaction.executeWithoutResult(status -> second(view));
+                    clock.shutdown();
+                }
             }
         } catch (NotFound deleted) {
             clock.shutdown();
