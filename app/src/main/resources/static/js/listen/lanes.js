@@ -120,7 +120,9 @@ export function colourOf(label) {
  */
 export function drawLanes(box, takes, heard, hidden, acts) {
   const base = takes[heard]?.data;
-  const width = Math.max(200, box.clientWidth - 190);
+  // beside what is said of them, or under it where the window is narrow
+  const beside = window.matchMedia('(max-width: 760px)').matches ? 0 : 190;
+  const width = Math.max(200, box.clientWidth - beside);
   const list = element('ol', 'lanes');
   takes.forEach((take, i) => {
     const row = element('li', `lane${take.kept && !hidden ? ' kept' : ''}${i === heard ? ' heard' : ''}`);

@@ -209,14 +209,17 @@ public final class TakeCheck {
         }
     }
 
-    /** Speech dies away; where it stands louder at its edge than the same voice does, something was taken off. */
+    /** Speech dies away; where it stands loud to its first or last sample, and the same voice doesn't, something was taken off. */
     private static void cut(Sound sound, Utterance reference, String text, List<TakeFinding> findings) {
         List<Word> words = Words.of(text);
         if (words.isEmpty() || sound.seconds() < 20 * EDGE_SECONDS) {
             return;
         }
         double usualEnd = reference == null ? UNKNOWN_EDGE_DB : edge(reference.sound(), false);
-        if (edge(sound, false) > Math.max(EDGE_DB, usualEnd + EDGE_OVER_DB)) {
+        SpeechSpan span = SpeechSpan.of(sound);
+        boolean toTheEnd = sound.samples().length - span.to() < EDGE_SECONDS / 2 * sound.rate();
+        boolean fromTheStart = span.from() < EDGE_SECONDS / 2 * sound.rate();
+        if (toTheEnd && edge(sound, false) > Math.max(EDGE_DB, usualEnd + EDGE_OVER_DB)) {
             findings.add(at(
                     Kind.CUT,
                     sound.seconds() - SHOWN_SECONDS,
@@ -225,7 +228,8 @@ public final class TakeCheck {
                     "The take ends in the middle of a sound."));
         }
         // a vowel may set in with its whole strength: without the voice's own way nothing can be said of a start
-        if (reference != null
+        if (fromTheStart
+                && reference != null
                 && edge(sound, true) > Math.max(EDGE_DB, edge(reference.sound(), true) + 2 * EDGE_OVER_DB)) {
             findings.add(at(Kind.CUT, 0, SHOWN_SECONDS, words.get(0), "The take begins in the middle of a sound."));
         }
