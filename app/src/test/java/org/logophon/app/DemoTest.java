@@ -2,6 +2,7 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -25,6 +26,14 @@ class DemoTest extends ApplicationTest {
         lanternRoom = address("The Lantern Room");
         assertThat(marksOf("Goleuni i'r rhai")).isEqualTo("in Welsh");
         assertThat(marksOf("Ffion Aldous has read")).isEqualTo("0.20 s, by Keeper");
+        Server.await(
+                "somebody has listened",
+                Duration.ofSeconds(240),
+                () -> server.json(lanternRoom + "/notes").toString().contains("\"doneTake\":\"T2\""));
+        var heard = server.cues(lanternRoom);
+        assertThat(heard.get(0).get("reviewed").asString()).isEqualTo("approved");
+        assertThat(heard.get(1).get("takes").asInt()).isEqualTo(3);
+        assertThat(heard.get(4).get("reviewed").asString()).isEqualTo("changed since heard: loudness");
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);
         server.post(address("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));

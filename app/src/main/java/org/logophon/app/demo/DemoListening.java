@@ -88,6 +88,11 @@ class DemoListening implements DisposableBean {
     private void look(UUID project) {
         try {
             ProjectView view = projects.view(project);
+            if (view.project().scriptVersion() > 1) {
+                // somebody works on it
+                clock.shutdown();
+                return;
+            }
             if (view.count(CueState.READY) < view.cues().size()) {
                 return;
             }
