@@ -174,13 +174,12 @@ export function following(played) {
 /**
  * Plays on through the programme from the current cue.
  * @param from seconds into it
- * @param alone true stops at the cue's end
  */
-export async function playOn(from = 0, alone = false) {
+export async function playOn(from = 0) {
   const first = soundOf(cues[at] ?? {}) ? cues[at] : cues.slice(at + 1).find(cue => soundOf(cue) && heard(cue));
   if (!first) { halt(); return; }
   go(cues.indexOf(first));
-  await play(item(first, first === cues[at] ? from : 0), alone ? () => null : following);
+  await play(item(first, first === cues[at] ? from : 0), following);
 }
 
 /** Plays what a page puts together itself: {id, sound, from, until, pause}. */

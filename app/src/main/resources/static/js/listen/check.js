@@ -3,6 +3,7 @@
 import { ask, button, element, say } from '../app.js';
 
 const AGAIN_MS = 300;
+const takes = count => `${count} kept take${count === 1 ? '' : 's'}`;
 
 /** @param acts {hear(finding), found(count)} */
 export function checkPanel(box, project, acts) {
@@ -18,8 +19,8 @@ export function checkPanel(box, project, acts) {
     if (status !== 200) { told.textContent = body?.sentence ?? 'The check can’t be made now.'; return; }
     const all = body.checked === body.of;
     told.textContent = body.of === 0 ? 'Nothing is rendered yet.'
-      : all ? (body.findings.length ? `${body.findings.length} found in ${body.of} kept takes.` : `Nothing found in ${body.of} kept takes.`)
-        : `${body.checked} of ${body.of} kept takes are checked…`;
+      : all ? (body.findings.length ? `${body.findings.length} found in ${takes(body.of)}.` : `Nothing found in ${takes(body.of)}.`)
+        : `${body.checked} of ${takes(body.of)} checked…`;
     list.replaceChildren(...body.findings.map(item));
     const back = box.querySelector('#checkback');
     back.hidden = body.dismissed === 0;

@@ -267,7 +267,7 @@ class ListenPageTest extends BrowserTest {
         page.locator("#historylist button").last().click();
         assertThat(page.locator(".then")).containsText("The keeper walked along");
         page.locator("#tab-check").click();
-        assertThat(page.locator("#checktold")).hasText("Nothing found in 1 kept takes.");
+        assertThat(page.locator("#checktold")).hasText("Nothing found in 1 kept take.");
         page.locator("#tab-whole").click();
         assertThat(page.locator("#space-told")).containsText("3 takes of this project use");
         accessible();
