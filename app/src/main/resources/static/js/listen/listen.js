@@ -8,7 +8,7 @@ import { checkPanel } from './check.js';
 import { describing } from './describe.js';
 import { hearing } from './hearing.js';
 import { historyPanel } from './history.js';
-import { drawLanes } from './lanes.js';
+import { drawLanes, timeMap } from './lanes.js';
 import { notesPanel } from './notes.js';
 import { forget, scoreOf, sheetOf, wordAt } from './sheets.js';
 import { listenKeys } from './listenkeys.js';
@@ -329,12 +329,15 @@ function faster(way) {
 document.addEventListener('logophon:playhead', event => {
   const { id, seconds, item } = event.detail;
   if (!sheet || id !== sheet.id) return;
-  const data = takeOf()?.data;
-  if (seconds === null || !data || item?.take && item.take !== takeOf().id) { words.light(-1); if (seconds === null) lanes?.place(null); return; }
-  lanes?.place(seconds);
+  // the programme has the kept take, another version of it another one
+  const take = takes.find(one => one.sound === item?.sound) ?? takes.find(one => one.kept) ?? takeOf();
+  const data = take?.data;
+  if (seconds === null || !data) { words.light(-1); lanes?.place(null); return; }
+  const shownData = takeOf().data;
+  lanes?.place(take === takeOf() || !shownData ? seconds : timeMap(data, shownData)(seconds));
   const heard = wordAt(data, seconds);
   const start = data.words[heard]?.start;
-  words.light(heard < 0 || takeOf().otherWords ? -1 : sheet.words.findIndex(([from, to]) => from <= start && to > start || from >= start));
+  words.light(heard < 0 || take.otherWords ? -1 : sheet.words.findIndex(([from, to]) => from <= start && to > start || from >= start));
   show();
 });
 document.addEventListener('logophon:cue', event => { open(event.detail.id, { tell: !ear.playing() }); });
