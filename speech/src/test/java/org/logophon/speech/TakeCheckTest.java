@@ -101,7 +101,7 @@ class TakeCheckTest {
         int missing = 0;
         int doubled = 0;
         for (String text : TEXTS) {
-            for (String id : List.of("nessa")) {
+            for (String id : List.of("gawen")) {
                 Speech speech = rendered(text, voice(id));
                 for (WordTime word : speech.words()) {
                     int samples = word.endSample() - word.startSample();

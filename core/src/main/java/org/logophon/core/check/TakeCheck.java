@@ -30,6 +30,10 @@ public final class TakeCheck {
     /** Of what a word takes beside the others of its take. */
     private static final double MISSING = 0.5;
 
+    /** Of each of two words that share the sound of one, so much is gone at the least; and together, of the shorter one. */
+    private static final double LENT = 0.1;
+
+    private static final double SHORT = 0.6;
     private static final double TWICE = 1.65;
     private static final double TWICE_SECONDS = 0.14;
     /** A stretch of words that lies so far under the take's own level. */
@@ -101,17 +105,31 @@ public final class TakeCheck {
         double[] shares =
                 judged.stream().mapToDouble(word -> share(word, marks)).sorted().toArray();
         double usual = shares[shares.length / 2];
-        for (Spoken word : judged) {
-            double share = share(word, marks) / usual;
+        double[] lacks = judged.stream()
+                .mapToDouble(word -> 1 - share(word, marks) / usual)
+                .toArray();
+        for (int i = 0; i < lacks.length; i++) {
+            Spoken word = judged.get(i);
+            double share = 1 - lacks[i];
             String written = "“" + word.word().in(text) + "”";
             double more = word.share().found() - word.share().known() * usual;
-            if (share < MISSING) {
+            if (share < MISSING || shared(judged, lacks, i)) {
                 findings.add(at(Kind.MISSING, word, "The sound of " + written + " is missing, or most of it."));
             } else if (share > TWICE && more > TWICE_SECONDS && !stressed(word, marks)) {
                 findings.add(
                         at(Kind.TWICE, word, written + " sounds twice, or is drawn out far longer than its kind."));
             }
         }
+    }
+
+    /** Where a word is missing, the next one may lend it some of its sound: then both are short of it. */
+    private static boolean shared(List<Spoken> words, double[] lacks, int at) {
+        if (at + 1 == lacks.length || Math.min(lacks[at], lacks[at + 1]) < LENT || lacks[at + 1] > MISSING) {
+            return false;
+        }
+        double one = words.get(at).share().known();
+        double next = words.get(at + 1).share().known();
+        return lacks[at] * one + lacks[at + 1] * next > SHORT * Math.min(one, next);
     }
 
     /** Found against known, at the pace that marks ask for. */
