@@ -23,6 +23,8 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
     private static final double SURE = 1.02;
     /** Beside that, for the edges of what is cut and stretched. */
     private static final double SURE_SECONDS = 0.04;
+    /** And for each pause that is asked for, which may come out a little longer. */
+    private static final double SURE_EACH_SECONDS = 0.03;
 
     /**
      * A take as it is.
@@ -48,20 +50,20 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
         double said = spoken.length().seconds() - paused;
         double wanted = slot.seconds() - SURE_SECONDS;
         for (int pauses = 100; pauses >= LEAST_PAUSES; pauses -= 5) {
-            if (sure(said, paused, pauses, 100) <= wanted) {
+            if (sure(spoken, said, paused, pauses, 100) <= wanted) {
                 return made(pauses, 100, SampleCount.ZERO, 0, said, paused);
             }
         }
         for (int pace = 101; pace <= QUICKEST; pace++) {
-            if (sure(said, paused, LEAST_PAUSES, pace) <= wanted) {
+            if (sure(spoken, said, paused, LEAST_PAUSES, pace) <= wanted) {
                 return made(LEAST_PAUSES, pace, SampleCount.ZERO, 0, said, paused);
             }
         }
-        double over = sure(said, paused, LEAST_PAUSES, QUICKEST) - wanted;
+        double over = sure(spoken, said, paused, LEAST_PAUSES, QUICKEST) - wanted;
         if (over <= free.seconds()) {
             return made(LEAST_PAUSES, QUICKEST, SampleCount.nearest(over), 0, said, paused);
         }
-        double each = sure(said, paused, LEAST_PAUSES, QUICKEST) / Math.max(1, spoken.words());
+        double each = sure(spoken, said, paused, LEAST_PAUSES, QUICKEST) / Math.max(1, spoken.words());
         int words = (int) Math.ceil((over - free.seconds()) / each);
         return made(LEAST_PAUSES, QUICKEST, free, Math.min(words, spoken.words()), said, paused);
     }
@@ -75,7 +77,7 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
         for (int pace = 100; pace >= SLOWEST; pace--) {
             for (int pauses = 100; pauses <= LONGEST_PAUSES; pauses += 10) {
                 boolean more = pace < 100 || pauses > 100;
-                if (more && sure(said, paused, pauses, pace) <= wanted) {
+                if (more && sure(spoken, said, paused, pauses, pace) <= wanted) {
                     Fit fit = made(pauses, pace, SampleCount.ZERO, 0, said, paused);
                     best = best == null || fit.length().compareTo(best.length()) > 0 ? fit : best;
                 }
@@ -93,8 +95,9 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
     }
 
     /** What is changed may come out a little longer; what isn't stays as long as it was measured. */
-    private static double sure(double said, double paused, int pauses, int pace) {
-        return said * 100 / pace * (pace == 100 ? 1 : SURE) + paused * pauses / 100;
+    private static double sure(Spoken spoken, double said, double paused, int pauses, int pace) {
+        double each = pauses == 100 ? 0 : SURE_EACH_SECONDS * spoken.pauses().size();
+        return said * 100 / pace * (pace == 100 ? 1 : SURE) + paused * pauses / 100 + each;
     }
 
     /** True when nothing has to be cut. */

@@ -65,6 +65,12 @@ public record Recipe(
         return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, other, parted);
     }
 
+    /** The same at another pace, as far as paces go. */
+    public Recipe atPace(double factor) {
+        return new Recipe(
+                text, said, voice, engineVersion, within(factor, 0.4, 2.5), semitones, treatment, style, score, parted);
+    }
+
     /** The same with other voices for some of its words. */
     public Recipe parted(VoiceParts others) {
         return new Recipe(

@@ -114,10 +114,10 @@ class PlaceTest {
         assertThat(Fit.into(seconds(6), spoken, SampleCount.ZERO)).isNull();
         Fit pauses = Fit.into(seconds(5.7), spoken, SampleCount.ZERO);
         assertThat(pauses.pacePercent()).isEqualTo(100);
-        assertThat(pauses.pausePercent()).isEqualTo(65);
+        assertThat(pauses.pausePercent()).isEqualTo(60);
         Fit pace = Fit.into(seconds(5.2), spoken, SampleCount.ZERO);
         assertThat(pace.pausePercent()).isEqualTo(50);
-        assertThat(pace.pacePercent()).isBetween(108, 110);
+        assertThat(pace.pacePercent()).isBetween(109, 112);
         assertThat(pace.fits()).isTrue();
         Fit cut = Fit.into(seconds(4), spoken, SampleCount.ZERO);
         assertThat(cut.fits()).isFalse();
