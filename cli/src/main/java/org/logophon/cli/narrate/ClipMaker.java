@@ -15,8 +15,13 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.IntStream;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
+import org.logophon.cli.narrate.NarrationReport.FindingEntry;
+import org.logophon.cli.narrate.NarrationReport.InPicture;
+import org.logophon.cli.narrate.NarrationReport.SlotEntry;
+import org.logophon.cli.narrate.PictureOptions.Picture;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
 import org.logophon.core.delivery.DeliveredClip;
@@ -24,6 +29,11 @@ import org.logophon.core.delivery.FileNames;
 import org.logophon.core.delivery.PackagePart;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.place.Fit;
+import org.logophon.core.place.Fitting;
+import org.logophon.core.place.PlaceCheck.PlacedCue;
+import org.logophon.core.place.PlaceFinding;
+import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
@@ -32,6 +42,7 @@ import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.WordTime;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.WavFile;
@@ -49,16 +60,18 @@ final class ClipMaker {
     private final ClipFinisher finisher;
     private final NarrationPlan plan;
     private final Outcome outcome;
+    private final Picture picture;
     private final PrintWriter progress;
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
-    /** @param hired null when there is no service of hired voices */
+    /** @param hired null when there is no service of hired voices. @param picture that clips are placed to; null for none */
     ClipMaker(
             WorkerPool pool,
             NarrationPlan plan,
             HiredService hired,
             List<OwnEngine> own,
             Outcome outcome,
+            Picture picture,
             PrintWriter progress) {
         this.narrator = new Narrator(
                 new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
@@ -66,6 +79,7 @@ final class ClipMaker {
         this.finisher = new ClipFinisher(new WorkerResampler(pool));
         this.plan = plan;
         this.outcome = outcome;
+        this.picture = picture;
         this.progress = progress;
     }
 
@@ -81,7 +95,11 @@ final class ClipMaker {
             SampleCount length,
             Measurement measurement,
             double paceFactor,
-            double semitones) {}
+            double semitones,
+            Said said) {}
+
+    /** What a fit starts from. */
+    private record Said(Recipe recipe, List<WordTime> words, int rate) {}
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
@@ -96,22 +114,64 @@ final class ClipMaker {
             List<Future<Made>> work = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
-                work.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at))));
+                work.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at), null)));
             }
-            place(collect(file, work), file, folder);
+            List<Made> clips = collect(file, work);
+            Placing placing = new Placing(
+                    picture, file.numbers(), cues.stream().map(ScriptCue::text).toList());
+            place(placing.fits() ? fitted(clips, placing, file, folder, threadsOfWork) : clips, placing, file, folder);
         } finally {
             threadsOfWork.shutdownNow();
         }
     }
 
-    private Made one(ScriptFile file, int at, Path folder, String fileName) throws IOException {
+    /** Those that run past their slots, made anew so that they don't; where that can't be, it is told. */
+    private List<Made> fitted(
+            List<Made> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
+            throws IOException {
+        List<Made> all = new ArrayList<>(clips);
+        List<Future<Made>> work = new ArrayList<>();
+        List<Integer> places = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            Made made = all.get(i);
+            SampleCount slot = placing.slot(made.index());
+            Said said = made.said();
+            Fit fit = slot == null
+                    ? null
+                    : Fit.into(
+                            slot,
+                            Fitting.spoken(made.clip().text(), said.words(), said.rate(), made.length()),
+                            SampleCount.ZERO);
+            if (fit == null) {
+                continue;
+            }
+            if (!fit.fits()) {
+                outcome.warning(
+                        file.name() + ", cue " + made.clip().number() + ": it can't fit its slot within comfort. "
+                                + (fit.words() == 1 ? "1 word" : fit.words() + " words") + " would have to go.");
+            }
+            Recipe recipe = Fitting.fitted(said.recipe(), said.words(), said.rate(), fit);
+            String fileName = made.clip().file();
+            places.add(i);
+            work.add(threadsOfWork.submit(() -> one(file, made.index(), folder, fileName, recipe)));
+        }
+        List<Made> again =
+                collect(file, work, places.stream().map(i -> all.get(i).index()).toList());
+        for (Made made : again) {
+            all.replaceAll(one -> one.index() == made.index() ? made : one);
+        }
+        return all;
+    }
+
+    /** @param fitted how it is said to fit its slot; null for as the plan says */
+    private Made one(ScriptFile file, int at, Path folder, String fileName, Recipe fitted) throws IOException {
         ScriptCue cue = file.script().cues().get(at);
         String number = file.numbers().get(at);
         String problem = ScriptCue.problem(cue.text());
         if (problem != null) {
             throw new SpeechFailed(problem);
         }
-        Recipe recipe = plan.recipe(file, at, narrator::engineVersion);
+        Recipe recipe = fitted == null ? plan.recipe(file, at, narrator::engineVersion) : fitted;
         Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
@@ -137,19 +197,26 @@ final class ClipMaker {
                 SampleCount.converted(clip.sound().length(), clip.sound().rate()),
                 speech.measurement(),
                 recipe.paceFactor(),
-                voice.whispers() ? plan.direction().semitones() : recipe.semitones());
+                voice.whispers() ? plan.direction().semitones() : recipe.semitones(),
+                new Said(recipe, speech.words(), speech.sound().rate()));
     }
 
     /** Those that could be made, in the order of the script; the others are told. */
     private List<Made> collect(ScriptFile file, List<Future<Made>> work) {
+        return collect(file, work, IntStream.range(0, work.size()).boxed().toList());
+    }
+
+    /** @param cues that the work is for */
+    private List<Made> collect(ScriptFile file, List<Future<Made>> work, List<Integer> cues) {
         List<Made> clips = new ArrayList<>();
         for (int i = 0; i < work.size(); i++) {
-            String number = file.numbers().get(i);
+            int at = cues.get(i);
+            String number = file.numbers().get(at);
             try {
                 Made made = work.get(i).get();
                 clips.add(made);
-                warnings(file, number, plan.voiceOf(file, i), made);
-                plan.missing(file, i)
+                warnings(file, number, plan.voiceOf(file, at), made);
+                plan.missing(file, at)
                         .forEach(sentence -> outcome.warning(file.name() + ", cue " + number + ": " + sentence));
                 progress.println(file.name() + ": " + number + " written, " + (i + 1) + " of " + work.size());
             } catch (ExecutionException e) {
@@ -196,11 +263,13 @@ final class ClipMaker {
     }
 
     /** Gives every clip its place in the programme, and writes what is told of the whole. */
-    private void place(List<Made> clips, ScriptFile file, Path folder) throws IOException {
+    private void place(List<Made> clips, Placing placing, ScriptFile file, Path folder) throws IOException {
         SampleCount gap = SampleCount.ofMillis(plan.direction().pauseMillis());
-        Programme<Made> programme = Programme.inOrder(clips.stream()
-                .map(made -> new Programme.Entry<>(made, made.length(), gap))
-                .toList());
+        Programme<Made> programme = Programme.placed(
+                clips.stream()
+                        .map(made -> new Programme.Entry<>(made, made.length(), gap, placing.placement(made.index())))
+                        .toList(),
+                picture == null ? null : picture.rate());
         for (PlacedClip<Made> placed : programme.clips()) {
             Made made = placed.cue();
             WavFile.setTimeReference(
@@ -211,12 +280,48 @@ final class ClipMaker {
                     plan.voiceOf(file, made.index()).id(),
                     file.directed().isEmpty()
                             ? List.of()
-                            : file.directed().get(made.index()).places());
+                            : file.directed().get(made.index()).places(),
+                    picture == null ? null : inPicture(placed, placing));
+        }
+        if (picture != null) {
+            findings(programme, placing, file);
         }
         for (PackagePart part : PackagePart.ALL) {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve(part.fileName())))) {
                 part.write(programme.with(Made::clip), out);
             }
+        }
+    }
+
+    private InPicture inPicture(PlacedClip<Made> placed, Placing placing) {
+        boolean slotted = placing.placement(placed.cue().index()) instanceof InSlot;
+        InSlot slot = slotted ? (InSlot) placing.placement(placed.cue().index()) : null;
+        long after = picture.rate().rounded(placed.end().samples(), SampleCount.RATE);
+        return new InPicture(
+                picture.timecode(placed.start().samples()),
+                picture.timecode(after),
+                placed.start().samples(),
+                slot == null
+                        ? null
+                        : new SlotEntry(
+                                picture.timecode(slot.in().samples()),
+                                picture.timecode(slot.out().samples())),
+                slot == null
+                        ? null
+                        : picture.rate().frameAt(slot.out().samples(), SampleCount.RATE)
+                                - picture.rate().frameAt(after, SampleCount.RATE));
+    }
+
+    private void findings(Programme<Made> programme, Placing placing, ScriptFile file) {
+        outcome.findings();
+        Programme<PlacedCue> checked =
+                programme.with(made -> new PlacedCue(made.clip().number(), placing.placement(made.index())));
+        for (PlaceFinding finding : placing.findings(checked)) {
+            String number = finding.index() < 0
+                    ? null
+                    : checked.clips().get(finding.index()).cue().number();
+            outcome.finding(new FindingEntry(finding.kind().id(), number, finding.frames(), finding.sentence()));
+            outcome.warning(file.name() + ": " + finding.sentence());
         }
     }
 }

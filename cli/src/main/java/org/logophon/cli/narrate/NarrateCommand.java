@@ -97,6 +97,9 @@ public final class NarrateCommand implements Callable<Integer> {
             description = "Loudness of the clips (${DEFAULT-VALUE}).")
     private String target;
 
+    @Mixin
+    private PictureOptions picture;
+
     @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
     private boolean allowCharges;
 
@@ -108,6 +111,7 @@ public final class NarrateCommand implements Callable<Integer> {
         Outcome outcome = new Outcome();
         List<String> warnings = new ArrayList<>();
         NarrationPlan plan = plan(options.readings(warnings));
+        PictureOptions.Picture asked = picture();
         options.own().warnings().forEach(spec.commandLine().getErr()::println);
         warnings.addAll(options.own().warnings());
         warnings.forEach(outcome::warning);
@@ -141,6 +145,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     options.hired().service(),
                     options.own().engines(),
                     outcome,
+                    asked,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));
@@ -165,6 +170,14 @@ public final class NarrateCommand implements Callable<Integer> {
             return ExitStatus.FAILED;
         }
         return ExitStatus.DONE;
+    }
+
+    private PictureOptions.Picture picture() throws IOException {
+        try {
+            return picture.read();
+        } catch (InvalidInput wrong) {
+            throw new InputUnusable(wrong.getMessage());
+        }
     }
 
     private List<ScriptFile> read(NarrationPlan plan, Outcome outcome) throws IOException {

@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.logophon.cli.narrate.NarrationReport.Charged;
 import org.logophon.cli.narrate.NarrationReport.ClipEntry;
+import org.logophon.cli.narrate.NarrationReport.FindingEntry;
+import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.PlaceEntry;
 import org.logophon.cli.narrate.NarrationReport.WordEntry;
 import org.logophon.core.delivery.DeliveredClip;
@@ -21,6 +23,7 @@ final class Outcome implements Charges {
 
     private final List<ClipEntry> clips = new ArrayList<>();
     private final List<String> warnings = new ArrayList<>();
+    private List<FindingEntry> findings;
     private final Map<String, Charged> charges = new ConcurrentHashMap<>();
     private int failed;
 
@@ -39,8 +42,8 @@ final class Outcome implements Charges {
                         voice.terms().currency()));
     }
 
-    /** @param places that the script has named, each told with the time of the word after it */
-    void clip(DeliveredClip clip, SampleCount length, String voiceId, List<NamedPlace> places) {
+    /** @param picture where it stands in it; null without one. @param places that the script has named, each told with the time of the word after it */
+    void clip(DeliveredClip clip, SampleCount length, String voiceId, List<NamedPlace> places, InPicture picture) {
         clips.add(new ClipEntry(
                 clip.number(),
                 clip.file(),
@@ -56,7 +59,8 @@ final class Outcome implements Charges {
                         ? null
                         : places.stream()
                                 .map(place -> place(place, clip, length.seconds()))
-                                .toList()));
+                                .toList(),
+                picture));
     }
 
     private static PlaceEntry place(NamedPlace place, DeliveredClip clip, double end) {
@@ -75,6 +79,16 @@ final class Outcome implements Charges {
                 rounded(word.endSeconds(), 1e4));
     }
 
+    void finding(FindingEntry finding) {
+        findings().add(finding);
+    }
+
+    /** From here on there is a picture. */
+    List<FindingEntry> findings() {
+        findings = findings == null ? new ArrayList<>() : findings;
+        return findings;
+    }
+
     void warning(String sentence) {
         warnings.add(sentence);
     }
@@ -89,7 +103,7 @@ final class Outcome implements Charges {
     }
 
     NarrationReport report() {
-        return new NarrationReport(clips, warnings, charges.isEmpty() ? null : charged());
+        return new NarrationReport(clips, warnings, findings, charges.isEmpty() ? null : charged());
     }
 
     private Charged charged() {
