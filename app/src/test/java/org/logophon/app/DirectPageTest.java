@@ -87,7 +87,9 @@ class DirectPageTest extends BrowserTest {
 
     @Test
     void theTransportPlaysOnAndGoesWhereOneClicks() {
-        rendered("Transport", "One.\n\nTwo.\n\nThree.");
+        rendered(
+                "Transport",
+                "The lamp was lit.\n\nNobody in the tower slept that night, nor for many nights to come.\n\nThree.");
         assertThat(page.locator(".strip rect.state-ready")).hasCount(3);
         page.getByLabel("Play the programme").click();
         assertThat(page.locator("#stage h1"))

@@ -115,9 +115,7 @@ class HistoryController {
         CueView view = projects.cue(id, cue);
         String now = view.cue().text();
         String words = history.wordsAt(cue, time).orElse(now);
-        // what is made and kept at once is written down a moment apart
-        Take take =
-                history.keptAt(cue, time.plusSeconds(1)).flatMap(takes::find).orElse(null);
+        Take take = history.keptAt(cue, time).flatMap(takes::find).orElse(null);
         return new Then(
                 words,
                 !words.equals(now),

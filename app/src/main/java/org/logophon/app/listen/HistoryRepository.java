@@ -88,7 +88,11 @@ class HistoryRepository {
     Optional<UUID> keptAt(UUID cue, Instant at) {
         return jdbc.sql("""
                 select t.id from take_event e join take t on t.id = e.take_id
-                where t.cue_id = :cue and e.what = 'kept' and e.at <= :at and t.speech_id is not null order by e.id desc limit 1""")
+                where t.cue_id = :cue and e.what = 'kept' and t.speech_id is not null
+                -- what is made and kept at once is written down a moment apart
+                and (e.at <= :at or exists (select 1 from take_event m where m.take_id = e.take_id and m.what = 'made' and m.at <= :at
+                                            and e.at between m.at and m.at + interval '1 second'))
+                order by e.id desc limit 1""")
                 .param("cue", cue)
                 .param("at", at.atOffset(ZoneOffset.UTC))
                 .query(UUID.class)
