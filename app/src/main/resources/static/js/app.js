@@ -121,10 +121,18 @@ export const clock = seconds => {
 };
 
 /** Timecode, counted in whole frames. @param rate as the server gives it: frames in so many seconds, and how many a second counts */
-export const timecode = (seconds, { frames, seconds: per, counted }) => {
-  const frame = Math.floor(seconds * frames / per + 1e-6);
-  const two = n => String(n).padStart(2, '0');
-  return [frame / counted / 3600, frame / counted / 60 % 60, frame / counted % 60, frame % counted].map(n => two(Math.floor(n))).join(':');
+export const timecode = (seconds, { frames, seconds: per, counted, drop, start }) => {
+  let frame = Math.floor(seconds * frames / per + 1e-6) + start;
+  if (drop) {
+    // numbers that are left out, each minute but the tenth (SMPTE ST 12-1)
+    const left = counted / 15;
+    const minute = 60 * counted - left;
+    const ten = 10 * minute + left;
+    const rest = frame % ten;
+    frame += left * (9 * Math.floor(frame / ten) + (rest < minute + left ? 0 : 1 + Math.floor((rest - minute - left) / minute)));
+  }
+  const two = n => String(Math.floor(n)).padStart(2, '0');
+  return `${two(frame / counted / 3600 % 24)}:${two(frame / counted / 60 % 60)}:${two(frame / counted % 60)}${drop ? ';' : ':'}${two(frame % counted)}`;
 };
 
 export const typing = target => target.closest('input:not([type=range]), textarea, select, [contenteditable=true]') !== null;

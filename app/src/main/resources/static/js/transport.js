@@ -146,6 +146,9 @@ export function goTo(id) {
 
 export const all = () => cues;
 
+/** What timecode counts in. */
+export const frameRate = () => rate;
+
 /** Which of them is the current one. */
 export const index = () => at;
 

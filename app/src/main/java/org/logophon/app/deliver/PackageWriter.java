@@ -36,7 +36,6 @@ import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.script.WordSpread;
-import org.logophon.core.timecode.FrameRate;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
@@ -73,7 +72,7 @@ class PackageWriter {
      */
     boolean write(ProjectView view, Delivery delivery, OutputStream to, IntPredicate goOn) throws IOException {
         Map<CueView, String> names = ClipNames.names(view, delivery.namePattern());
-        Programme<CueView> programme = ProjectView.programme(
+        Programme<CueView> programme = view.programme(
                 List.copyOf(names.keySet()), cue -> cue.status().sound().length());
         LocalDateTime made = LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC);
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
@@ -127,7 +126,10 @@ class PackageWriter {
         }
         List<PackagePart> parts = new ArrayList<>(PackagePart.ALL);
         if (!markers.isEmpty()) {
-            parts.add(new Markers(markers, FrameRate.DEFAULT));
+            parts.add(new Markers(
+                    markers,
+                    view.project().picture().counting(),
+                    view.project().picture().startFrame()));
         }
         return parts;
     }

@@ -3,12 +3,16 @@ package org.logophon.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Cue;
+import org.logophon.app.project.CuePlace;
 import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.CueRepository.StoredPlace;
 import org.logophon.app.project.MarkRepository;
+import org.logophon.app.project.Picture;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.RoleRepository;
 import org.logophon.app.rendering.RenderService;
@@ -17,7 +21,10 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.programme.Placement.Anchor;
+import org.logophon.core.script.Slot;
 import org.logophon.core.suggest.QuotedSpeech;
+import org.logophon.core.timecode.FrameRate;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -31,6 +38,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
 class DemoProjects {
+
+    private static final int[] SHOTS_MILLIS = {
+        15_000, 14_200, 11_600, 12_400, 8_560, 10_800, 10_200, 10_400, 10_000, 13_600, 6_800, 11_200
+    };
+    private static final int BETWEEN_SHOTS_MILLIS = 800;
 
     private final DemoPlaced placed;
     private final ProjectRepository projects;
@@ -72,7 +84,11 @@ class DemoProjects {
                 Direction.NONE,
                 "",
                 Direction.NONE);
-        place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
+        UUID course =
+                place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
+        if (course != null) {
+            picture(course);
+        }
         UUID film = place(
                 "The Lantern Room",
                 360,
@@ -109,6 +125,23 @@ class DemoProjects {
         cues.of(project).forEach(this::mark);
         rendering.renderChanged(project, 0);
         return project;
+    }
+
+    /** Twelve shots of a course, cut before the voice was there: two of them are too short for what is said. */
+    private void picture(UUID project) {
+        projects.setPicture(project, new Picture(FrameRate.DEFAULT, 10 * FrameRate.DEFAULT.framesAnHour(), 200));
+        List<Cue> course = cues.of(project);
+        List<StoredPlace> places = new ArrayList<>();
+        int in = 0;
+        for (int i = 0; i < Math.min(course.size(), SHOTS_MILLIS.length); i++) {
+            places.add(new StoredPlace(
+                    course.get(i).id(),
+                    new CuePlace(CuePlace.Kind.SLOT, Anchor.START, 0, null),
+                    new Slot(in, in + SHOTS_MILLIS[i]),
+                    null));
+            in += SHOTS_MILLIS[i] + BETWEEN_SHOTS_MILLIS;
+        }
+        cues.setPlaces(places);
     }
 
     /** A quotation is said by the keeper whom it quotes, a line of Welsh by a Welsh voice. */

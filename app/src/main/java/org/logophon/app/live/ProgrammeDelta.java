@@ -23,7 +23,9 @@ record ProgrammeDelta(
 
     /** @param before null when pages were told nothing yet */
     static ProgrammeDelta between(Answer before, Answer now) {
-        if (before == null || before.cues().size() != now.cues().size()) {
+        if (before == null
+                || before.cues().size() != now.cues().size()
+                || !before.frameRate().equals(now.frameRate())) {
             return all(now);
         }
         List<ProgrammeCue> differing = new ArrayList<>();

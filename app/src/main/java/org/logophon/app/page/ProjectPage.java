@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.logophon.app.project.CueState;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Picture;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.review.CueReview;
 import org.logophon.app.rendering.RenderService;
 import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.effect.Effect;
+import org.logophon.core.programme.Placement.InSlot;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -88,6 +91,7 @@ public class ProjectPage {
                         : cues == 0 ? "no cues yet" : "all " + cues + " ready";
         path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && !direct, current == Step.DIRECT));
         path.add(listen(view, current));
+        path.add(place(view, current));
         path.add(new PathStep(Step.DELIVER, ready + " of " + cues + " ready", false, false, current == Step.DELIVER));
         return path;
     }
@@ -111,6 +115,30 @@ public class ProjectPage {
                                 ? approved + " of " + cues + " approved"
                                 : cues == 0 ? "nothing to hear yet" : "hear it through";
         return new PathStep(Step.LISTEN, fact, noted > 0 || changed > 0, done, current == Step.LISTEN);
+    }
+
+    private static PathStep place(ProjectView view, Step current) {
+        Picture picture = view.project().picture();
+        long slots =
+                view.cues().stream().filter(cue -> slot(cue, picture) != null).count();
+        long over = view.programme().clips().stream()
+                .filter(clip -> slot(clip.cue(), picture) != null
+                        && clip.end().compareTo(slot(clip.cue(), picture).out()) > 0)
+                .count();
+        String fact = view.cues().isEmpty()
+                ? "nothing to place yet"
+                : over > 0
+                        ? over + (over == 1 ? " runs over" : " run over")
+                        : slots > 0
+                                ? "all in their slots"
+                                : picture.rate() == null
+                                        ? "no picture"
+                                        : picture.rate().id() + " a second";
+        return new PathStep(Step.PLACE, fact, over > 0, slots > 0 && over == 0, current == Step.PLACE);
+    }
+
+    private static InSlot slot(CueView cue, Picture picture) {
+        return cue.cue().place().placement(cue.cue().slot(), picture) instanceof InSlot slot ? slot : null;
     }
 
     private static String count(long count, String noun) {

@@ -6,6 +6,7 @@ public enum Step {
     CAST("Cast"),
     DIRECT("Direct"),
     LISTEN("Listen"),
+    PLACE("Place"),
     DELIVER("Deliver");
 
     private final String title;

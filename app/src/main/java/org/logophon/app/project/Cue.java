@@ -12,6 +12,7 @@ import org.logophon.core.take.TakenDirection;
  * @param syllables as they would be spoken, for the estimate of time
  * @param referenceSeconds what an average voice takes for the text; 0 in a row from before that was kept
  * @param taken     what it follows instead of its project and role; null for them
+ * @param place     what somebody has said of where it stands
  * @param slot      the time that the picture leaves; null when nobody said
  */
 public record Cue(
@@ -27,4 +28,5 @@ public record Cue(
         Slot slot,
         Direction direction,
         int version,
-        TakenDirection taken) {}
+        TakenDirection taken,
+        CuePlace place) {}

@@ -5,9 +5,11 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.programme.Placement.Anchor;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.script.Slot;
 import org.logophon.core.take.TakenDirection;
@@ -163,6 +165,25 @@ public class CueRepository {
                 });
     }
 
+    /** A cue's place, slot and gap as they are stored together. @param gapMillis its own; null for none */
+    public record StoredPlace(UUID cue, CuePlace place, Slot slot, Integer gapMillis) {}
+
+    public void setPlaces(List<StoredPlace> places) {
+        batches.batchUpdate("""
+                update cue set placement = ?, anchor = ?, offset_samples = ?, fixed_samples = ?, slot_in_millis = ?, slot_out_millis = ?,
+                pause_after_millis = ? where id = ?""", places, 500, (statement, placed) -> {
+            CuePlace place = placed.place();
+            statement.setString(1, place.kind() == null ? null : place.kind().id());
+            statement.setString(2, place.anchor().name().toLowerCase(Locale.ROOT));
+            statement.setLong(3, place.offsetSamples());
+            statement.setObject(4, place.fixedSamples());
+            statement.setObject(5, placed.slot() == null ? null : placed.slot().inMillis());
+            statement.setObject(6, placed.slot() == null ? null : placed.slot().outMillis());
+            statement.setObject(7, placed.gapMillis());
+            statement.setObject(8, placed.cue());
+        });
+    }
+
     public void setNumbers(List<UUID> cues, List<String> numbers) {
         List<Integer> all =
                 java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
@@ -185,6 +206,15 @@ public class CueRepository {
         return in == null ? null : new Slot(in, row.getInt("slot_out_millis"));
     }
 
+    private static CuePlace place(ResultSet row) throws SQLException {
+        String kind = row.getString("placement");
+        return new CuePlace(
+                kind == null ? null : CuePlace.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                Anchor.valueOf(row.getString("anchor").toUpperCase(Locale.ROOT)),
+                row.getLong("offset_samples"),
+                row.getObject("fixed_samples", Long.class));
+    }
+
     private static Cue cue(ResultSet row, int at) throws SQLException {
         return new Cue(
                 row.getObject("id", UUID.class),
@@ -199,6 +229,7 @@ public class CueRepository {
                 slot(row),
                 DirectionColumns.read(row),
                 row.getInt("version"),
-                TakenColumn.read(row.getString("taken")));
+                TakenColumn.read(row.getString("taken")),
+                place(row));
     }
 }

@@ -48,9 +48,17 @@ public record CueView(
         return length.seconds();
     }
 
-    /** Silence after it, before the next cue. */
-    public SampleCount gap() {
-        return SampleCount.ofMillis(direction.pauseMillis());
+    /**
+     * Silence after it, before the next cue: its own, else its role's, else the scene's at a scene's end, else the
+     * project's.
+     *
+     * @param ofScene at the end of which it is; null where it isn't at one, or the scene says nothing
+     */
+    public SampleCount gap(Integer ofScene) {
+        boolean said = cue.direction().pauseAfterMillis() != null
+                || cue.taken() != null
+                || role != null && role.direction().pauseAfterMillis() != null;
+        return SampleCount.ofMillis(ofScene != null && !said ? ofScene : direction.pauseMillis());
     }
 
     /** The take that is delivered; null when there is none. */

@@ -13,6 +13,7 @@ import org.logophon.core.finish.FinishSettings;
  * @param scriptVersion raised by one with each saved change of the script
  * @param shape         how the script is split and numbered
  * @param targetLufs    null for "off"
+ * @param picture       that its clips are placed to
  * @param contentVersion raised whenever a recipe of it may have become another
  * @param statusVersion  raised whenever something has become of its cues
  * @param houseVersion   as the content's, for what holds in every project
@@ -29,6 +30,7 @@ public record Project(
         int directionVersion,
         Double targetLufs,
         String namePattern,
+        Picture picture,
         Instant changedAt,
         long contentVersion,
         long statusVersion,

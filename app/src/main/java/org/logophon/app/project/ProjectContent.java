@@ -8,9 +8,10 @@ import org.logophon.core.mark.Marks;
 /**
  * All that recipes of a project follow from, worked out.
  *
+ * @param sceneGaps milliseconds, by scene
  * @param stamp which state of it this is: see {@link ProjectContents}
  */
-record ProjectContent(String stamp, List<Role> roles, List<CueContent> cues) {
+record ProjectContent(String stamp, List<Role> roles, List<CueContent> cues, Map<String, Integer> sceneGaps) {
 
     /** What is known beside a project's cues, while they are worked out. @param seeds of chance, by cue */
     record Around(List<Role> roles, ProjectReadings readings, Map<UUID, Marks> marks, Map<UUID, Long> seeds) {}

@@ -40,6 +40,7 @@ class ProjectContents {
     private final Narrator narrator;
     private final ReadingRepository readings;
     private final MarkRepository marks;
+    private final SceneGapRepository gaps;
     private final Cache<UUID, ProjectContent> kept = Caffeine.newBuilder()
             .maximumWeight(MOST_BYTES)
             .weigher((UUID project, ProjectContent content) -> content.weight())
@@ -51,13 +52,15 @@ class ProjectContents {
             VoiceCatalogue voices,
             Narrator narrator,
             ReadingRepository readings,
-            MarkRepository marks) {
+            MarkRepository marks,
+            SceneGapRepository gaps) {
         this.roles = roles;
         this.cues = cues;
         this.voices = voices;
         this.narrator = narrator;
         this.readings = readings;
         this.marks = marks;
+        this.gaps = gaps;
     }
 
     /** Which state a project's content is in: another one whenever a recipe may be. */
@@ -112,7 +115,8 @@ class ProjectContents {
         return new ProjectContent(
                 stamp,
                 around.roles(),
-                found.stream().map(cue -> content(project, cue, cast, around)).toList());
+                found.stream().map(cue -> content(project, cue, cast, around)).toList(),
+                stamp.isEmpty() && found.size() == 1 ? Map.of() : gaps.of(project.id()));
     }
 
     private CueContent content(Project project, Cue cue, Map<String, Role> cast, Around around) {

@@ -32,6 +32,7 @@ public class ProjectCopy {
         table.saveScript(to, from.script(), from.shape(), from.scriptVersion());
         table.setFinish(to, from.targetLufs(), from.namePattern());
         table.direct(to, from.direction(), 0);
+        table.setPicture(to, from.picture());
         roles.copy(id, to);
         jdbc.sql("""
                 with cues as (
@@ -52,9 +53,9 @@ public class ProjectCopy {
                   insert into place_reading (cue_id, start_index, written, said, said_as)
                   select c.copy, p.start_index, p.written, p.said, p.said_as from cues c join place_reading p on p.cue_id = c.id)
                 insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
-                                 %1$s, taken, kept_take, kept_recipe)
+                                 %1$s, taken, placement, anchor, offset_samples, fixed_samples, kept_take, kept_recipe)
                 select copy, :to, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
-                       %1$s, taken, case when kept_take is null then null else take_copy end, kept_recipe from cues""".formatted(DirectionColumns.NAMES))
+                       %1$s, taken, placement, anchor, offset_samples, fixed_samples, case when kept_take is null then null else take_copy end, kept_recipe from cues""".formatted(DirectionColumns.NAMES))
                 .param("from", id)
                 .param("to", to)
                 .update();

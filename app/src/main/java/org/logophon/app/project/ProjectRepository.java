@@ -14,6 +14,7 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.script.CueNumbers;
 import org.logophon.core.script.Splitting;
+import org.logophon.core.timecode.FrameRate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -159,6 +160,17 @@ public class ProjectRepository {
                 .update();
     }
 
+    public void setPicture(UUID id, Picture picture) {
+        jdbc.sql(
+                        "update project set frame_rate = :rate, start_frame = :start, least_gap_millis = :gap, changed_at = :now where id = :id")
+                .param("rate", picture.rate() == null ? null : picture.rate().id())
+                .param("start", picture.startFrame())
+                .param("gap", picture.leastGapMillis())
+                .param("now", now())
+                .param("id", id)
+                .update();
+    }
+
     /** @return false when the direction is no longer at that version: someone else changed it */
     public boolean direct(UUID id, Direction direction, int version) {
         return jdbc.sql(
@@ -205,6 +217,10 @@ public class ProjectRepository {
                 row.getInt("direction_version"),
                 row.getObject("target_lufs", Double.class),
                 row.getString("name_pattern"),
+                new Picture(
+                        row.getString("frame_rate") == null ? null : FrameRate.named(row.getString("frame_rate")),
+                        row.getLong("start_frame"),
+                        row.getInt("least_gap_millis")),
                 changed,
                 row.getLong("content_version"),
                 row.getLong("status_version"),

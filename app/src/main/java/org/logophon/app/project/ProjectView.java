@@ -1,14 +1,17 @@
 package org.logophon.app.project;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.SampleCount;
 
-/** A project with its roles and cues as they stand. */
-public record ProjectView(Project project, List<Role> roles, List<CueView> cues) {
+/** A project with its roles and cues as they stand. @param sceneGaps milliseconds after a scene, by its name */
+public record ProjectView(Project project, List<Role> roles, List<CueView> cues, Map<String, Integer> sceneGaps) {
 
     public UUID id() {
         return project.id();
@@ -45,12 +48,20 @@ public record ProjectView(Project project, List<Role> roles, List<CueView> cues)
                         : cue.status().sound().length());
     }
 
-    /** Some cues one after another, as if there were no others. */
-    public static Programme<CueView> programme(
-            List<CueView> cues, java.util.function.Function<CueView, SampleCount> length) {
-        return Programme.inOrder(cues.stream()
-                .map(cue -> new Programme.Entry<>(cue, length.apply(cue), cue.gap()))
-                .toList());
+    /** Some of its cues, as if there were no others. */
+    public Programme<CueView> programme(List<CueView> some, Function<CueView, SampleCount> length) {
+        List<Programme.Entry<CueView>> entries = new ArrayList<>(some.size());
+        for (int i = 0; i < some.size(); i++) {
+            CueView cue = some.get(i);
+            String scene = cue.cue().scene();
+            boolean ends = i + 1 < some.size() && !some.get(i + 1).cue().scene().equals(scene);
+            entries.add(new Programme.Entry<>(
+                    cue,
+                    length.apply(cue),
+                    cue.gap(ends ? sceneGaps.get(scene) : null),
+                    cue.cue().place().placement(cue.cue().slot(), project.picture())));
+        }
+        return Programme.placed(entries, project.picture().rate());
     }
 
     /** Running time: cues and the pauses between them. */

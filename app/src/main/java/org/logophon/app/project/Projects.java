@@ -65,7 +65,8 @@ public class Projects {
                 content.cues().stream()
                         .map(cue ->
                                 view(project, cue, became.getOrDefault(cue.cue().id(), CueStatus.NONE)))
-                        .toList());
+                        .toList(),
+                content.sceneGaps());
     }
 
     private CueView view(Project project, CueContent content, CueStatus status) {

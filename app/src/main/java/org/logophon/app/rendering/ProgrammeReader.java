@@ -30,8 +30,12 @@ public class ProgrammeReader {
     public record Answer(
             String stamp, List<ProgrammeCue> cues, long rendering, CountedRate frameRate, double seconds) {}
 
-    /** Frames in so many seconds, and how many of them a second of timecode counts. */
-    public record CountedRate(int frames, int seconds, int counted) {}
+    /**
+     * Frames in so many seconds, and how many of them a second of timecode counts.
+     *
+     * @param start timecode of the programme's first frame, in frames
+     */
+    public record CountedRate(int frames, int seconds, int counted, boolean drop, long start) {}
 
     /**
      * A cue in the programme.
@@ -93,12 +97,17 @@ public class ProgrammeReader {
     public Answer of(UUID id) {
         ProjectView view = projects.view(id);
         Programme<CueView> programme = view.heard();
-        FrameRate rate = FrameRate.DEFAULT;
+        FrameRate rate = view.project().picture().counting();
         return new Answer(
                 stamp(view.project()),
                 programme.clips().stream().map(clip -> cue(view, clip)).toList(),
                 view.count(CueState.RENDERING),
-                new CountedRate(rate.frames(), rate.seconds(), rate.counted()),
+                new CountedRate(
+                        rate.frames(),
+                        rate.seconds(),
+                        rate.counted(),
+                        rate.drop(),
+                        view.project().picture().startFrame()),
                 programme.length().seconds());
     }
 

@@ -37,7 +37,7 @@ class ProgrammeDeltaTest {
     }
 
     private static Answer answer(String stamp, ProgrammeCue... cues) {
-        return new Answer(stamp, List.of(cues), 0, new CountedRate(25, 1, 25), 9);
+        return new Answer(stamp, List.of(cues), 0, new CountedRate(25, 1, 25, false, 0), 9);
     }
 
     @Test
@@ -80,9 +80,10 @@ class ProgrammeDeltaTest {
         for (int i = 0; i < 2_000; i++) {
             cues.add(cue(i, CueState.NEW, i * 2.4, 2));
         }
-        Answer before = new Answer("1", List.copyOf(cues), 0, new CountedRate(25, 1, 25), 9);
+        Answer before = new Answer("1", List.copyOf(cues), 0, new CountedRate(25, 1, 25, false, 0), 9);
         cues.set(1_000, cue(1_000, CueState.RENDERING, 2_400, 2));
-        ProgrammeDelta delta = ProgrammeDelta.between(before, new Answer("2", cues, 1, new CountedRate(25, 1, 25), 9));
+        ProgrammeDelta delta =
+                ProgrammeDelta.between(before, new Answer("2", cues, 1, new CountedRate(25, 1, 25, false, 0), 9));
         String json = tools.jackson.databind.json.JsonMapper.builder().build().writeValueAsString(delta);
         assertThat(json.length()).isLessThan(600);
         assertThat(json).contains("\"rendering\"");

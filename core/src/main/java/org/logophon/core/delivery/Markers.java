@@ -14,17 +14,20 @@ import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.table.SafeCell;
 import org.logophon.core.timecode.FrameRate;
+import org.logophon.core.timecode.Timecode;
 
 /** Notes as markers beside the timeline: one row a note, CSV by RFC 4180, UTF-8. */
 public final class Markers implements PackagePart {
 
     private final List<Marker> markers;
     private final FrameRate rate;
+    private final long start;
 
-    /** @param rate that timecode counts in */
-    public Markers(List<Marker> markers, FrameRate rate) {
+    /** @param rate that timecode counts in. @param start of the programme, in frames */
+    public Markers(List<Marker> markers, FrameRate rate, long start) {
         this.markers = List.copyOf(markers);
         this.rate = rate;
+        this.start = start;
     }
 
     /**
@@ -58,7 +61,7 @@ public final class Markers implements PackagePart {
             for (Marker marker : here) {
                 SampleCount at = placed.start().plus(SampleCount.nearest(marker.seconds()));
                 csv.printRecord(
-                        rate.timecode(at.samples(), SampleCount.RATE),
+                        Timecode.written(start + rate.frameAt(at.samples(), SampleCount.RATE), rate),
                         SafeCell.of(marker.number() + " " + marker.name()),
                         SafeCell.of(marker.note()));
             }

@@ -29,9 +29,16 @@ public final class PlaceCheck {
     /**
      * A cue as it is checked.
      *
-     * @param number for people
+     * @param number    for people
+     * @param onPurpose true when somebody said that it stands so: then it wants no slot
      */
-    public record PlacedCue(String number, Placement placement) {}
+    public record PlacedCue(String number, Placement placement, boolean onPurpose) {
+
+        /** One of which nobody has said anything. */
+        public PlacedCue(String number, Placement placement) {
+            this(number, placement, false);
+        }
+    }
 
     /** @return in the order of the cues; what concerns the whole comes last */
     public static List<PlaceFinding> of(Programme<PlacedCue> programme, Picture picture) {
@@ -72,7 +79,7 @@ public final class PlaceCheck {
             PlacedClip<PlacedCue> clip, int index, boolean slots, Picture picture, List<PlaceFinding> findings) {
         String number = clip.cue().number();
         if (!(clip.cue().placement() instanceof InSlot slot)) {
-            if (slots) {
+            if (slots && !clip.cue().onPurpose()) {
                 findings.add(new PlaceFinding(
                         Kind.NO_SLOT,
                         index,

@@ -13,9 +13,11 @@ import static org.mockito.Mockito.when;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.Picture;
 import org.logophon.app.project.PlaceReading;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
@@ -73,6 +75,7 @@ class SuggestionApplierTest {
                 0,
                 -19.0,
                 "{number}",
+                Picture.NONE,
                 Instant.EPOCH,
                 0,
                 0,
@@ -83,7 +86,7 @@ class SuggestionApplierTest {
             when(view.id()).thenReturn(cue);
             views.add(view);
         }
-        when(projects.view(id)).thenReturn(new ProjectView(project, List.of(), views));
+        when(projects.view(id)).thenReturn(new ProjectView(project, List.of(), views, Map.of()));
     }
 
     private SuggestionApplier.Item item(int cue, String written, FindingKind kind, Act act, String text) {

@@ -1,0 +1,151 @@
+package org.logophon.app.place;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Picture;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.core.place.PlaceCheck;
+import org.logophon.core.place.PlaceCheck.PlacedCue;
+import org.logophon.core.place.PlaceFinding;
+import org.logophon.core.programme.Placement.InSlot;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.programme.SampleCount;
+import org.springframework.stereotype.Component;
+
+/** Every cue in time, against the picture, as the page shows it. */
+@Component
+class PlaceTable {
+
+    private final Projects projects;
+    private final PictureSlots empty;
+
+    PlaceTable(Projects projects, PictureSlots empty) {
+        this.projects = projects;
+        this.empty = empty;
+    }
+
+    /**
+     * @param runs      frames of the clip, counted up
+     * @param spare     frames of its slot that are left; negative when it runs past it; null without one
+     * @param found     kinds of what doesn't fit
+     * @param sentences of it, for people
+     */
+    record Row(
+            UUID id,
+            String number,
+            String scene,
+            String role,
+            int colour,
+            String words,
+            boolean measured,
+            String kind,
+            String anchor,
+            String in,
+            String out,
+            String runs,
+            String slotIn,
+            String slotOut,
+            Long spare,
+            double startSeconds,
+            double seconds,
+            Double slotSeconds,
+            List<String> found,
+            List<String> sentences) {}
+
+    /** @param sentences about the programme as a whole */
+    record Table(
+            String rate,
+            String start,
+            int leastGapMillis,
+            double seconds,
+            List<Row> rows,
+            List<String> sentences,
+            int findings) {}
+
+    Table of(UUID project) {
+        ProjectView view = projects.view(project);
+        Picture picture = view.project().picture();
+        Programme<CueView> programme = view.programme();
+        List<PlaceFinding> findings = findings(view, programme);
+        Map<Integer, List<PlaceFinding>> byCue = new HashMap<>();
+        findings.forEach(finding ->
+                byCue.computeIfAbsent(finding.index(), at -> new ArrayList<>()).add(finding));
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < programme.clips().size(); i++) {
+            rows.add(row(picture, programme.clips().get(i), byCue.getOrDefault(i, List.of())));
+        }
+        return new Table(
+                picture.rate() == null ? "" : picture.rate().id(),
+                picture.timecode(SampleCount.ZERO),
+                picture.leastGapMillis(),
+                programme.length().seconds(),
+                rows,
+                byCue.getOrDefault(-1, List.of()).stream()
+                        .map(PlaceFinding::sentence)
+                        .toList(),
+                findings.size());
+    }
+
+    /** What doesn't fit; without a picture and slots nothing has to. */
+    List<PlaceFinding> findings(ProjectView view, Programme<CueView> programme) {
+        Picture picture = view.project().picture();
+        Integer target = view.project().targetSeconds();
+        List<SampleCount[]> left = empty.of(view.id()).stream()
+                .map(slot -> new SampleCount[] {
+                    picture.frameAt(slot.slot().inMillis()),
+                    picture.frameAt(slot.slot().outMillis())
+                })
+                .toList();
+        return PlaceCheck.of(
+                programme.with(cue -> new PlacedCue(
+                        cue.number(),
+                        cue.cue().place().placement(cue.cue().slot(), picture),
+                        cue.cue().place().kind() != null)),
+                new PlaceCheck.Picture(
+                        picture.counting(),
+                        SampleCount.ofMillis(picture.leastGapMillis()),
+                        target == null ? null : SampleCount.ofMillis(target * 1_000L),
+                        left));
+    }
+
+    private static Row row(Picture picture, PlacedClip<CueView> clip, List<PlaceFinding> findings) {
+        CueView cue = clip.cue();
+        var placement = cue.cue().place().placement(cue.cue().slot(), picture);
+        InSlot slot = placement instanceof InSlot in ? in : null;
+        var rate = picture.counting();
+        long last = rate.frameAt(rate.rounded(clip.end().samples(), SampleCount.RATE), SampleCount.RATE);
+        long first = rate.frameAt(clip.start().samples(), SampleCount.RATE);
+        return new Row(
+                cue.id(),
+                cue.number(),
+                cue.cue().scene(),
+                cue.cue().role(),
+                cue.role() == null ? 0 : cue.role().colour(),
+                cue.cue().text().length() <= 60
+                        ? cue.cue().text()
+                        : cue.cue().text().substring(0, 60),
+                cue.measured(),
+                placement instanceof InSlot
+                        ? "slot"
+                        : placement.getClass().getSimpleName().toLowerCase(Locale.ROOT),
+                slot == null ? "start" : slot.anchor().name().toLowerCase(Locale.ROOT),
+                picture.timecode(clip.start()),
+                picture.timecode(new SampleCount(rate.firstSample(last, SampleCount.RATE))),
+                org.logophon.core.timecode.Timecode.written(last - first, rate),
+                slot == null ? "" : picture.timecode(slot.in()),
+                slot == null ? "" : picture.timecode(slot.out()),
+                slot == null ? null : Long.valueOf(rate.frameAt(slot.out().samples(), SampleCount.RATE) - last),
+                clip.start().seconds(),
+                clip.length().seconds(),
+                slot == null ? null : Double.valueOf(slot.length().seconds()),
+                findings.stream().map(finding -> finding.kind().id()).toList(),
+                findings.stream().map(PlaceFinding::sentence).toList());
+    }
+}

@@ -1,0 +1,5 @@
+// Nothing is written yet: the page waits for the first cue.
+
+import '../transport.js';
+
+document.addEventListener('logophon:programme', event => { if (event.detail.cues.length) location.reload(); });

@@ -1,0 +1,121 @@
+// The Place page: clips on the frames of the picture, what runs over, and what makes it fit.
+
+import { ask, element, say, timecode, typing } from '../app.js';
+import * as transport from '../transport.js';
+import { placeTable } from './table.js';
+import { timeline } from './timeline.js';
+import { timesDialog } from './times.js';
+
+const project = document.querySelector('.transport').dataset.project;
+const address = `/projects/${project}/place`;
+const page = name => document.getElementById(name);
+let table = null;
+let chosen = null;
+let rate = null;
+
+const form = fields => { const made = new FormData(); Object.entries(fields).forEach(([name, value]) => made.append(name, value)); return made; };
+
+async function load() {
+  const { status, body } = await ask('GET', `${address}/table`);
+  if (status !== 200) { say(body?.sentence ?? 'The timeline can’t be read.'); return; }
+  table = body;
+  rate = transport.frameRate();
+  chosen ??= table.rows[0]?.id;
+  table.rows.forEach(row => { row.slotFrom = row.slotSeconds === null ? null : slotFrom(row); });
+  rows.show(table, chosen);
+  line.show(table, chosen);
+  const focused = document.activeElement;
+  if (focused !== page('rate')) page('rate').value = table.rate;
+  if (focused !== page('start')) page('start').value = table.start;
+  if (focused !== page('least')) page('least').value = table.leastGapMillis / 1000;
+  page('whole-found').hidden = table.sentences.length === 0;
+  page('whole-found').replaceChildren(...table.sentences.map(sentence => element('li', '', sentence)));
+  page('make-fit').disabled = !table.rows.some(row => row.found.includes('over-slot'));
+}
+
+/** Where a slot begins in the programme: its timecode less the programme's own. */
+function slotFrom(row) {
+  const frames = text => { const [h, m, s, f] = text.split(/[:;]/).map(Number); return ((h * 60 + m) * 60 + s) * (rate?.counted ?? 25) + f; };
+  const per = rate ? rate.frames / rate.seconds : 25;
+  return row.startSeconds + (frames(row.slotIn) - frames(row.in)) / per;
+}
+
+async function send(path, body) {
+  const { status, body: answer } = await ask('POST', address + path, body);
+  say(answer?.sentence ?? 'That did not work. Reload the page.');
+  // also what was refused: the field says again what is true
+  await load();
+  return status === 200;
+}
+
+function choose(id) {
+  if (chosen === id) return;
+  chosen = id;
+  rows.choose(id);
+  line.choose(id);
+  if (!transport.isRunning()) transport.goTo(id);
+}
+
+const perFrame = () => (rate ? rate.seconds / rate.frames : 0.04);
+const rows = placeTable(page('rows'), {
+  place: (row, { kind, anchor, ...fields }) => send(`/cues/${row.id}`, form({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) })),
+  choose,
+  fit: id => send('/fit', form({ only: id })),
+  hear: id => { transport.halt(); transport.goTo(id); transport.playOn(); },
+});
+const line = timeline(page('ruled'), {
+  choose,
+  moved: (id, seconds) => send('/nudge', { cues: [id], frames: Math.round(seconds / perFrame()) }),
+  timecode: seconds => (rate ? timecode(seconds, rate) : ''),
+});
+
+async function showFit() {
+  const { status, body } = await ask('GET', `${address}/fit`);
+  if (status !== 200) { say(body?.sentence ?? 'That can’t be worked out now.'); return; }
+  const seconds = value => `${value.toFixed(2)} s`;
+  page('fit-rows').replaceChildren(...body.map(one => {
+    const made = element('tr', '');
+    [one.number, seconds(one.now), seconds(one.slot), one.way, seconds(one.result)].forEach((text, i) => made.append(element('td', i === 3 ? '' : 'figures', text)));
+    return made;
+  }));
+  page('fit-apply').disabled = body.length === 0;
+  page('fit').showModal();
+}
+
+const openTimes = timesDialog(page('times'), address, load);
+page('read-times').addEventListener('click', openTimes);
+page('make-fit').addEventListener('click', showFit);
+page('fit-apply').addEventListener('click', async () => { page('fit').close(); await send('/fit', new FormData()); });
+page('fit').querySelector('[data-close]').addEventListener('click', () => page('fit').close());
+['rate', 'start', 'least'].forEach(name => page(name).addEventListener('change', () => send('/picture', form({
+  rate: page('rate').value, start: page('start').value, leastGapMillis: Math.round(Number(page('least').value || 0) * 1000),
+}))));
+document.querySelector('.timeline .zoom').addEventListener('click', event => {
+  const way = event.target.closest('[data-zoom]');
+  if (way) line.zoom(Number(way.dataset.zoom));
+});
+
+document.addEventListener('keydown', event => {
+  if (event.target.closest?.('dialog')) return;
+  if ((event.ctrlKey || event.metaKey) && ['z', 'Z', 'y'].includes(event.key) && !typing(event.target)) {
+    event.preventDefault();
+    send(event.key === 'z' ? '/undo' : '/redo', new FormData());
+    return;
+  }
+  if (event.altKey && ['ArrowLeft', 'ArrowRight'].includes(event.key) && chosen) {
+    event.preventDefault();
+    send('/nudge', { cues: [chosen], frames: (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? 10 : 1) });
+    return;
+  }
+  if (!typing(event.target) && ['+', '-'].includes(event.key)) line.zoom(event.key === '+' ? 1 : -1);
+});
+document.addEventListener('logophon:playhead', event => {
+  const cue = transport.all().find(one => one.id === event.detail.id);
+  line.place(event.detail.seconds === null || !cue ? null : cue.start + event.detail.seconds);
+});
+document.addEventListener('logophon:cue', event => choose(event.detail.id));
+// what has become of clips, here or elsewhere
+document.addEventListener('logophon:programme', () => { if (page('rows')) load(); });
+let resizing = null;
+window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(() => line.resized(), 80); });
+if (page('rows') && transport.all().length) load();

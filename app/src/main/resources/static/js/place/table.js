@@ -1,0 +1,76 @@
+// The table of cues in time: each field is typed into, and says at once what comes of it.
+
+import { button, element } from '../app.js';
+
+const KINDS = [['follow', 'follows'], ['fixed', 'fixed'], ['slot', 'in its slot']];
+
+function field(value, label, act) {
+  const made = element('input', 'form-control');
+  made.value = value;
+  made.dataset.was = value;
+  made.setAttribute('aria-label', label);
+  made.addEventListener('change', () => { if (made.value.trim() !== made.dataset.was) act(made.value.trim()); });
+  made.addEventListener('keydown', event => { if (event.key === 'Escape') made.value = made.dataset.was; });
+  return made;
+}
+
+function select(value, options, label, act) {
+  const made = element('select', 'form-select');
+  options.forEach(([id, text]) => made.append(new Option(text, id)));
+  made.value = value;
+  made.setAttribute('aria-label', label);
+  made.addEventListener('change', () => act(made.value));
+  return made;
+}
+
+const cell = (name, ...parts) => { const made = element('td', name); made.append(...parts); return made; };
+
+/** @param acts {place(row, fields), choose(id), fit(id), hear(id)} */
+export function placeTable(body, acts) {
+  function row(one) {
+    const made = element('tr', '');
+    made.dataset.cue = one.id;
+    const cue = cell(`cuecell role-${one.colour}`);
+    cue.append(button('btn-quiet', one.number, () => { acts.choose(one.id); acts.hear(one.id); }, `Hear cue ${one.number}`), element('span', 'role', one.role), element('span', 'reading', one.words));
+    const slotted = one.kind === 'slot';
+    const stands = cell('', select(one.kind, KINDS, `How cue ${one.number} stands`, kind => acts.place(one, { kind })));
+    if (slotted) stands.append(' ', select(one.anchor, [['start', 'at its start'], ['middle', 'in its middle'], ['end', 'at its end']], `Where in its slot cue ${one.number} stands`, anchor => acts.place(one, { kind: 'slot', anchor })));
+    const inside = one.kind === 'fixed' ? field(one.in, `Cue ${one.number} starts at`, value => acts.place(one, { kind: 'fixed', in: value })) : element('span', 'figures', one.in);
+    const slot = cell('slotcell');
+    if (slotted) {
+      slot.append(field(one.slotIn, `Slot of cue ${one.number} begins at`, value => acts.place(one, { kind: 'slot', in: value })), ' ',
+        field(one.slotOut, `Slot of cue ${one.number} ends at`, value => acts.place(one, { kind: 'slot', out: value })));
+    } else { slot.append(element('span', 'soft', '–')); }
+    const over = one.spare !== null && one.spare < 0;
+    const todo = cell('todo', ...one.sentences.map(sentence => element('p', '', sentence)));
+    if (one.found.includes('over-slot') && one.measured) todo.append(button('btn-quiet', 'make it fit', () => acts.fit(one.id), `Make cue ${one.number} fit its slot`));
+    if (one.found.includes('overlap') || one.found.includes('no-slot')) todo.append(button('btn-quiet', 'let it follow', () => acts.place(one, { kind: 'follow' }), `Let cue ${one.number} follow`));
+    made.append(cue, stands, cell('', inside), cell('', element('span', 'figures', one.out)), cell('', element('span', 'figures', `${one.measured ? '' : '≈ '}${one.runs}`)), slot,
+      cell('', element('span', over ? 'figures over' : 'figures', one.spare === null ? '' : `${one.spare < 0 ? '−' : ''}${Math.abs(one.spare)} f`)), todo);
+    made.addEventListener('focusin', () => acts.choose(one.id));
+    made.addEventListener('click', () => acts.choose(one.id));
+    return made;
+  }
+
+  let shown = new Map();
+  return {
+    /** Only rows that say something else are made anew: the one under the hand stays. */
+    show(table, chosen) {
+      const now = new Map();
+      const rows = table.rows.map(one => {
+        const key = JSON.stringify(one);
+        const there = shown.get(one.id);
+        const kept = there?.key === key ? there.row : row(one);
+        now.set(one.id, { key, row: kept });
+        return kept;
+      });
+      const focused = document.activeElement;
+      const label = body.contains(focused) ? focused.getAttribute('aria-label') : null;
+      shown = now;
+      body.replaceChildren(...rows);
+      if (label) [...body.querySelectorAll('[aria-label]')].find(one => one.getAttribute('aria-label') === label)?.focus();
+      this.choose(chosen);
+    },
+    choose(id) { [...body.rows].forEach(one => one.classList.toggle('chosen', one.dataset.cue === id)); },
+  };
+}
