@@ -2,6 +2,7 @@
 
 import { ask, element, say, timecode, typing } from '../app.js';
 import * as transport from '../transport.js';
+import { gapsDialog } from './gaps.js';
 import { placeTable } from './table.js';
 import { timeline } from './timeline.js';
 import { timesDialog } from './times.js';
@@ -83,6 +84,7 @@ async function showFit() {
 }
 
 const openTimes = timesDialog(page('times'), address, load);
+page('gaps-open').addEventListener('click', gapsDialog(page('gaps'), address, load));
 page('read-times').addEventListener('click', openTimes);
 page('make-fit').addEventListener('click', showFit);
 page('fit-apply').addEventListener('click', async () => { page('fit').close(); await send('/fit', new FormData()); });

@@ -1,6 +1,7 @@
 package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -163,6 +164,33 @@ class PlaceTest extends ApplicationTest {
     }
 
     @Test
+    void gapsAreSetBySceneAndSpareTimeIsSpreadUntilTheTarget() {
+        String project = server.project("Gaps", "# One\n\nWedge the clay.\n\nCentre it.\n\n# Two\n\nStop the wheel.");
+        double second = row(project, 2).get("startSeconds").asDouble();
+        server.post(project + "/place/scenes", Map.of("scene", "One", "seconds", "1.4"));
+        assertThat(row(project, 2).get("startSeconds").asDouble() - second).isCloseTo(1.0, within(1e-6));
+        assertThat(server.json(project + "/place/scenes").get(0).get("millis").asInt())
+                .isEqualTo(1_400);
+        assertThat(server.post(project + "/place/scenes", Map.of("scene", "Nine", "seconds", "1"))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(server.get(project + "/place/spare").body()).contains("how long the programme shall run");
+        server.post(project + "/target", Map.of("target", "0:12"));
+        JsonNode preview = server.json(project + "/place/spare?way=EVENLY&most=10");
+        assertThat(preview.get("gaps").size()).isEqualTo(2);
+        assertThat(preview.get("left").asDouble()).isLessThan(0.05);
+        double before = server.json(project + "/place/table").get("seconds").asDouble();
+        assertThat(server.post(project + "/place/spare", Map.of("way", "EVENLY", "most", "10"))
+                        .body())
+                .contains("2 gaps are longer");
+        assertThat(server.json(project + "/place/table").get("seconds").asDouble())
+                .isBetween(11.9, 12.0);
+        server.post(project + "/place/undo", Map.of());
+        assertThat(server.json(project + "/place/table").get("seconds").asDouble())
+                .isEqualTo(before);
+    }
+
+    @Test
     void whatRunsPastItsSlotIsMadeToFitByDirectionThatUndoTakesBack() {
         String project = rendered("Fitted");
         picture(project, "25", "");
@@ -172,6 +200,16 @@ class PlaceTest extends ApplicationTest {
         assertThat(row(project, 0).get("spare").asInt()).isNegative();
         assertThat(row(project, 0).get("found").toString()).contains("over-slot");
         assertThat(server.get(project + "/place").body()).contains("1 runs over");
+        // or the picture follows the voice
+        String[] shot = server.get(project + "/place/picture.csv")
+                .body()
+                .split("\r\n")[1]
+                .split(",");
+        assertThat(Integer.parseInt(shot[5]))
+                .isEqualTo(-row(project, 0).get("spare").asInt());
+        assertThat(Double.parseDouble(shot[6])).isBetween(91.0, 93.0);
+        assertThat(server.get(project + "/place/picture.edl").body())
+                .contains("FCM: NON-DROP FRAME", "* FROM CLIP NAME: 010");
         JsonNode preview = server.json(project + "/place/fit").get(0);
         assertThat(preview.get("fits").asBoolean()).isTrue();
         assertThat(preview.get("way").asString()).contains("%");

@@ -188,7 +188,8 @@ class PlaceService {
         return changed.size();
     }
 
-    private void change(UUID project, String what, List<CueView> changed, List<StoredPlace> after) {
+    /** Places cues, in a way that undo takes back. Call it in a transaction that holds the project. */
+    void change(UUID project, String what, List<CueView> changed, List<StoredPlace> after) {
         List<StoredPlace> before = changed.stream()
                 .map(cue -> new StoredPlace(
                         cue.id(),

@@ -1,0 +1,39 @@
+package org.logophon.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class ReviewTest {
+
+    private static Heard heard(String words, String direction, String take, String loudness) {
+        return new Heard(words, "isla", direction, "", take, loudness);
+    }
+
+    @Test
+    void anotherTakeIsToldAloneWhereNothingElseHasChanged() {
+        Heard then = heard("a", "1", "T1", "-19");
+        assertThat(then.changed(then)).isEmpty();
+        assertThat(then.changed(heard("a", "1", "T2", "-19"))).containsExactly(Aspect.TAKE);
+        assertThat(then.changed(heard("b", "1", "T2", "-19"))).containsExactly(Aspect.WORDS);
+        assertThat(then.changed(heard("b", "2", "T2", "-16")))
+                .containsExactly(Aspect.WORDS, Aspect.DIRECTION, Aspect.LOUDNESS);
+        assertThat(then.changed(heard("a", "1", "T2", "-16"))).containsExactly(Aspect.LOUDNESS, Aspect.TAKE);
+        assertThat(List.of(Aspect.values())).extracting(Aspect::label).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aNoteFindsItsWordOrSaysThatItIsGone() {
+        NotePlace place = new NotePlace("The lamp was lit at four.", 20, 24);
+        assertThat(place.word()).isEqualTo("four");
+        assertThat(place.index()).isEqualTo(5);
+        assertThat(place.in("Then the lamp was lit at four, again."))
+                .get()
+                .extracting(NotePlace::start)
+                .isEqualTo(25);
+        assertThat(place.in("The lamp was lit at fourteen.")).isEmpty();
+        assertThat(place.in("The lamp was lit at five.")).isEmpty();
+        assertThat(place.in("")).isEmpty();
+    }
+}
