@@ -4,13 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.logophon.core.mark.MarkLabel;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.reading.Pronunciation;
-import org.logophon.core.script.TextDiff;
-import org.logophon.core.script.TextDiff.Kind;
-import org.logophon.core.script.TextDiff.Segment;
+import org.logophon.core.script.Words;
 import org.logophon.core.take.TakeOrigin.MarkThen;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
 
@@ -55,9 +52,23 @@ public final class TakeDifference {
         if (before.text().equals(now.text())) {
             return;
         }
-        List<Segment> pieces = TextDiff.of(before.text(), now.text()).pieces();
-        String gone = joined(pieces, Kind.GONE);
-        String written = joined(pieces, Kind.NEW);
+        List<String> then = wordsOf(before.text());
+        List<String> here = wordsOf(now.text());
+        int head = 0;
+        while (head < Math.min(then.size(), here.size()) && then.get(head).equals(here.get(head))) {
+            head++;
+        }
+        int tail = 0;
+        while (tail < Math.min(then.size(), here.size()) - head
+                && then.get(then.size() - 1 - tail).equals(here.get(here.size() - 1 - tail))) {
+            tail++;
+        }
+        String gone = String.join(" ", then.subList(head, then.size() - tail));
+        String written = String.join(" ", here.subList(head, here.size() - tail));
+        if (gone.isEmpty() && written.isEmpty()) {
+            said.add("other signs");
+            return;
+        }
         if (gone.length() + written.length() > 2 * MOST_LETTERS) {
             said.add("other words");
         } else if (gone.isEmpty()) {
@@ -67,11 +78,8 @@ public final class TakeDifference {
         }
     }
 
-    private static String joined(List<Segment> pieces, Kind kind) {
-        return pieces.stream()
-                .filter(piece -> piece.kind() == kind)
-                .map(piece -> piece.text().strip())
-                .collect(Collectors.joining(" … "));
+    private static List<String> wordsOf(String text) {
+        return Words.of(text).stream().map(word -> word.in(text)).toList();
     }
 
     private static void voice(VoiceThen before, VoiceThen now, List<String> said) {
