@@ -2,10 +2,10 @@
 
 import { say } from '../app.js';
 import * as player from '../player.js';
+import { scoreOf } from '../scores.js';
 import * as through from '../sound/through.js';
 import * as transport from '../transport.js';
 import { timeMap } from './lanes.js';
-import { scoreOf } from './sheets.js';
 
 const SPEEDS = [75, 90, 100, 110, 125, 150, 175, 200];
 const STEP = 2;

@@ -3,6 +3,7 @@
 import { ask, askPriced, element, say, timecode, typing } from '../app.js';
 import { cueList } from '../cuelist.js';
 import { bind, explain } from '../keys.js';
+import { scoreOf, wordAt } from '../scores.js';
 import * as transport from '../transport.js';
 import { checkPanel } from './check.js';
 import { describing } from './describe.js';
@@ -10,7 +11,7 @@ import { hearing } from './hearing.js';
 import { historyPanel } from './history.js';
 import { drawLanes, timeMap } from './lanes.js';
 import { notesPanel } from './notes.js';
-import { forget, scoreOf, sheetOf, wordAt } from './sheets.js';
+import { forget, sheetOf } from './sheets.js';
 import { listenKeys } from './listenkeys.js';
 import { wholePanel } from './whole.js';
 import { wordsOf } from './words.js';

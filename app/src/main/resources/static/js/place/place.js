@@ -76,7 +76,7 @@ async function showFit() {
   const seconds = value => `${value.toFixed(2)} s`;
   page('fit-rows').replaceChildren(...body.map(one => {
     const made = element('tr', '');
-    [one.number, seconds(one.now), seconds(one.slot), one.way, seconds(one.result)].forEach((text, i) => made.append(element('td', i === 3 ? '' : 'figures', text)));
+    [one.number, seconds(one.now), seconds(one.slot), one.could.length ? `${one.way}: ${one.could.map(words => `“${words}”`).join(', ')} could go` : one.way, seconds(one.result)].forEach((text, i) => made.append(element('td', i === 3 ? '' : 'figures', text)));
     return made;
   }));
   page('fit-apply').disabled = body.length === 0;

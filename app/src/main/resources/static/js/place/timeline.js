@@ -1,5 +1,7 @@
 // The timeline: a ruled sheet with the picture's slots above and the clips below, a lane a role. Only what is seen is drawn.
 
+import { scoreOf } from '../scores.js';
+
 const SVG = 'http://www.w3.org/2000/svg';
 const TOP = 20;
 const SLOTS = 22;
@@ -7,6 +9,7 @@ const LANE = 34;
 const LEFT = 74;
 const STEPS = [0.04, 0.2, 1, 2, 5, 10, 15, 30, 60, 120, 300, 600];
 const MOST_PIXELS = 600;
+const SNAP_PIXELS = 6;
 
 const make = (name, attributes, text) => {
   const made = document.createElementNS(SVG, name);
@@ -24,6 +27,8 @@ export function timeline(box, acts) {
   let chosen = null;
   let playhead = null;
   let drag = null;
+  // where the playhead stood last, in seconds
+  let at = null;
 
   const whole = () => Math.max(2, (box.clientWidth - LEFT - 20) / Math.max(1, length()));
   const length = () => Math.max(table.seconds, ...table.rows.map(row => row.startSeconds + Math.max(row.seconds, row.slotSeconds ?? 0)));
@@ -59,6 +64,7 @@ export function timeline(box, acts) {
       const clip = make('rect', { x: x(start), width: Math.max(2, row.seconds * perSecond), y, height: LANE - 7, rx: 3 });
       clip.append(make('title', {}, `${row.number}: ${row.in} to ${row.out}`));
       group.append(clip);
+      if (row.score && row.seconds * perSecond > 24) group.append(wave(row, x(start), y, LANE - 7));
       if (row.seconds * perSecond > 30) group.append(make('text', { x: x(start) + 5, y: y + 17 }, row.number));
       svg.append(group);
     }
@@ -66,6 +72,52 @@ export function timeline(box, acts) {
     svg.append(line);
     playhead = line;
     box.replaceChildren(svg);
+  }
+
+  const peaks = new Map();
+  let soon = null;
+  /** The waveform of a clip that is seen: read when it first comes into sight. */
+  function wave(row, left, top, height) {
+    const data = peaks.get(row.score);
+    const path = make('path', { class: 'wave', d: 'M0 0' });
+    if (data === undefined) {
+      peaks.set(row.score, null);
+      scoreOf(row.score).then(score => {
+        peaks.set(row.score, score?.peaks ?? []);
+        cancelAnimationFrame(soon);
+        soon = requestAnimationFrame(draw);
+      });
+    }
+    if (!data?.length) return path;
+    const middle = top + height / 2;
+    const width = row.seconds * perSecond;
+    let up = '';
+    let down = '';
+    for (let px = 0; px <= width; px += 2) {
+      let most = 0;
+      for (let i = Math.floor(px / perSecond * 100); i <= Math.min(data.length - 1, (px + 2) / perSecond * 100); i++) most = Math.max(most, data[i]);
+      const half = most / 255 * (height / 2 - 4);
+      up += `L${(left + px).toFixed(1)} ${(middle - half).toFixed(1)}`;
+      down = `L${(left + px).toFixed(1)} ${(middle + half).toFixed(1)}${down}`;
+    }
+    path.setAttribute('d', `M${left} ${middle}${up}${down}Z`);
+    return path;
+  }
+
+  /** Near an edge of another clip, of a slot, or the playhead a clip comes to stand at it. */
+  function snapped(id, seconds) {
+    const row = table.rows.find(one => one.id === id);
+    const edges = table.rows.filter(one => one.id !== id).flatMap(one => [one.startSeconds, one.startSeconds + one.seconds])
+      .concat(table.rows.flatMap(one => (one.slotSeconds === null ? [] : [one.slotFrom, one.slotFrom + one.slotSeconds])), at === null ? [] : [at]);
+    let best = SNAP_PIXELS / perSecond;
+    let found = seconds;
+    for (const own of [row.startSeconds, row.startSeconds + row.seconds]) {
+      for (const edge of edges) {
+        const off = edge - (own + seconds);
+        if (Math.abs(off) < best) { best = Math.abs(off); found = seconds + off; }
+      }
+    }
+    return found;
   }
 
   let due = null;
@@ -86,7 +138,7 @@ export function timeline(box, acts) {
     const { id } = drag;
     drag = null;
     if (Math.abs(seconds * perSecond) < 3) { draw(); return; }
-    acts.moved(id, seconds);
+    acts.moved(id, event.altKey ? seconds : snapped(id, seconds));
   });
   box.addEventListener('wheel', event => {
     if (!event.ctrlKey) return;
@@ -112,6 +164,7 @@ export function timeline(box, acts) {
       if (row && (x(row.startSeconds) < box.scrollLeft + LEFT || x(row.startSeconds) > box.scrollLeft + box.clientWidth - 40)) box.scrollLeft = x(row.startSeconds) - box.clientWidth / 3;
     },
     place(seconds) {
+      at = seconds ?? at;
       if (!playhead) return;
       playhead.setAttribute('visibility', seconds === null ? 'hidden' : 'visible');
       if (seconds !== null) { playhead.setAttribute('x1', x(seconds)); playhead.setAttribute('x2', x(seconds)); }

@@ -18,6 +18,7 @@ import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.RenderService;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.place.Cuttable;
 import org.logophon.core.place.Fit;
 import org.logophon.core.place.Fitting;
 import org.logophon.core.programme.Placement.InSlot;
@@ -29,6 +30,7 @@ import org.springframework.stereotype.Service;
 class FitService {
 
     private static final int QUICKEST = 200;
+    private static final int MOST_SHOWN = 5;
 
     private final Projects projects;
     private final TakeRepository takes;
@@ -57,8 +59,17 @@ class FitService {
      * @param way    in words
      * @param result seconds that it is expected to run
      * @param fits   false when words would have to go
+     * @param could  words that could go, where some have to
      */
-    record Preview(UUID cue, String number, double now, double slot, String way, double result, boolean fits) {}
+    record Preview(
+            UUID cue,
+            String number,
+            double now,
+            double slot,
+            String way,
+            double result,
+            boolean fits,
+            List<String> could) {}
 
     private record Found(CueView cue, StoredSpeech speech, Fit fit, SampleCount slot) {}
 
@@ -71,7 +82,17 @@ class FitService {
                         found.slot().seconds(),
                         way(found.fit()),
                         found.fit().length().seconds(),
-                        found.fit().fits()))
+                        found.fit().fits(),
+                        found.fit().fits() ? List.of() : could(found.cue())))
+                .toList();
+    }
+
+    private static List<String> could(CueView cue) {
+        String text = cue.cue().text();
+        String language = cue.voice() == null ? "" : cue.voice().language();
+        return Cuttable.of(text, language).stream()
+                .limit(MOST_SHOWN)
+                .map(stretch -> text.substring(stretch.start(), stretch.end()))
                 .toList();
     }
 

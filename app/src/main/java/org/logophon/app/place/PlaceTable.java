@@ -34,6 +34,7 @@ class PlaceTable {
     /**
      * @param runs      frames of the clip, counted up
      * @param spare     frames of its slot that are left; negative when it runs past it; null without one
+     * @param score     address of its take's waveform; null while nothing of these words is rendered
      * @param found     kinds of what doesn't fit
      * @param sentences of it, for people
      */
@@ -56,6 +57,7 @@ class PlaceTable {
             double startSeconds,
             double seconds,
             Double slotSeconds,
+            String score,
             List<String> found,
             List<String> sentences) {}
 
@@ -79,7 +81,7 @@ class PlaceTable {
                 byCue.computeIfAbsent(finding.index(), at -> new ArrayList<>()).add(finding));
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < programme.clips().size(); i++) {
-            rows.add(row(picture, programme.clips().get(i), byCue.getOrDefault(i, List.of())));
+            rows.add(row(project, picture, programme.clips().get(i), byCue.getOrDefault(i, List.of())));
         }
         return new Table(
                 picture.rate() == null ? "" : picture.rate().id(),
@@ -115,7 +117,7 @@ class PlaceTable {
                         left));
     }
 
-    private static Row row(Picture picture, PlacedClip<CueView> clip, List<PlaceFinding> findings) {
+    private static Row row(UUID project, Picture picture, PlacedClip<CueView> clip, List<PlaceFinding> findings) {
         CueView cue = clip.cue();
         var placement = cue.cue().place().placement(cue.cue().slot(), picture);
         InSlot slot = placement instanceof InSlot in ? in : null;
@@ -145,6 +147,9 @@ class PlaceTable {
                 clip.start().seconds(),
                 clip.length().seconds(),
                 slot == null ? null : Double.valueOf(slot.length().seconds()),
+                cue.measured() && cue.keptTake() != null
+                        ? "/projects/" + project + "/takes/" + cue.keptTake() + "/score"
+                        : null,
                 findings.stream().map(finding -> finding.kind().id()).toList(),
                 findings.stream().map(PlaceFinding::sentence).toList());
     }

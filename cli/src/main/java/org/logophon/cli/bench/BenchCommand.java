@@ -70,6 +70,7 @@ public final class BenchCommand implements Callable<Integer> {
             rows.addAll(new RenderBench(folder, command).run());
             rows.add(new MarksBench().run());
             rows.addAll(new EngineBench().run());
+            rows.addAll(new PlaceBench().run());
             rows.add(new MeterBench(folder).run());
             rows.add(new ScriptBench().run());
             if (server != null) {
