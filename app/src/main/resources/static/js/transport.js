@@ -211,7 +211,7 @@ function tick() {
         if (index >= 0) go(index);
       }
       show(now.seconds);
-      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds: now.seconds, item: now.item } }));
+      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds: now.seconds, elapsed: now.elapsed, item: now.item } }));
     }
     // something else may have been played meanwhile
     if (running && !through.isPlaying()) { halt(); return; }

@@ -6,6 +6,7 @@ import { gapsDialog } from './gaps.js';
 import { placeTable } from './table.js';
 import { timeline } from './timeline.js';
 import { timesDialog } from './times.js';
+import { ownVideo } from './video.js';
 
 const project = document.querySelector('.transport').dataset.project;
 const address = `/projects/${project}/place`;
@@ -70,6 +71,19 @@ const line = timeline(page('ruled'), {
   timecode: seconds => (rate ? timecode(seconds, rate) : ''),
 });
 
+const video = ownVideo(page('ownvideo'), { frame: perFrame, timecode: seconds => (rate ? timecode(seconds, { ...rate, start: 0 }) : `${seconds.toFixed(1)} s`) });
+let tapped = null;
+
+/** The slot of the chosen cue, tapped while the picture runs. @param edge in or out */
+function tap(edge) {
+  if (!video.isOpen() || !chosen) { say('Open your own video first: I and O tap the slot while it runs.'); return; }
+  const at = timecode(video.time(), rate);
+  if (edge === 'in') { tapped = { cue: chosen, in: at }; say(`In at ${at}. O taps the out.`); return; }
+  if (tapped?.cue !== chosen) { say('I taps the in first.'); return; }
+  send(`/cues/${chosen}`, form({ kind: 'SLOT', in: tapped.in, out: at }));
+  tapped = null;
+}
+
 async function showFit() {
   const { status, body } = await ask('GET', `${address}/fit`);
   if (status !== 200) { say(body?.sentence ?? 'That can’t be worked out now.'); return; }
@@ -109,13 +123,21 @@ document.addEventListener('keydown', event => {
     send('/nudge', { cues: [chosen], frames: (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? 10 : 1) });
     return;
   }
+  if (!typing(event.target) && !event.ctrlKey && !event.altKey && ['i', 'o'].includes(event.key)) { tap(event.key === 'i' ? 'in' : 'out'); return; }
   if (!typing(event.target) && ['+', '-'].includes(event.key)) line.zoom(event.key === '+' ? 1 : -1);
 });
 document.addEventListener('logophon:playhead', event => {
   const cue = transport.all().find(one => one.id === event.detail.id);
-  line.place(event.detail.seconds === null || !cue ? null : cue.start + event.detail.seconds);
+  const { seconds, elapsed } = event.detail;
+  const now = seconds === null || !cue ? null : cue.start + seconds;
+  line.place(now);
+  video.follow(now === null ? null : cue.start + elapsed, transport.isRunning());
 });
-document.addEventListener('logophon:cue', event => choose(event.detail.id));
+document.addEventListener('logophon:cue', event => {
+  choose(event.detail.id);
+  const cue = transport.all().find(one => one.id === event.detail.id);
+  if (cue && !transport.isRunning()) video.follow(cue.start, false);
+});
 // what has become of clips, here or elsewhere
 document.addEventListener('logophon:programme', () => { if (page('rows')) load(); });
 let resizing = null;

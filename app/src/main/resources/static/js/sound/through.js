@@ -50,12 +50,13 @@ export const isPlaying = () => run !== null;
 
 export function setSpeed(now) { speed = now; }
 
-/** What is heard right now: {item, seconds}; null when nothing is. */
+/** What is heard right now: {item, seconds, elapsed: the same, going on in the gap after it}; null when nothing is. */
 export function position() {
   if (!run?.laid.length) return null;
   const now = (audio().currentTime - (audio().outputLatency || 0)) * RATE;
   const part = run.laid.findLast(one => one.at <= now) ?? run.laid[0];
-  return { item: part.item, seconds: Math.min(part.to, part.from + Math.max(0, now - part.at) / RATE * part.speed) };
+  const elapsed = part.from + Math.max(0, now - part.at) / RATE * part.speed;
+  return { item: part.item, seconds: Math.min(part.to, elapsed), elapsed };
 }
 
 /** What is to come has changed: takes that haven't begun to sound are asked for anew. */

@@ -18,7 +18,7 @@ import org.springframework.security.web.firewall.StrictHttpFirewall;
 class Security {
 
     private static final String POLICY =
-            "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
+            "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src 'self' data:; media-src 'self' blob:; object-src 'none'; base-uri 'self'; "
                     + "form-action 'self'; frame-ancestors 'none'";
     private static final String TOKEN_MISSING =
             "This page and Logophon have lost touch, and nothing was done. Reload the page; what was saved is safe.";
