@@ -36,7 +36,8 @@ public record Heard(String words, String voice, String direction, String reading
     }
 
     private static String voice(Voice voice) {
-        return voice.baseId() + " " + Integer.toHexString(voice.tuning().hashCode());
+        // written out: a hash code is another one after a restart
+        return voice.baseId() + " " + shortened(voice.tuning().toString());
     }
 
     private static String direction(Recipe recipe) {

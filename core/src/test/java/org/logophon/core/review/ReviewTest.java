@@ -3,7 +3,15 @@ package org.logophon.core.review;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.effect.Effect;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Tuning;
+import org.logophon.core.voice.Voice;
 
 class ReviewTest {
 
@@ -21,6 +29,17 @@ class ReviewTest {
                 .containsExactly(Aspect.WORDS, Aspect.DIRECTION, Aspect.LOUDNESS);
         assertThat(then.changed(heard("a", "1", "T2", "-16"))).containsExactly(Aspect.LOUDNESS, Aspect.TAKE);
         assertThat(List.of(Aspect.values())).extracting(Aspect::label).doesNotHaveDuplicates();
+    }
+
+    /** Approvals outlive the process that wrote them down: the same tuning is the same text in any. */
+    @Test
+    void aTunedVoiceIsWrittenTheSameAfterARestart() {
+        Voice voice = new Voice("isla", "Isla", "en-GB", "English", "", Gender.FEMALE, "e", "v", Set.of())
+                .tuned("mine", "Mine", "", new Tuning(100, 0, 100, 0, Effect.HALL, 50));
+        Recipe recipe = Recipe.of("Fog.", voice, "1", ResolvedDirection.NEUTRAL);
+        assertThat(Heard.of("Fog.", recipe, "T1", -19.0, 0).voice())
+                .isEqualTo("isla " + Sha256.hex(voice.tuning().toString()).substring(0, 16));
+        assertThat(voice.tuning().toString()).doesNotContain("@").contains("HALL");
     }
 
     @Test
