@@ -157,9 +157,14 @@ let version = null;
 // which cues are heard, where a page leaves some out
 let heard = () => true;
 
-/** @param sounds addresses by cue; null for the kept takes. @param which cues are played */
-export function choose(sounds, which = () => true) {
+/** @param sounds addresses by cue; null for the kept takes */
+export function choose(sounds) {
   version = sounds;
+  through.lookAgain();
+}
+
+/** @param which cues are played on through */
+export function only(which) {
   heard = which;
   through.lookAgain();
 }

@@ -2,7 +2,7 @@
 
 import { say } from '../app.js';
 import * as player from '../player.js';
-import { scoreOf } from '../scores.js';
+import { scoreOf, timedAt } from '../scores.js';
 import * as through from '../sound/through.js';
 import * as transport from '../transport.js';
 import { timeMap } from './lanes.js';
@@ -11,7 +11,7 @@ const SPEEDS = [75, 90, 100, 110, 125, 150, 175, 200];
 const STEP = 2;
 const BETWEEN_ROUNDS = 0.35;
 
-/** @param shown what the page shows: {cue, takes, active, word, chosen: [from, to]} */
+/** @param shown what the page shows: {cue, takes, active, words: places of the cue's words, chosen: [from, to]} */
 export function hearing(shown) {
   let speed = 100;
   let mode = null;
@@ -42,16 +42,22 @@ export function hearing(shown) {
     await transport.play({ id: cue.id, sound: active().sound, take: active().id, from, pause: cue.pause }, transport.following);
   }
 
+  /** A word of the cue as the take has timed it; in other words than the cue's it is counted. */
+  const timed = index => {
+    const words = data()?.words ?? [];
+    return active()?.otherWords ? words[Math.min(index, words.length - 1)] : words[timedAt(data(), shown().words[index]?.[0] ?? 0)];
+  };
+
   async function round() {
     const [from, to] = shown().chosen;
     const words = data()?.words;
     if (!words?.length) { say('Nothing has timed the words of this take.'); return; }
     mode = 'round';
-    const item = () => ({ id: shown().cue, sound: active().sound, take: active().id, from: words[from].from, until: words[Math.min(to, words.length - 1)].to, pause: BETWEEN_ROUNDS });
+    const item = () => ({ id: shown().cue, sound: active().sound, take: active().id, from: timed(from).from, until: timed(to).to, pause: BETWEEN_ROUNDS });
     await transport.play(item(), item);
   }
 
-  const wordStart = index => data()?.words[index]?.from ?? 0;
+  const wordStart = index => (data()?.words.length ? timed(index)?.from ?? 0 : 0);
 
   /** Goes on from another place in the way that it was heard. */
   function again(from) {

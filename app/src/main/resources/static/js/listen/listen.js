@@ -36,7 +36,7 @@ let current = null;
 let from = null;
 let changes = 0;
 
-const shown = () => ({ cue: sheet?.id, takes, active, chosen });
+const shown = () => ({ cue: sheet?.id, takes, active, words: sheet?.words ?? [], chosen });
 const ear = hearing(shown);
 const address = id => `/projects/${project}/listen?cue=${id}`;
 const stateOf = cue => ({
@@ -185,7 +185,12 @@ function choose(index, extend = false) {
 function place(seconds) {
   ear.from(seconds);
   const data = takeOf()?.data;
-  if (data?.words.length) { chosen = [Math.max(0, wordAt(data, seconds)), Math.max(0, wordAt(data, seconds))]; words.choose(...chosen); }
+  if (data?.words.length) {
+    const heard = Math.max(0, wordAt(data, seconds));
+    const index = takeOf().otherWords ? heard : Math.max(0, sheet.words.findIndex(([, end]) => end > data.words[heard].start));
+    chosen = [index, index];
+    words.choose(...chosen);
+  }
   lanes?.place(seconds);
   show();
 }
@@ -319,7 +324,7 @@ page('place-link').addEventListener('click', async event => {
 function setOnlyNew(on) {
   onlyNew = on;
   page('only-new').checked = on;
-  transport.choose(null, on ? isNew : () => true);
+  transport.only(on ? isNew : () => true);
 }
 
 function faster(way) {
