@@ -16,6 +16,7 @@ import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.RenderService;
+import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.place.Cuttable;
@@ -135,12 +136,14 @@ class FitService {
         return found;
     }
 
+    /** @param priced how many wait for somebody to agree to a price; the others are being rendered */
+    record Applied(int changed, int priced) {}
+
     /**
      * @param cues that shall fit; all that don't when there are none
-     * @return how many were changed
      * @throws Refused when nothing is to be done
      */
-    int apply(UUID project, List<UUID> cues) {
+    Applied apply(UUID project, List<UUID> cues) {
         Map<UUID, Redirected> changes = new HashMap<>();
         for (Found found : found(projects.view(project))) {
             if (!cues.isEmpty() && !cues.contains(found.cue().id())) {
@@ -163,8 +166,16 @@ class FitService {
         }
         directing.redirect(
                 project, changes.size() == 1 ? "fitting a slot" : "fitting " + changes.size() + " slots", changes);
-        changes.keySet().forEach(cue -> rendering.renderCue(project, cue, 0));
-        return changes.size();
+        int priced = 0;
+        for (UUID cue : changes.keySet()) {
+            try {
+                rendering.renderCue(project, cue, 0);
+            } catch (PriceFirst price) {
+                // directed it is; what it costs is shown where it is rendered
+                priced++;
+            }
+        }
+        return new Applied(changes.size(), priced);
     }
 
     private static Direction quicker(Direction now, int percent) {

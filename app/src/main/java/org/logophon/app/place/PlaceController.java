@@ -230,8 +230,13 @@ class PlaceController {
     @PostMapping("/fit")
     @ResponseBody
     SentenceAnswer makeFit(@PathVariable UUID id, @RequestParam(defaultValue = "") List<UUID> only) {
-        int count = fitting.apply(id, only);
+        FitService.Applied applied = fitting.apply(id, only);
+        int count = applied.changed();
         return new SentenceAnswer((count == 1 ? "1 cue is" : count + " cues are")
-                + " directed to fit and rendered. Ctrl Z in Direct takes it back.");
+                + (applied.priced() == 0
+                        ? " directed to fit and rendered."
+                        : " directed to fit; " + applied.priced()
+                                + " by hired voices: render them with the button at the top, which shows the price.")
+                + " Ctrl Z in Direct takes it back.");
     }
 }
