@@ -1,7 +1,10 @@
 package org.logophon.app.place;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.CuePlace;
 import org.logophon.app.project.CuePlace.Kind;
@@ -141,12 +144,21 @@ class PlaceService {
         table.hold(project);
         ProjectView view = projects.view(project);
         FrameRate rate = view.project().picture().counting();
-        List<CueView> moved = ids.stream().map(id -> require(view, id)).toList();
+        Map<UUID, SampleCount> starts = new HashMap<>();
+        Map<UUID, CueView> all = new HashMap<>();
+        for (PlacedClip<CueView> clip : view.heard().clips()) {
+            starts.put(clip.cue().id(), clip.start());
+            all.put(clip.cue().id(), clip.cue());
+        }
+        List<CueView> moved = new ArrayList<>();
+        for (UUID id : new LinkedHashSet<>(ids)) {
+            moved.add(all.containsKey(id) ? all.get(id) : require(view, id));
+        }
         List<StoredPlace> after = new ArrayList<>();
         for (CueView cue : moved) {
             CuePlace now = cue.cue().place();
             boolean slotted = now.placement(cue.cue().slot(), view.project().picture()) instanceof Placement.InSlot;
-            long frame = rate.frameAt(startOf(view, cue).samples(), SampleCount.RATE);
+            long frame = rate.frameAt(starts.get(cue.id()).samples(), SampleCount.RATE);
             long to = rate.firstSample(Math.max(0, frame + frames), SampleCount.RATE);
             long by = to - rate.firstSample(frame, SampleCount.RATE);
             CuePlace place = slotted
