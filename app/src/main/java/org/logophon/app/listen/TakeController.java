@@ -1,6 +1,6 @@
 package org.logophon.app.listen;
 
-import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.project.TakeKeeping;
@@ -86,7 +86,7 @@ class TakeController {
     @PostMapping("/keep")
     SentenceAnswer keepChosen(
             @PathVariable UUID id, @RequestParam TakeChoice choice, @RequestParam(defaultValue = "") String scene) {
-        List<UUID> wanted = List.copyOf(takes.chosen(id, choice, scene).values());
+        Map<UUID, UUID> wanted = takes.chosen(id, choice, scene);
         if (wanted.isEmpty()) {
             throw new Refused(
                     choice == TakeChoice.STARRED ? "No take there has a star." : "There is no take there to keep.");

@@ -60,12 +60,17 @@ class VersionController {
     Map<UUID, Other> version(@PathVariable UUID id, @PathVariable String which) {
         ProjectView view = projects.view(id);
         Map<UUID, UUID> chosen = chosen(id, which);
-        Map<UUID, Other> others = new HashMap<>();
+        Map<UUID, CueView> cues = new HashMap<>();
         for (CueView cue : view.cues()) {
             UUID other = chosen.get(cue.id());
             if (other != null && !other.equals(cue.keptTake())) {
-                takes.find(other).ifPresent(take -> others.put(cue.id(), other(view, cue, take)));
+                cues.put(other, cue);
             }
+        }
+        Map<UUID, Other> others = new HashMap<>();
+        for (Take take : takes.all(cues.keySet())) {
+            CueView cue = cues.get(take.id());
+            others.put(cue.id(), other(view, cue, take));
         }
         return others;
     }

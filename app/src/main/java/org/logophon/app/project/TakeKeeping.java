@@ -1,6 +1,6 @@
 package org.logophon.app.project;
 
-import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
@@ -37,19 +37,20 @@ public class TakeKeeping {
     @Transactional
     public void keep(UUID project, UUID takeId) {
         table.hold(project);
-        keep(project, require(project, takeId));
+        Take take = require(project, takeId);
+        keep(projects.cue(project, take.cueId()), take);
         table.touch(project);
     }
 
-    /** Several at once. @return how many cues have another take now */
+    /** Several at once. @param wanted takes that are there, by cue. @return how many cues have another take now */
     @Transactional
-    public int keepAll(UUID project, List<UUID> wanted) {
+    public int keepAll(UUID project, Map<UUID, UUID> wanted) {
         table.hold(project);
         int changed = 0;
-        for (UUID id : wanted) {
-            Take take = require(project, id);
-            if (!id.equals(projects.cue(project, take.cueId()).keptTake())) {
-                keep(project, take);
+        for (CueView cue : projects.view(project).cues()) {
+            UUID take = wanted.get(cue.id());
+            if (take != null && !take.equals(cue.keptTake())) {
+                keep(cue, require(project, take));
                 changed++;
             }
         }
@@ -59,8 +60,7 @@ public class TakeKeeping {
         return changed;
     }
 
-    private void keep(UUID project, Take take) {
-        CueView cue = projects.cue(project, take.cueId());
+    private void keep(CueView cue, Take take) {
         takes.setDeleted(take.id(), false);
         cues.keep(take.cueId(), take.id(), cue.recipe() == null ? take.recipe() : cue.recipeHash());
         takes.kept(take.id());

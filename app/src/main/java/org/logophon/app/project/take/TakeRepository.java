@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -150,6 +151,16 @@ public class TakeRepository {
     }
 
     private record Emptied(UUID take, UUID speech) {}
+
+    /** Those of some that are there. */
+    public List<Take> all(Collection<UUID> wanted) {
+        return wanted.isEmpty()
+                ? List.of()
+                : jdbc.sql(SELECT + "where t.id in (:takes)")
+                        .param("takes", wanted)
+                        .query(TakeRepository::take)
+                        .list();
+    }
 
     /** Also a deleted one, unless it was emptied. */
     public Optional<Take> find(UUID take) {
