@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.UUID;
+import org.logophon.app.audio.StoredSound;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
@@ -12,6 +13,7 @@ import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.web.NotFound;
+import org.logophon.core.finish.Clip;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,11 +66,7 @@ class SoundController {
             @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
             HttpServletResponse response)
             throws IOException {
-        Take found = keeping.require(id, take);
-        Project project = projects.require(id);
-        CueView cue = projects.cue(id, found.cueId());
-        boolean current = stamp.equals(TakeSound.stamp(found.sound(), project, cue));
-        RangedAnswer.write(TakeSound.wav(sound.of(found.sound(), project, cue)), range, caching(current), response);
+        write(id, take, stamp, range, response, TakeSound::stamp, sound::of);
     }
 
     /** The same for comparing it with other takes. */
@@ -80,11 +78,29 @@ class SoundController {
             @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
             HttpServletResponse response)
             throws IOException {
+        write(id, take, stamp, range, response, TakeSound::evenStamp, sound::even);
+    }
+
+    /** What a take's sound comes to in its project. */
+    private interface OfTake<T> {
+
+        T of(StoredSound sound, Project project, CueView cue);
+    }
+
+    private void write(
+            UUID id,
+            UUID take,
+            String stamp,
+            String range,
+            HttpServletResponse response,
+            OfTake<String> stamps,
+            OfTake<Clip> clips)
+            throws IOException {
         Take found = keeping.require(id, take);
         Project project = projects.require(id);
         CueView cue = projects.cue(id, found.cueId());
-        boolean current = stamp.equals(TakeSound.evenStamp(found.sound(), project, cue));
-        RangedAnswer.write(TakeSound.wav(sound.even(found.sound(), project, cue)), range, caching(current), response);
+        boolean current = stamp.equals(stamps.of(found.sound(), project, cue));
+        RangedAnswer.write(TakeSound.wav(clips.of(found.sound(), project, cue)), range, caching(current), response);
     }
 
     private static CacheControl caching(boolean current) {
