@@ -62,6 +62,9 @@ public class Reviewing {
         if (cue.keptTake() == null) {
             throw new Refused("Cue " + cue.number() + " has no take yet. Render it, hear it, and approve it then.");
         }
+        if (cue.state() == CueState.RENDERING) {
+            throw new Refused("Cue " + cue.number() + " is being rendered. Approve it when that is done.");
+        }
         if (cue.state() != CueState.READY) {
             throw new Refused("Cue " + cue.number()
                     + " has changed since its take was made. Render it, or keep this take, and approve it then.");

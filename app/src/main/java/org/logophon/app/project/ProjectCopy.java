@@ -62,6 +62,11 @@ public class ProjectCopy {
         jdbc.sql("""
                 insert into reading (id, project_id, written, said, said_as, language, match_case, at)
                 select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""").param("from", id).param("to", to).update();
+        jdbc.sql(
+                        "insert into scene_gap (project_id, scene, millis) select :to, scene, millis from scene_gap where project_id = :from")
+                .param("from", id)
+                .param("to", to)
+                .update();
         return to;
     }
 }
