@@ -6,6 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
@@ -31,6 +33,9 @@ final class Praat {
             writeInfoLine: fixed$ (median, 3), " ", fixed$ (first, 1), " ", fixed$ (second, 1), " ", fixed$ (third, 1)
             """;
 
+    /** What was measured of a sound stays so: many promises are held against the same plain line. */
+    private static final Map<String, double[]> MEASURED = new ConcurrentHashMap<>();
+
     private Praat() {}
 
     static double pitch(Sound sound) {
@@ -44,12 +49,18 @@ final class Praat {
      *     "Formant (burg)")
      */
     static double[] pitchAndFormants(Sound sound, double ceiling) {
-        return measured(sound, ceiling, 60, 500);
+        return known(sound, ceiling, 60, 500).clone();
     }
 
     /** Median pitch where it may lie anywhere between two frequencies, in Hz. */
     static double pitch(Sound sound, double lowest, double highest) {
-        return measured(sound, 5_500, lowest, highest)[0];
+        return known(sound, 5_500, lowest, highest)[0];
+    }
+
+    private static double[] known(Sound sound, double ceiling, double lowest, double highest) {
+        String key = Arrays.hashCode(sound.samples()) + " " + sound.samples().length + " " + sound.rate() + " "
+                + ceiling + " " + lowest + " " + highest;
+        return MEASURED.computeIfAbsent(key, none -> measured(sound, ceiling, lowest, highest));
     }
 
     private static double[] measured(Sound sound, double ceiling, double lowest, double highest) {
