@@ -170,12 +170,27 @@ export function only(which) {
 }
 
 const soundOf = cue => version?.[cue.id]?.sound ?? cue.sound;
-const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, pause: cues.at(-1) === cue ? 0 : cue.pause });
+// what comes after a cue is asked for when its end is near: it may have changed by then
+const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, get pause() { return gapAfter(cue.id); } });
 
 /** The next cue that has something to be heard; cues without a take are passed over. */
+function heardAfter(id) {
+  const index = cues.findIndex(cue => cue.id === id);
+  return cues.slice(index + 1).find(cue => soundOf(cue) && heard(cue));
+}
+
+/** Seconds until the next cue begins; less than none where it begins before this one ends. */
+export function gapAfter(id) {
+  const index = cues.findIndex(cue => cue.id === id);
+  const cue = cues[index];
+  const next = heardAfter(id);
+  if (!cue || !next) return 0;
+  const overlap = next === cues[index + 1] && next.start > cue.start ? next.start - cue.start - cue.seconds : 0;
+  return overlap < -0.001 ? overlap : cue.pause;
+}
+
 export function following(played) {
-  const index = cues.findIndex(cue => cue.id === played.id);
-  const next = cues.slice(index + 1).find(cue => soundOf(cue) && heard(cue));
+  const next = heardAfter(played.id);
   return next ? item(next) : null;
 }
 

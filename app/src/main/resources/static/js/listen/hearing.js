@@ -39,7 +39,7 @@ export function hearing(shown) {
     // the programme has the kept takes; somebody who hears another one hears that one first
     if (kept() || versionHeard) { await transport.playOn(from); return; }
     const cue = transport.all().find(one => one.id === shown().cue);
-    await transport.play({ id: cue.id, sound: active().sound, take: active().id, from, pause: cue.pause }, transport.following);
+    await transport.play({ id: cue.id, sound: active().sound, take: active().id, from, pause: transport.gapAfter(cue.id) }, transport.following);
   }
 
   /** A word of the cue as the take has timed it; in other words than the cue's it is counted. */

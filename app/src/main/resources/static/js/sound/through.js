@@ -1,4 +1,5 @@
-// Plays on from take to take without a break: every take and every gap is laid on its sample ahead of time.
+// Plays on from take to take without a break: every take and every gap is laid on its sample ahead of time. A take that
+// begins before the one before it ends sounds together with it.
 
 import { audio, beforePlay, RATE } from '../player.js';
 import { piece, PIECE } from './pieces.js';
@@ -13,7 +14,7 @@ let speed = 1;
 
 /**
  * What is played: {id, sound, from, until, pause}; `from` and `until` in seconds of the sound, `pause` seconds of silence
- * after it before the next one.
+ * after it before the next one, less than none where the next one begins earlier.
  * @param first item
  * @param nextOf asked for what follows an item when its time comes; null ends
  * @returns a promise of true when it ran to its end, false when it was stopped
@@ -21,7 +22,7 @@ let speed = 1;
 export async function play(first, nextOf) {
   stop();
   const context = audio();
-  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, over: false };
+  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, ends: 0, over: false };
   run = mine;
   mine.done = new Promise((resolve, reject) => { mine.resolve = resolve; mine.reject = reject; });
   // the first piece is on its way while the device wakes up
@@ -65,9 +66,9 @@ export function lookAgain() {
   const current = position()?.item;
   // while a take is still being laid, nothing after it is
   if (!current || run.item === current) return;
-  const end = run.laid.findLast(part => part.item === current);
-  run.laid.filter(part => part.at > end.at).forEach(silence);
-  run.laid = run.laid.filter(part => part.at <= end.at);
+  const last = run.laid.findLastIndex(part => part.item === current);
+  const end = run.laid[last];
+  run.laid.splice(last + 1).forEach(silence);
   run.due = end.at + end.length + Math.round((current.pause ?? 0) / speed * RATE);
   run.item = null;
   run.stretched = null;
@@ -106,8 +107,8 @@ async function pump(mine) {
   }
   if (run !== mine) return;
   const now = audio().currentTime * RATE;
-  mine.laid = mine.laid.filter((one, i, all) => i === all.length - 1 || all[i + 1].at > now - RATE);
-  if (mine.over && now >= mine.due) { run = null; mine.resolve(true); return; }
+  mine.laid = mine.laid.filter((one, i, all) => i === all.length - 1 || Math.max(all[i + 1].at, one.at + one.length) > now - RATE);
+  if (mine.over && now >= Math.max(mine.due, mine.ends)) { run = null; mine.resolve(true); return; }
   mine.timer = setTimeout(() => pump(mine), PUMP_MS);
 }
 
@@ -153,6 +154,7 @@ function put(mine, item, samples, from, to, at) {
   source.start(due / RATE);
   mine.laid.push({ item, source, at: due, length: samples.length, from, to, speed: at });
   mine.due = due + samples.length;
+  mine.ends = Math.max(mine.ends, mine.due);
 }
 
 beforePlay(stop);
