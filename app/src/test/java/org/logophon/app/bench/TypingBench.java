@@ -1,24 +1,16 @@
 package org.logophon.app.bench;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A script of 2,000 cues and 100,000 words in a real browser: how long its page takes until one can type, and each key until
- * the frame that shows it (W3C Event Timing). Run by {@code ./logophon bench} against a running application; writes its rows
- * as JSON.
+ * the frame that shows it (W3C Event Timing).
  */
-public final class TypingBench {
+final class TypingBench {
 
     private static final int CUES = 2_000;
     private static final String WORDS = "The keeper wrote one line for the weather and one for the lamp on day %d, and "
@@ -35,35 +27,18 @@ public final class TypingBench {
             }).observe({ type: 'event', durationThreshold: 16 });
             """;
 
-    /** As the bench of the command line reads it. */
-    record Row(String what, String against, double ours, double theirs, String unit, double wanted) {}
-
     private TypingBench() {}
 
-    /** @param args the application's address, and the file to write to */
-    public static void main(String[] args) throws IOException {
-        try (Playwright playwright = Playwright.create();
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
-            Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-            page.setDefaultTimeout(120_000);
-            String write = longProject(page, args[0]);
-            double usable = Double.MAX_VALUE;
-            for (int i = 0; i < 3; i++) {
-                usable = Math.min(usable, open(page, write));
-            }
-            Files.writeString(
-                    Path.of(args[1]),
-                    JsonMapper.builder()
-                            .build()
-                            .writeValueAsString(List.of(
-                                    new Row("Write with 2,000 cues, until one can type", "1.5 s", usable, 1.5, "s", 1),
-                                    new Row("key to frame there, 95th of 100", "50 ms", keys(page), 0.05, "s", 1))));
+    /** @return rows, and leaves the page on the project that it wrote */
+    static List<BrowserBench.Row> run(Page page, String address) {
+        String write = longProject(page, address);
+        double usable = Double.MAX_VALUE;
+        for (int i = 0; i < 3; i++) {
+            usable = Math.min(usable, open(page, write));
         }
+        return List.of(
+                new BrowserBench.Row("Write with 2,000 cues, until one can type", "1.5 s", usable, 1.5, "s", 1),
+                new BrowserBench.Row("key to frame there, 95th of 100", "50 ms", keys(page), 0.05, "s", 1));
     }
 
     private static String longProject(Page page, String address) {
