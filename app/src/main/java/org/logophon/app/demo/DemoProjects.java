@@ -39,10 +39,16 @@ import org.springframework.transaction.annotation.Transactional;
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
 class DemoProjects {
 
-    private static final int[] SHOTS_MILLIS = {
+    /** Twelve shots of a course, cut before the voice was there: two of them are too short for what is said. */
+    private static final int[] COURSE_MILLIS = {
         15_000, 14_200, 11_600, 12_400, 8_560, 10_800, 10_200, 10_400, 10_000, 13_600, 6_800, 11_200
     };
-    private static final int BETWEEN_SHOTS_MILLIS = 800;
+
+    private static final int COURSE_BETWEEN_MILLIS = 800;
+    /** Fifty seconds for a telephone held upright, in two languages: there is next to no room. */
+    private static final int[] SHORT_MILLIS = {4_400, 4_400, 5_500, 4_700, 2_500, 5_200, 5_200, 6_600, 4_700, 2_600};
+
+    private static final int SHORT_BETWEEN_MILLIS = 200;
 
     private final DemoPlaced placed;
     private final ProjectRepository projects;
@@ -76,7 +82,7 @@ class DemoProjects {
     @Transactional
     void place() throws IOException {
         Direction pottery = new Direction(94, null, null, 800);
-        place(
+        UUID upright = place(
                 "Wheel True",
                 50,
                 "wheel-true",
@@ -84,10 +90,14 @@ class DemoProjects {
                 Direction.NONE,
                 "",
                 Direction.NONE);
+        if (upright != null) {
+            picture(upright, new Picture(FrameRate.named("30"), 0, 100), SHORT_MILLIS, SHORT_BETWEEN_MILLIS);
+        }
         UUID course =
                 place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
         if (course != null) {
-            picture(course);
+            long start = 10 * FrameRate.DEFAULT.framesAnHour();
+            picture(course, new Picture(FrameRate.DEFAULT, start, 200), COURSE_MILLIS, COURSE_BETWEEN_MILLIS);
         }
         UUID film = place(
                 "The Lantern Room",
@@ -127,19 +137,18 @@ class DemoProjects {
         return project;
     }
 
-    /** Twelve shots of a course, cut before the voice was there: two of them are too short for what is said. */
-    private void picture(UUID project) {
-        projects.setPicture(project, new Picture(FrameRate.DEFAULT, 10 * FrameRate.DEFAULT.framesAnHour(), 200));
+    private void picture(UUID project, Picture picture, int[] shots, int between) {
+        projects.setPicture(project, picture);
         List<Cue> course = cues.of(project);
         List<StoredPlace> places = new ArrayList<>();
         int in = 0;
-        for (int i = 0; i < Math.min(course.size(), SHOTS_MILLIS.length); i++) {
+        for (int i = 0; i < Math.min(course.size(), shots.length); i++) {
             places.add(new StoredPlace(
                     course.get(i).id(),
                     new CuePlace(CuePlace.Kind.SLOT, Anchor.START, 0, null),
-                    new Slot(in, in + SHOTS_MILLIS[i]),
+                    new Slot(in, in + shots[i]),
                     null));
-            in += SHOTS_MILLIS[i] + BETWEEN_SHOTS_MILLIS;
+            in += shots[i] + between;
         }
         cues.setPlaces(places);
     }
