@@ -2,10 +2,11 @@
 
 import { say } from '../app.js';
 
-// further off is a leap; nearer is caught up by a little speed, which nobody sees
-const LEAP = 0.25;
-const OFF = 0.015;
-const CATCH_UP = 0.06;
+// further off is a leap; nearer is caught up by speed, the more of it the further off
+const LEAP = 0.4;
+const OFF = 0.012;
+const A_SECOND = 4;
+const MOST = 0.5;
 
 /**
  * @param box  holds the video and what goes with it
@@ -58,13 +59,14 @@ export function ownVideo(box, acts) {
       if (seconds >= video.duration) { video.pause(); return; }
       const off = video.currentTime - seconds;
       if (video.paused) {
-        video.currentTime = seconds;
+        // it stands on the right frame mostly: seeking to it again would only cost time
+        if (Math.abs(off) > acts.frame()) video.currentTime = seconds;
         video.play().catch(() => {});
       } else if (Math.abs(off) > LEAP) {
         video.currentTime = seconds;
         video.playbackRate = 1;
       } else {
-        video.playbackRate = Math.abs(off) < Math.min(OFF, acts.frame() / 2) ? 1 : off > 0 ? 1 - CATCH_UP : 1 + CATCH_UP;
+        video.playbackRate = Math.abs(off) < Math.min(OFF, acts.frame() / 3) ? 1 : 1 - Math.max(-MOST, Math.min(MOST, off * A_SECOND));
       }
     },
     isOpen: () => address !== null && video.readyState >= 1,
