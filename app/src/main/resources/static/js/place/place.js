@@ -2,6 +2,8 @@
 
 import { ask, element, say, timecode, typing } from '../app.js';
 import * as transport from '../transport.js';
+import { choice } from './choice.js';
+import { fitDialog } from './fit.js';
 import { gapsDialog } from './gaps.js';
 import { placeTable } from './table.js';
 import { timeline } from './timeline.js';
@@ -24,6 +26,7 @@ async function load() {
   rate = transport.frameRate();
   chosen ??= table.rows[0]?.id;
   table.rows.forEach(row => { row.slotFrom = row.slotSeconds === null ? null : slotFrom(row); });
+  picked.keep(table.rows.map(row => row.id));
   rows.show(table, chosen);
   line.show(table, chosen);
   const focused = document.activeElement;
@@ -32,7 +35,7 @@ async function load() {
   if (focused !== page('least')) page('least').value = table.leastGapMillis / 1000;
   page('whole-found').hidden = table.sentences.length === 0;
   page('whole-found').replaceChildren(...table.sentences.map(sentence => element('li', '', sentence)));
-  page('make-fit').disabled = !table.rows.some(row => row.found.includes('over-slot'));
+  page('make-fit').disabled = !table.rows.some(row => row.slotSeconds !== null);
 }
 
 /** Where a slot begins in the programme: its timecode less the programme's own. */
@@ -50,7 +53,9 @@ async function send(path, body) {
   return status === 200;
 }
 
-function choose(id) {
+/** @param more true to choose it beside others */
+function choose(id, more = false) {
+  if (more) picked.toggle(id);
   if (chosen === id) return;
   chosen = id;
   rows.choose(id);
@@ -59,15 +64,32 @@ function choose(id) {
 }
 
 const perFrame = () => (rate ? rate.seconds / rate.frames : 0.04);
+const moved = ids => (ids.some(id => picked.has(id)) ? picked.ids() : ids);
+const nudge = (ids, frames) => send('/nudge', { cues: moved(ids), frames });
+const openFit = fitDialog(page('fit'), address, load);
+const picked = choice(page('chosen'), {
+  changed: () => {
+    page('rows').querySelectorAll('input[type=checkbox]').forEach(box => { box.checked = picked.has(box.closest('tr').dataset.cue); });
+    page('choose-all').checked = table !== null && table.rows.length > 0 && picked.ids().length === table.rows.length;
+    line?.resized();
+  },
+  place: (ids, kind) => send('/many', { cues: ids, kind: kind.toUpperCase() }),
+  fit: ids => openFit(ids),
+});
 const rows = placeTable(page('rows'), {
   place: (row, { kind, anchor, ...fields }) => send(`/cues/${row.id}`, form({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) })),
   choose,
   fit: id => send('/fit', form({ only: id })),
+  move: (id, frames) => send('/nudge', { cues: [id], frames }),
+  box: row => picked.box(row),
+  drop: slot => send(`/slots/${slot}/drop`, new FormData()),
   hear: id => { transport.halt(); transport.goTo(id); transport.playOn(); },
 });
 const line = timeline(page('ruled'), {
   choose,
-  moved: (id, seconds) => send('/nudge', { cues: [id], frames: Math.round(seconds / perFrame()) }),
+  moved: (id, seconds) => nudge([id], Math.round(seconds / perFrame())),
+  frame: perFrame,
+  picked: () => picked.ids(),
   timecode: seconds => (rate ? timecode(seconds, rate) : ''),
 });
 
@@ -84,25 +106,11 @@ function tap(edge) {
   tapped = null;
 }
 
-async function showFit() {
-  const { status, body } = await ask('GET', `${address}/fit`);
-  if (status !== 200) { say(body?.sentence ?? 'That can’t be worked out now.'); return; }
-  const seconds = value => `${value.toFixed(2)} s`;
-  page('fit-rows').replaceChildren(...body.map(one => {
-    const made = element('tr', '');
-    [one.number, seconds(one.now), seconds(one.slot), one.could.length ? `${one.way}: ${one.could.map(words => `“${words}”`).join(', ')} could go` : one.way, seconds(one.result)].forEach((text, i) => made.append(element('td', i === 3 ? '' : 'figures', text)));
-    return made;
-  }));
-  page('fit-apply').disabled = body.length === 0;
-  page('fit').showModal();
-}
-
 const openTimes = timesDialog(page('times'), address, load);
 page('gaps-open').addEventListener('click', gapsDialog(page('gaps'), address, load));
 page('read-times').addEventListener('click', openTimes);
-page('make-fit').addEventListener('click', showFit);
-page('fit-apply').addEventListener('click', async () => { page('fit').close(); await send('/fit', new FormData()); });
-page('fit').querySelector('[data-close]').addEventListener('click', () => page('fit').close());
+page('make-fit').addEventListener('click', () => openFit());
+page('choose-all').addEventListener('change', event => picked.all(table.rows.map(row => row.id), event.target.checked));
 ['rate', 'start', 'least'].forEach(name => page(name).addEventListener('change', () => send('/picture', form({
   rate: page('rate').value, start: page('start').value, leastGapMillis: Math.round(Number(page('least').value || 0) * 1000),
 }))));
@@ -118,9 +126,10 @@ document.addEventListener('keydown', event => {
     send(event.key === 'z' ? '/undo' : '/redo', new FormData());
     return;
   }
-  if (event.altKey && ['ArrowLeft', 'ArrowRight'].includes(event.key) && chosen) {
+  const step = event.altKey && chosen && { ArrowLeft: -1, ArrowRight: 1, PageUp: -Math.round(1 / perFrame()), PageDown: Math.round(1 / perFrame()) }[event.key];
+  if (step) {
     event.preventDefault();
-    send('/nudge', { cues: [chosen], frames: (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? 10 : 1) });
+    nudge([chosen], step * (event.shiftKey ? 10 : 1));
     return;
   }
   if (!typing(event.target) && !event.ctrlKey && !event.altKey && ['i', 'o'].includes(event.key)) { tap(event.key === 'i' ? 'in' : 'out'); return; }

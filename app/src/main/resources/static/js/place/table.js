@@ -25,12 +25,35 @@ function select(value, options, label, act) {
 
 const cell = (name, ...parts) => { const made = element('td', name); made.append(...parts); return made; };
 
-/** @param acts {place(row, fields), choose(id), fit(id), hear(id)} */
+/** What settles a finding in one step. */
+function settling(one, found, acts) {
+  const quiet = (text, act, label) => button('btn-quiet', text, act, `${label} ${one.number}`);
+  switch (found.kind) {
+    case 'over-slot': return one.measured ? quiet('make it fit', () => acts.fit(one.id), 'Make it fit: cue') : null;
+    case 'overlap': return quiet('let it follow', () => acts.place(one, { kind: 'follow' }), 'Let it follow: cue');
+    case 'no-slot': return quiet('let it follow', () => acts.place(one, { kind: 'follow' }), 'Let it follow: cue');
+    case 'early': return quiet('take its offset away', () => acts.place(one, { kind: 'slot', offset: '0' }), 'Take the offset away of cue');
+    case 'gap': return quiet('move it', () => acts.move(one.id, found.frames), 'Move it later: cue');
+    default: return null;
+  }
+}
+
+/** @param acts {place(row, fields), choose(id), fit(id), hear(id), move(id, frames), box(row), drop(slot)} */
 export function placeTable(body, acts) {
+  /** A slot of the picture for which there is no cue. */
+  function leftRow(slot) {
+    const made = element('tr', 'leftslot');
+    const name = cell('cuecell', element('span', 'role', 'no cue'), element('span', 'reading', slot.name));
+    const todo = cell('todo', element('p', '', 'The picture leaves time here.'), button('btn-quiet', 'take it away', () => acts.drop(slot.id), `Take the slot at ${slot.in} away`));
+    made.append(cell(''), name, cell(''), cell(''), cell(''), cell(''), cell('slotcell', element('span', 'figures', `${slot.in} – ${slot.out}`)), cell(''), todo);
+    return made;
+  }
+
   function row(one) {
     const made = element('tr', '');
     made.dataset.cue = one.id;
     const cue = cell(`cuecell role-${one.colour}`);
+    if (one.firstOf) cue.append(element('span', 'scenename', one.firstOf));
     cue.append(button('btn-quiet', one.number, () => { acts.choose(one.id); acts.hear(one.id); }, `Hear cue ${one.number}`), element('span', 'role', one.role), element('span', 'reading', one.words));
     const slotted = one.kind === 'slot';
     const stands = cell('', select(one.kind, KINDS, `How cue ${one.number} stands`, kind => acts.place(one, { kind })));
@@ -42,13 +65,12 @@ export function placeTable(body, acts) {
         field(one.slotOut, `Slot of cue ${one.number} ends at`, value => acts.place(one, { kind: 'slot', out: value })));
     } else { slot.append(element('span', 'soft', '–')); }
     const over = one.spare !== null && one.spare < 0;
-    const todo = cell('todo', ...one.sentences.map(sentence => element('p', '', sentence)));
-    if (one.found.includes('over-slot') && one.measured) todo.append(button('btn-quiet', 'make it fit', () => acts.fit(one.id), `Make cue ${one.number} fit its slot`));
-    if (one.found.includes('overlap') || one.found.includes('no-slot')) todo.append(button('btn-quiet', 'let it follow', () => acts.place(one, { kind: 'follow' }), `Let cue ${one.number} follow`));
-    made.append(cue, stands, cell('', inside), cell('', element('span', 'figures', one.out)), cell('', element('span', 'figures', `${one.measured ? '' : '≈ '}${one.runs}`)), slot,
+    const todo = cell('todo', ...one.found.flatMap(found => [element('p', '', found.sentence), settling(one, found, acts)]).filter(Boolean),
+      ...one.noted.map(note => element('p', 'notedhere', `Note on “${note.word}”: ${note.remark}`)));
+    made.append(cell('', acts.box(one)), cue, stands, cell('', inside), cell('', element('span', 'figures', one.out)), cell('', element('span', 'figures', `${one.measured ? '' : '≈ '}${one.runs}`)), slot,
       cell('', element('span', over ? 'figures over' : 'figures', one.spare === null ? '' : `${one.spare < 0 ? '−' : ''}${Math.abs(one.spare)} f`)), todo);
     made.addEventListener('focusin', () => acts.choose(one.id));
-    made.addEventListener('click', () => acts.choose(one.id));
+    made.addEventListener('click', event => { if (!event.target.closest('input[type=checkbox]')) acts.choose(one.id); });
     return made;
   }
 
@@ -57,8 +79,10 @@ export function placeTable(body, acts) {
     /** Only rows that say something else are made anew: the one under the hand stays. */
     show(table, chosen) {
       const now = new Map();
-      const rows = table.rows.map(one => {
-        const key = JSON.stringify(one);
+      const rows = table.rows.map((plain, i) => {
+        const one = { ...plain, firstOf: plain.scene === table.rows[i - 1]?.scene ? '' : plain.scene, noted: table.notes.filter(note => note.cue === plain.id) };
+        // where it starts moves with every cue before it: the row shows its timecode alone
+        const key = JSON.stringify({ ...one, startSeconds: 0, slotFrom: 0 });
         const there = shown.get(one.id);
         const kept = there?.key === key ? there.row : row(one);
         now.set(one.id, { key, row: kept });
@@ -67,7 +91,8 @@ export function placeTable(body, acts) {
       const focused = document.activeElement;
       const label = body.contains(focused) ? focused.getAttribute('aria-label') : null;
       shown = now;
-      body.replaceChildren(...rows);
+      const left = table.left.map(leftRow);
+      if (rows.length + left.length !== body.rows.length || rows.some((made, i) => made !== body.rows[i]) || left.length) body.replaceChildren(...rows, ...left);
       if (label) [...body.querySelectorAll('[aria-label]')].find(one => one.getAttribute('aria-label') === label)?.focus();
       this.choose(chosen);
     },

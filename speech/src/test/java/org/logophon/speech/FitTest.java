@@ -2,18 +2,22 @@ package org.logophon.speech;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.place.Cuttable;
 import org.logophon.core.place.Fit;
 import org.logophon.core.place.Fitting;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.script.Word;
+import org.logophon.core.script.Words;
 import org.logophon.core.voice.Voice;
 
 /** A cue that the preview says will fit its slot does, when it is rendered and measured. */
@@ -21,7 +25,7 @@ class FitTest {
 
     private static final WorkerPool POOL = new WorkerPool(2);
     private static final Engines ENGINES = new Engines(POOL);
-    /** All of the two hundred cases: {@code -Dlogophon.fits=200}. */
+    /** All of the two hundred cases, and words counted for all of the voices: {@code -Dlogophon.fits=200}. */
     private static final int CASES = Integer.getInteger("logophon.fits", 16);
 
     private static final List<String> VOICES = List.of("nessa", "ida", "percy", "isla");
@@ -62,7 +66,12 @@ class FitTest {
             SampleCount slot = SampleCount.nearest(length(now).seconds() * (0.84 + 0.15 * random.nextDouble()));
             Fit fit = Fit.into(
                     slot,
-                    Fitting.spoken(recipe.text(), now.words(), now.sound().rate(), length(now)),
+                    Fitting.spoken(
+                            recipe.text(),
+                            voice.language(),
+                            now.words(),
+                            now.sound().rate(),
+                            length(now)),
                     SampleCount.ZERO);
             if (!fit.fits()) {
                 continue;
@@ -85,5 +94,72 @@ class FitTest {
         }
         System.out.printf("%d fits, %d over, the closest with %.3f s to spare%n", tried, over, closest);
         assertThat(over).as(misses.toString()).isZero();
+    }
+
+    private static Fit fit(Narrator narrator, Recipe recipe, SampleCount slot) {
+        Speech speech = narrator.render(recipe).trimmed();
+        return Fit.into(
+                slot,
+                Fitting.spoken(
+                        recipe.text(),
+                        recipe.voice().language(),
+                        speech.words(),
+                        speech.sound().rate(),
+                        length(speech)),
+                SampleCount.ZERO);
+    }
+
+    /** The text without its first words that could go. */
+    private static String without(String text, String language, int words) {
+        List<int[]> cut = new ArrayList<>();
+        for (Cuttable.Stretch stretch : Cuttable.of(text, language)) {
+            for (Word word : Words.of(text)) {
+                if (word.start() >= stretch.start() && word.end() <= stretch.end() && cut.size() < words) {
+                    cut.add(new int[] {word.start(), word.end()});
+                }
+            }
+        }
+        StringBuilder left = new StringBuilder(text);
+        cut.stream().sorted((a, b) -> b[0] - a[0]).forEach(at -> left.delete(at[0], at[1]));
+        return left.toString().replaceAll(" +", " ").replaceAll(" ,", ",").replaceAll("(, ?)+,", ",");
+    }
+
+    @Test
+    void asManyWordsAreCountedAsCuttingThemAndRenderingNeeds() {
+        Narrator narrator = new Narrator(ENGINES, new WorkerResampler(POOL));
+        List<String> texts = List.of(
+                "The keeper, who had not slept since the storm began, climbed the tower slowly, and lit the lamp.",
+                "Centre the clay, with the heel of your left hand, and gently, very slowly, open it down to the base.",
+                "Nobody, not even the oldest sailor on the quay, had really seen the bay so completely still before.");
+        int tried = 0;
+        for (String id : VOICES.subList(0, CASES < 200 ? 2 : VOICES.size())) {
+            Voice voice = NativeVoices.catalogue().find(id).orElseThrow();
+            for (String text : texts) {
+                Recipe recipe = Recipe.of(
+                        text,
+                        voice,
+                        ENGINES.version(voice),
+                        ResolvedDirection.of(new Direction(100, null, null, null)));
+                Speech now = narrator.render(recipe).trimmed();
+                SampleCount slot = SampleCount.nearest(length(now).seconds() * 0.68);
+                int counted = fit(narrator, recipe, slot).words();
+                assertThat(counted).as(text).isPositive();
+                int needed = 0;
+                Fit left;
+                do {
+                    needed++;
+                    Recipe shorter = Recipe.of(
+                            without(text, voice.language(), needed),
+                            voice,
+                            ENGINES.version(voice),
+                            ResolvedDirection.of(new Direction(100, null, null, null)));
+                    left = fit(narrator, shorter, slot);
+                } while (left != null && !left.fits() && needed < 12);
+                System.out.printf("%s: %d counted, %d needed%n", id, counted, needed);
+                assertThat(counted).as(id + ": " + text).isBetween(needed - 1, needed + 1);
+                tried++;
+            }
+        }
+        assertThat(tried).isGreaterThanOrEqualTo(6);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.direct.Redirecting;
 import org.logophon.app.direct.Redirecting.Redirected;
@@ -20,10 +21,14 @@ import org.logophon.app.web.PriceFirst;
 import org.logophon.app.web.Refused;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.place.Cuttable;
+import org.logophon.core.place.Cuttable.Stretch;
 import org.logophon.core.place.Fit;
+import org.logophon.core.place.Fit.Spoken;
 import org.logophon.core.place.Fitting;
+import org.logophon.core.place.PlaceCheck;
 import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.SampleCount;
+import org.logophon.core.script.Slot;
 import org.springframework.stereotype.Service;
 
 /** Makes cues fit their slots: shown first, then applied as ordinary direction, and rendered. */
@@ -31,26 +36,39 @@ import org.springframework.stereotype.Service;
 class FitService {
 
     private static final int QUICKEST = 200;
-    private static final int MOST_SHOWN = 5;
+    private static final int SLOWEST = 50;
+    /** A cue with less to spare is full. */
+    private static final SampleCount LEAST_ROOM = SampleCount.ofMillis(300);
 
     private final Projects projects;
     private final TakeRepository takes;
     private final SpeechRepository speeches;
     private final Redirecting directing;
     private final RenderService rendering;
+    private final PlaceService placing;
 
     FitService(
             Projects projects,
             TakeRepository takes,
             SpeechRepository speeches,
             Redirecting directing,
-            RenderService rendering) {
+            RenderService rendering,
+            PlaceService placing) {
         this.projects = projects;
         this.takes = takes;
         this.speeches = speeches;
         this.directing = directing;
         this.rendering = rendering;
+        this.placing = placing;
     }
+
+    /**
+     * What is allowed beside tightening and speaking quicker.
+     *
+     * @param borrow free room around a slot: the slot is made wider by it
+     * @param loosen cues that have room to spare, too: slower, with longer pauses
+     */
+    record Asked(boolean borrow, boolean loosen) {}
 
     /**
      * How a cue would come to fit.
@@ -60,7 +78,7 @@ class FitService {
      * @param way    in words
      * @param result seconds that it is expected to run
      * @param fits   false when words would have to go
-     * @param could  words that could go, where some have to
+     * @param could  stretches of the text that could go, where some have to
      */
     record Preview(
             UUID cue,
@@ -70,34 +88,35 @@ class FitService {
             String way,
             double result,
             boolean fits,
-            List<String> could) {}
+            String text,
+            List<Stretch> could) {}
 
-    private record Found(CueView cue, StoredSpeech speech, Fit fit, SampleCount slot) {}
+    private record Found(CueView cue, StoredSpeech speech, Fit fit, SampleCount slot, Room.Around room) {}
 
-    List<Preview> preview(UUID project) {
-        return found(projects.view(project)).stream()
+    List<Preview> preview(UUID project, Asked asked) {
+        ProjectView view = projects.view(project);
+        Picture picture = view.project().picture();
+        return found(view, asked).stream()
                 .map(found -> new Preview(
                         found.cue().id(),
                         found.cue().number(),
                         found.cue().seconds(),
                         found.slot().seconds(),
-                        way(found.fit()),
+                        way(found.fit(), picture),
                         found.fit().length().seconds(),
                         found.fit().fits(),
-                        found.fit().fits() ? List.of() : could(found.cue())))
+                        found.cue().cue().text(),
+                        found.fit().fits()
+                                ? List.of()
+                                : Cuttable.of(found.cue().cue().text(), language(found.cue()))))
                 .toList();
     }
 
-    private static List<String> could(CueView cue) {
-        String text = cue.cue().text();
-        String language = cue.voice() == null ? "" : cue.voice().language();
-        return Cuttable.of(text, language).stream()
-                .limit(MOST_SHOWN)
-                .map(stretch -> text.substring(stretch.start(), stretch.end()))
-                .toList();
+    private static String language(CueView cue) {
+        return cue.voice() == null ? "" : cue.voice().language();
     }
 
-    private static String way(Fit fit) {
+    private static String way(Fit fit, Picture picture) {
         List<String> ways = new ArrayList<>();
         if (fit.pausePercent() < 100) {
             ways.add("pauses at " + fit.pausePercent() + " %");
@@ -105,32 +124,39 @@ class FitService {
         if (fit.pacePercent() != 100) {
             ways.add("pace at " + fit.pacePercent() + " %");
         }
+        long frames = PlaceCheck.frames(fit.borrowed(), picture.counting());
+        if (frames > 0) {
+            ways.add(frames + (frames == 1 ? " frame" : " frames") + " of the room around");
+        }
         if (fit.words() > 0) {
             ways.add("and " + (fit.words() == 1 ? "1 word" : fit.words() + " words") + " cut by hand");
         }
         return String.join(", ", ways);
     }
 
-    private List<Found> found(ProjectView view) {
+    private List<Found> found(ProjectView view, Asked asked) {
         Picture picture = view.project().picture();
+        Room room = new Room(view, picture);
         List<Found> found = new ArrayList<>();
-        for (CueView cue : view.cues()) {
-            boolean slotted = cue.cue().place().placement(cue.cue().slot(), picture) instanceof InSlot;
-            if (!slotted || cue.keptTake() == null || !cue.measured()) {
+        for (int i = 0; i < view.cues().size(); i++) {
+            CueView cue = view.cues().get(i);
+            if (cue.keptTake() == null
+                    || !cue.measured()
+                    || !(cue.cue().place().placement(cue.cue().slot(), picture) instanceof InSlot slot)) {
                 continue;
             }
-            InSlot slot = (InSlot) cue.cue().place().placement(cue.cue().slot(), picture);
-            if (cue.length().compareTo(slot.length()) <= 0) {
+            boolean over = cue.length().compareTo(slot.length()) > 0;
+            if (!over && (!asked.loosen() || slot.length().minus(cue.length()).compareTo(LEAST_ROOM) < 0)) {
                 continue;
             }
             Take take = takes.find(cue.keptTake()).orElseThrow();
             StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
-            Fit fit = Fit.into(
-                    slot.length(),
-                    Fitting.spoken(take.text(), speech.timed(), speech.sound().rate(), cue.length()),
-                    SampleCount.ZERO);
+            Spoken spoken = Fitting.spoken(
+                    take.text(), language(cue), speech.timed(), speech.sound().rate(), cue.length());
+            Room.Around around = over && asked.borrow() ? room.around(i) : Room.Around.NONE;
+            Fit fit = over ? Fit.into(slot.length(), spoken, around.free()) : Fit.loosened(slot.length(), spoken);
             if (fit != null) {
-                found.add(new Found(cue, speech, fit, slot.length()));
+                found.add(new Found(cue, speech, fit, slot.length(), around));
             }
         }
         return found;
@@ -143,12 +169,21 @@ class FitService {
      * @param cues that shall fit; all that don't when there are none
      * @throws Refused when nothing is to be done
      */
-    Applied apply(UUID project, List<UUID> cues) {
+    Applied apply(UUID project, List<UUID> cues, Asked asked) {
+        ProjectView view = projects.view(project);
+        Set<UUID> only = Set.copyOf(cues);
+        List<Found> chosen = found(view, asked).stream()
+                .filter(found -> only.isEmpty() || only.contains(found.cue().id()))
+                .toList();
+        if (chosen.isEmpty()) {
+            throw new Refused(
+                    asked.loosen()
+                            ? "Every cue fits its slot, and none has room to fill, as far as they are rendered."
+                            : "Nothing runs past its slot, as far as it is rendered.");
+        }
+        widen(view, chosen);
         Map<UUID, Redirected> changes = new HashMap<>();
-        for (Found found : found(projects.view(project))) {
-            if (!cues.isEmpty() && !cues.contains(found.cue().id())) {
-                continue;
-            }
+        for (Found found : chosen) {
             CueView cue = found.cue();
             changes.put(
                     cue.id(),
@@ -160,9 +195,6 @@ class FitService {
                                     found.speech().sound().rate(),
                                     found.fit()),
                             quicker(cue.cue().direction(), found.fit().pacePercent())));
-        }
-        if (changes.isEmpty()) {
-            throw new Refused("Nothing runs past its slot, as far as it is rendered.");
         }
         directing.redirect(
                 project, changes.size() == 1 ? "fitting a slot" : "fitting " + changes.size() + " slots", changes);
@@ -178,9 +210,29 @@ class FitService {
         return new Applied(changes.size(), priced);
     }
 
+    /** Room that is used becomes the slot's own. */
+    private void widen(ProjectView view, List<Found> chosen) {
+        Picture picture = view.project().picture();
+        Map<UUID, Slot> wider = new HashMap<>();
+        for (Found found : chosen) {
+            if (found.fit().borrowed().samples() > 0) {
+                wider.put(
+                        found.cue().id(),
+                        found.room()
+                                .widened(
+                                        found.cue().cue().slot(),
+                                        picture,
+                                        found.fit().borrowed()));
+            }
+        }
+        if (!wider.isEmpty()) {
+            placing.widen(view.id(), wider);
+        }
+    }
+
     private static Direction quicker(Direction now, int percent) {
         int pace = now.pacePercent() == null ? 100 : now.pacePercent();
-        int quicker = Math.min(QUICKEST, (int) Math.ceil(pace * percent / 100.0));
+        int quicker = Math.max(SLOWEST, Math.min(QUICKEST, (int) Math.ceil(pace * percent / 100.0)));
         return new Direction(
                 quicker == 100 && now.pacePercent() == null ? null : Integer.valueOf(quicker),
                 now.pitchSemitones(),

@@ -12,6 +12,7 @@ import org.logophon.app.project.CuePlace.Kind;
 import org.logophon.app.project.CueRepository.StoredPlace;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Picture;
+import org.logophon.app.project.PictureSlotRepository.EmptySlot;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
@@ -89,7 +90,7 @@ class PlaceController {
             @RequestParam(defaultValue = "") String out,
             @RequestParam(required = false) Anchor anchor,
             @RequestParam(defaultValue = "") String offset) {
-        placing.place(id, cue, new PlaceService.Typed(kind, in, out, anchor, offset));
+        placing.place(id, cue, new TypedPlace(kind, in, out, anchor, offset));
         return new SentenceAnswer("Placed. Ctrl Z takes it back.");
     }
 
@@ -110,6 +111,33 @@ class PlaceController {
         }
         placing.nudge(id, nudge.cues(), nudge.frames());
         return new SentenceAnswer("Moved. Ctrl Z takes it back.");
+    }
+
+    /** How many cues shall stand alike. */
+    record Many(List<UUID> cues, Kind kind) {
+        Many {
+            cues = List.copyOf(cues);
+        }
+    }
+
+    @PostMapping("/many")
+    @ResponseBody
+    SentenceAnswer many(@PathVariable UUID id, @RequestBody Many many) {
+        if (many.kind() == null || many.cues().isEmpty() || many.cues().size() > MOST_MOVED) {
+            throw new Refused("Choose cues, and how they shall stand.");
+        }
+        int placed = placing.placeMany(id, many.cues(), many.kind());
+        return new SentenceAnswer((placed == 1 ? "1 cue is placed." : placed + " cues are placed.")
+                + (placed < many.cues().size()
+                        ? " The others have no slot: type where it begins and where it ends."
+                        : " Ctrl Z takes it back."));
+    }
+
+    @PostMapping("/slots/{slot}/drop")
+    @ResponseBody
+    SentenceAnswer drop(@PathVariable UUID id, @PathVariable UUID slot) {
+        placing.dropSlot(id, slot);
+        return new SentenceAnswer("The slot is gone. Ctrl Z brings it back.");
     }
 
     @PostMapping("/undo")
@@ -201,11 +229,11 @@ class PlaceController {
             throw new Refused("That is more than a project holds.");
         }
         List<StoredPlace> placed = new ArrayList<>();
-        List<PictureSlots.EmptySlot> left = new ArrayList<>();
+        List<EmptySlot> left = new ArrayList<>();
         for (Taken slot : taken.slots()) {
             Slot times = new Slot(slot.inMillis(), slot.outMillis());
             if (slot.cue() == null) {
-                left.add(new PictureSlots.EmptySlot(UUID.randomUUID(), times, cut(slot.number()), cut(slot.name())));
+                left.add(new EmptySlot(UUID.randomUUID(), times, cut(slot.number()), cut(slot.name())));
             } else {
                 placed.add(new StoredPlace(slot.cue(), CuePlace.UNSAID, times, null));
             }
@@ -222,15 +250,22 @@ class PlaceController {
 
     @GetMapping("/fit")
     @ResponseBody
-    List<FitService.Preview> fit(@PathVariable UUID id) {
-        return fitting.preview(id);
+    List<FitService.Preview> fit(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean borrow,
+            @RequestParam(defaultValue = "false") boolean loosen) {
+        return fitting.preview(id, new FitService.Asked(borrow, loosen));
     }
 
-    /** @param only these; all that run over when left out */
+    /** @param only these; all that run over, or have room to fill, when left out */
     @PostMapping("/fit")
     @ResponseBody
-    SentenceAnswer makeFit(@PathVariable UUID id, @RequestParam(defaultValue = "") List<UUID> only) {
-        FitService.Applied applied = fitting.apply(id, only);
+    SentenceAnswer makeFit(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") List<UUID> only,
+            @RequestParam(defaultValue = "false") boolean borrow,
+            @RequestParam(defaultValue = "false") boolean loosen) {
+        FitService.Applied applied = fitting.apply(id, only, new FitService.Asked(borrow, loosen));
         int count = applied.changed();
         return new SentenceAnswer((count == 1 ? "1 cue is" : count + " cues are")
                 + (applied.priced() == 0

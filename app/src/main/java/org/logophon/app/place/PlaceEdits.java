@@ -6,18 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.app.project.CueRepository.StoredPlace;
+import org.logophon.app.project.PictureSlotRepository.EmptySlot;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Table {@code place_edit}: placements before and after each change. The newest {@value #MOST} of a project are kept. */
+/** Table {@code place_edit}: placements, and slots without a cue, before and after each change. The newest {@value #MOST} of a project are kept. */
 @Repository
 class PlaceEdits {
 
     private static final int MOST = 300;
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final TypeReference<List<StoredPlace>> PLACES = new TypeReference<>() {};
+    private static final TypeReference<List<EmptySlot>> SLOTS = new TypeReference<>() {};
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -27,22 +29,28 @@ class PlaceEdits {
         this.clock = clock;
     }
 
+    /** How things stood. @param left slots without a cue; null where the change didn't touch them */
+    record Stood(List<StoredPlace> places, List<EmptySlot> left) {}
+
     /** @param what in words */
-    record Edit(int ordinal, String what, List<StoredPlace> before, List<StoredPlace> after) {}
+    record Edit(int ordinal, String what, Stood before, Stood after) {}
 
     /** Writes a change down; what was undone before can't be done again after it. */
-    void add(UUID project, String what, List<StoredPlace> before, List<StoredPlace> after) {
+    void add(UUID project, String what, Stood before, Stood after) {
         jdbc.sql("delete from place_edit where project_id = :project and undone")
                 .param("project", project)
                 .update();
         jdbc.sql("""
-                insert into place_edit (project_id, ordinal, what, before, after, at)
-                select :project, coalesce(max(ordinal), 0) + 1, :what, cast(:before as jsonb), cast(:after as jsonb), :now
+                insert into place_edit (project_id, ordinal, what, before, after, slots_before, slots_after, at)
+                select :project, coalesce(max(ordinal), 0) + 1, :what, cast(:before as jsonb), cast(:after as jsonb),
+                       cast(:slotsBefore as jsonb), cast(:slotsAfter as jsonb), :now
                 from place_edit where project_id = :project""")
                 .param("project", project)
                 .param("what", what)
-                .param("before", JSON.writeValueAsString(before))
-                .param("after", JSON.writeValueAsString(after))
+                .param("before", JSON.writeValueAsString(before.places()))
+                .param("after", JSON.writeValueAsString(after.places()))
+                .param("slotsBefore", before.left() == null ? null : JSON.writeValueAsString(before.left()))
+                .param("slotsAfter", after.left() == null ? null : JSON.writeValueAsString(after.left()))
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
         jdbc.sql("""
@@ -57,9 +65,13 @@ class PlaceEdits {
                 .query((row, at) -> new Edit(
                         row.getInt("ordinal"),
                         row.getString("what"),
-                        JSON.readValue(row.getString("before"), PLACES),
-                        JSON.readValue(row.getString("after"), PLACES)))
+                        stood(row.getString("before"), row.getString("slots_before")),
+                        stood(row.getString("after"), row.getString("slots_after"))))
                 .optional();
+    }
+
+    private static Stood stood(String places, String left) {
+        return new Stood(JSON.readValue(places, PLACES), left == null ? null : JSON.readValue(left, SLOTS));
     }
 
     void setUndone(UUID project, int ordinal, boolean undone) {

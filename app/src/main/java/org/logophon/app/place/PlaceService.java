@@ -5,20 +5,23 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import org.logophon.app.place.PlaceEdits.Stood;
 import org.logophon.app.project.CuePlace;
 import org.logophon.app.project.CuePlace.Kind;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.CueRepository.StoredPlace;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Picture;
+import org.logophon.app.project.PictureSlotRepository;
+import org.logophon.app.project.PictureSlotRepository.EmptySlot;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.programme.Placement;
-import org.logophon.core.programme.Placement.Anchor;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
@@ -38,9 +41,14 @@ class PlaceService {
     private final ProjectRepository table;
     private final CueRepository cues;
     private final PlaceEdits edits;
-    private final PictureSlots empty;
+    private final PictureSlotRepository empty;
 
-    PlaceService(Projects projects, ProjectRepository table, CueRepository cues, PlaceEdits edits, PictureSlots empty) {
+    PlaceService(
+            Projects projects,
+            ProjectRepository table,
+            CueRepository cues,
+            PlaceEdits edits,
+            PictureSlotRepository empty) {
         this.projects = projects;
         this.table = table;
         this.cues = cues;
@@ -64,78 +72,49 @@ class PlaceService {
         table.setPicture(project, new Picture(frames, first, leastGapMillis));
     }
 
-    /**
-     * What was typed for a cue; an empty field leaves it as it is.
-     *
-     * @param in  of its slot, or where it is fixed; timecode
-     * @param out of its slot
-     */
-    record Typed(Kind kind, String in, String out, Anchor anchor, String offset) {}
-
     @Transactional
-    public void place(UUID project, UUID cueId, Typed typed) {
+    public void place(UUID project, UUID cueId, TypedPlace typed) {
         table.hold(project);
         ProjectView view = projects.view(project);
         CueView cue = require(view, cueId);
-        change(project, "cue " + cue.number(), List.of(cue), List.of(placed(view, cue, typed)));
+        change(
+                project,
+                "cue " + cue.number(),
+                List.of(cue),
+                List.of(typed.of(cue, view.project().picture(), startOf(view, cue))));
     }
 
-    private StoredPlace placed(ProjectView view, CueView cue, Typed typed) {
-        Picture picture = view.project().picture();
-        CuePlace now = cue.cue().place();
-        Slot slot = cue.cue().slot();
-        Long fixed = now.fixedSamples();
-        SampleCount start = startOf(view, cue);
-        if (typed.kind() == Kind.FIXED) {
-            fixed = typed.in().isBlank()
-                    ? Long.valueOf(fixed == null ? start.samples() : fixed)
-                    : Long.valueOf(samples(picture, typed.in(), start).samples());
-        } else if (typed.kind() == Kind.SLOT) {
-            slot = slot(picture, slot, typed, start);
+    /**
+     * Lets cues stand alike: fixed ones where they are now.
+     *
+     * @return how many; those without a slot can't stand in one
+     */
+    @Transactional
+    public int placeMany(UUID project, List<UUID> ids, Kind kind) {
+        table.hold(project);
+        ProjectView view = projects.view(project);
+        Set<UUID> wanted = Set.copyOf(ids);
+        List<CueView> placed = new ArrayList<>();
+        List<StoredPlace> after = new ArrayList<>();
+        for (PlacedClip<CueView> clip : view.programme().clips()) {
+            CueView cue = clip.cue();
+            if (!wanted.contains(cue.id()) || kind == Kind.SLOT && cue.cue().slot() == null) {
+                continue;
+            }
+            CuePlace now = cue.cue().place();
+            Long fixed = kind == Kind.FIXED ? Long.valueOf(clip.start().samples()) : now.fixedSamples();
+            placed.add(cue);
+            after.add(new StoredPlace(
+                    cue.id(),
+                    new CuePlace(kind, now.anchor(), now.offsetSamples(), fixed),
+                    cue.cue().slot(),
+                    cue.cue().direction().pauseAfterMillis()));
         }
-        long offset = typed.offset().isBlank() ? now.offsetSamples() : frames(picture, typed.offset());
-        return new StoredPlace(
-                cue.id(),
-                new CuePlace(typed.kind(), typed.anchor() == null ? now.anchor() : typed.anchor(), offset, fixed),
-                slot,
-                cue.cue().direction().pauseAfterMillis());
-    }
-
-    private static Slot slot(Picture picture, Slot slot, Typed typed, SampleCount start) {
-        if (slot == null && (typed.in().isBlank() || typed.out().isBlank())) {
-            throw new Refused("This cue has no slot yet: type where it begins and where it ends.");
+        if (placed.isEmpty()) {
+            throw new Refused("None of these cues has a slot: type where it begins and where it ends.");
         }
-        int in = typed.in().isBlank()
-                ? slot.inMillis()
-                : (int) samples(picture, typed.in(), start).millis();
-        int out = typed.out().isBlank()
-                ? slot.outMillis()
-                : (int) samples(picture, typed.out(), start).millis();
-        if (out <= in) {
-            throw new Refused("A slot ends after it starts. Type a later out, or an earlier in.");
-        }
-        return new Slot(in, out);
-    }
-
-    /** Timecode, as the programme counts it, to its place in the programme. */
-    private static SampleCount samples(Picture picture, String typed, SampleCount from) {
-        FrameRate rate = picture.counting();
-        long now = picture.startFrame() + rate.frameAt(from.samples(), SampleCount.RATE);
-        long frame = Timecode.typed(typed, rate, now).frame() - picture.startFrame();
-        if (frame < 0) {
-            throw new Refused("That is before the programme's first frame, "
-                    + Timecode.written(picture.startFrame(), rate) + ". Type a later one.");
-        }
-        return new SampleCount(rate.firstSample(frame, SampleCount.RATE));
-    }
-
-    /** A step, as {@code +12} or {@code -00:00:01:00}, in samples. */
-    private static long frames(Picture picture, String typed) {
-        FrameRate rate = picture.counting();
-        String step = typed.strip().matches("[+-].*") ? typed.strip() : "+" + typed.strip();
-        long far = rate.framesAnHour() * 12;
-        long frames = Timecode.typed(step, rate, far).frame() - far;
-        return frames < 0 ? -rate.firstSample(-frames, SampleCount.RATE) : rate.firstSample(frames, SampleCount.RATE);
+        change(project, placed.size() == 1 ? "cue " + placed.get(0).number() : placed.size() + " cues", placed, after);
+        return placed.size();
     }
 
     /** Moves cues by frames: one in its slot by its offset, any other to a place of its own. */
@@ -172,7 +151,7 @@ class PlaceService {
 
     /** A slot for each cue that has one now, and those that are left without. */
     @Transactional
-    public int take(UUID project, List<StoredPlace> slots, List<PictureSlots.EmptySlot> left) {
+    public int take(UUID project, List<StoredPlace> slots, List<EmptySlot> left) {
         table.hold(project);
         ProjectView view = projects.view(project);
         List<CueView> changed = new ArrayList<>();
@@ -193,24 +172,64 @@ class PlaceService {
                     wanted.slot(),
                     cue.cue().direction().pauseAfterMillis()));
         }
-        if (!changed.isEmpty()) {
-            change(project, "picture times", changed, after);
+        List<EmptySlot> before = empty.of(project);
+        if (!changed.isEmpty() || !slots(before).equals(slots(left))) {
+            edits.add(project, "picture times", new Stood(stored(changed), before), new Stood(after, left));
+            cues.setPlaces(after);
+            empty.replace(project, left);
+            table.touch(project);
         }
-        empty.replace(project, left);
         return changed.size();
     }
 
-    /** Places cues, in a way that undo takes back. Call it in a transaction that holds the project. */
-    void change(UUID project, String what, List<CueView> changed, List<StoredPlace> after) {
-        List<StoredPlace> before = changed.stream()
+    private static List<Slot> slots(List<EmptySlot> left) {
+        return left.stream().map(EmptySlot::slot).toList();
+    }
+
+    /** Takes a slot away for which there is no cue. */
+    @Transactional
+    public void dropSlot(UUID project, UUID slot) {
+        table.hold(project);
+        projects.require(project);
+        List<EmptySlot> before = empty.of(project);
+        List<EmptySlot> after =
+                before.stream().filter(one -> !one.id().equals(slot)).toList();
+        if (after.size() == before.size()) {
+            throw new NotFound("This slot is no longer there.");
+        }
+        edits.add(project, "a slot without a cue", new Stood(List.of(), before), new Stood(List.of(), after));
+        empty.replace(project, after);
+        table.touch(project);
+    }
+
+    private static List<StoredPlace> stored(List<CueView> shown) {
+        return shown.stream()
                 .map(cue -> new StoredPlace(
                         cue.id(),
                         cue.cue().place(),
                         cue.cue().slot(),
                         cue.cue().direction().pauseAfterMillis()))
                 .toList();
+    }
+
+    /** Gives slots more room. */
+    @Transactional
+    public void widen(UUID project, Map<UUID, Slot> wider) {
+        table.hold(project);
+        ProjectView view = projects.view(project);
+        List<CueView> changed =
+                view.cues().stream().filter(cue -> wider.containsKey(cue.id())).toList();
+        List<StoredPlace> after = stored(changed).stream()
+                .map(stored ->
+                        new StoredPlace(stored.cue(), stored.place(), wider.get(stored.cue()), stored.gapMillis()))
+                .toList();
+        change(project, changed.size() == 1 ? "a wider slot" : changed.size() + " wider slots", changed, after);
+    }
+
+    /** Places cues, in a way that undo takes back. Call it in a transaction that holds the project. */
+    void change(UUID project, String what, List<CueView> changed, List<StoredPlace> after) {
+        edits.add(project, what, new Stood(stored(changed), null), new Stood(after, null));
         cues.setPlaces(after);
-        edits.add(project, what, before, after);
         table.touch(project);
     }
 
@@ -221,7 +240,11 @@ class PlaceService {
         PlaceEdits.Edit edit = edits.next(project, undo)
                 .orElseThrow(() -> new Refused(
                         undo ? "There is nothing to undo in the placements." : "There is nothing to do again."));
-        cues.setPlaces(undo ? edit.before() : edit.after());
+        Stood stood = undo ? edit.before() : edit.after();
+        cues.setPlaces(stood.places());
+        if (stood.left() != null) {
+            empty.replace(project, stood.left());
+        }
         edits.setUndone(project, edit.ordinal(), undo);
         table.touch(project);
         return edit.what();

@@ -8,8 +8,11 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Picture;
+import org.logophon.app.project.PictureSlotRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.review.Note;
+import org.logophon.app.project.review.NoteRepository;
 import org.logophon.core.place.PlaceCheck;
 import org.logophon.core.place.PlaceCheck.PlacedCue;
 import org.logophon.core.place.PlaceFinding;
@@ -17,6 +20,8 @@ import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
+import org.logophon.core.review.NotePlace;
+import org.logophon.core.timecode.Timecode;
 import org.springframework.stereotype.Component;
 
 /** Every cue in time, against the picture, as the page shows it. */
@@ -24,19 +29,21 @@ import org.springframework.stereotype.Component;
 class PlaceTable {
 
     private final Projects projects;
-    private final PictureSlots empty;
+    private final PictureSlotRepository empty;
+    private final NoteRepository notes;
 
-    PlaceTable(Projects projects, PictureSlots empty) {
+    PlaceTable(Projects projects, PictureSlotRepository empty, NoteRepository notes) {
         this.projects = projects;
         this.empty = empty;
+        this.notes = notes;
     }
 
     /**
+     * @param letters   of its whole text, in UTF-16 units
      * @param runs      frames of the clip, counted up
      * @param spare     frames of its slot that are left; negative when it runs past it; null without one
      * @param score     address of its take's waveform; null while nothing of these words is rendered
-     * @param found     kinds of what doesn't fit
-     * @param sentences of it, for people
+     * @param found     what doesn't fit
      */
     record Row(
             UUID id,
@@ -45,6 +52,7 @@ class PlaceTable {
             String role,
             int colour,
             String words,
+            int letters,
             boolean measured,
             String kind,
             String anchor,
@@ -58,16 +66,30 @@ class PlaceTable {
             double seconds,
             Double slotSeconds,
             String score,
-            List<String> found,
-            List<String> sentences) {}
+            List<Found> found) {}
 
-    /** @param sentences about the programme as a whole */
+    /** Something that doesn't fit. @param frames how much it is */
+    record Found(String kind, long frames, String sentence) {}
+
+    /** A slot of the picture without a cue. */
+    record Left(UUID id, String name, String in, String out, double startSeconds, double seconds) {}
+
+    /** An open note. @param place of its word in the cue's text */
+    record Noted(UUID cue, int place, String word, String remark) {}
+
+    /**
+     * @param left      slots without a cue
+     * @param notes     open ones
+     * @param sentences about the programme as a whole
+     */
     record Table(
             String rate,
             String start,
             int leastGapMillis,
             double seconds,
             List<Row> rows,
+            List<Left> left,
+            List<Noted> notes,
             List<String> sentences,
             int findings) {}
 
@@ -89,10 +111,40 @@ class PlaceTable {
                 picture.leastGapMillis(),
                 programme.length().seconds(),
                 rows,
+                left(project, picture),
+                noted(view),
                 byCue.getOrDefault(-1, List.of()).stream()
                         .map(PlaceFinding::sentence)
                         .toList(),
                 findings.size());
+    }
+
+    private List<Left> left(UUID project, Picture picture) {
+        return empty.of(project).stream()
+                .map(slot -> {
+                    SampleCount in = picture.frameAt(slot.slot().inMillis());
+                    SampleCount out = picture.frameAt(slot.slot().outMillis());
+                    return new Left(
+                            slot.id(),
+                            (slot.number() + " " + slot.name()).strip(),
+                            picture.timecode(in),
+                            picture.timecode(out),
+                            in.seconds(),
+                            out.minus(in).seconds());
+                })
+                .toList();
+    }
+
+    private List<Noted> noted(ProjectView view) {
+        List<Noted> noted = new ArrayList<>();
+        for (Note note : notes.of(view.id())) {
+            view.cue(note.cue()).filter(cue -> note.open()).ifPresent(cue -> {
+                int place =
+                        note.place().in(cue.cue().text()).map(NotePlace::start).orElse(0);
+                noted.add(new Noted(cue.id(), place, note.place().word(), note.remark()));
+            });
+        }
+        return noted;
     }
 
     /** What doesn't fit; without a picture and slots nothing has to. */
@@ -133,6 +185,7 @@ class PlaceTable {
                 cue.cue().text().length() <= 60
                         ? cue.cue().text()
                         : cue.cue().text().substring(0, 60),
+                cue.cue().text().length(),
                 cue.measured(),
                 placement instanceof InSlot
                         ? "slot"
@@ -140,7 +193,7 @@ class PlaceTable {
                 slot == null ? "start" : slot.anchor().name().toLowerCase(Locale.ROOT),
                 picture.timecode(clip.start()),
                 picture.timecode(new SampleCount(rate.firstSample(last, SampleCount.RATE))),
-                org.logophon.core.timecode.Timecode.written(last - first, rate),
+                Timecode.written(last - first, rate),
                 slot == null ? "" : picture.timecode(slot.in()),
                 slot == null ? "" : picture.timecode(slot.out()),
                 slot == null ? null : Long.valueOf(rate.frameAt(slot.out().samples(), SampleCount.RATE) - last),
@@ -150,7 +203,8 @@ class PlaceTable {
                 cue.measured() && cue.keptTake() != null
                         ? "/projects/" + project + "/takes/" + cue.keptTake() + "/score"
                         : null,
-                findings.stream().map(finding -> finding.kind().id()).toList(),
-                findings.stream().map(PlaceFinding::sentence).toList());
+                findings.stream()
+                        .map(finding -> new Found(finding.kind().id(), finding.frames(), finding.sentence()))
+                        .toList());
     }
 }

@@ -67,6 +67,9 @@ public class ProjectCopy {
                 .param("from", id)
                 .param("to", to)
                 .update();
+        jdbc.sql("""
+                insert into picture_slot (id, project_id, in_millis, out_millis, number, name)
+                select gen_random_uuid(), :to, in_millis, out_millis, number, name from picture_slot where project_id = :from""").param("from", id).param("to", to).update();
         return to;
     }
 }

@@ -16,6 +16,7 @@ public class ProjectParts {
             "reading", "select 1 from reading where id = :part and (project_id = :project or project_id is null)",
             "draft", "select 1 from script_draft where id = :part and project_id = :project",
             "note", "select 1 from note n join cue c on c.id = n.cue_id where n.id = :part and c.project_id = :project",
+            "slot", "select 1 from picture_slot where id = :part and project_id = :project",
             "delivery", "select 1 from delivery where id = :part and project_id = :project");
 
     private final JdbcClient jdbc;

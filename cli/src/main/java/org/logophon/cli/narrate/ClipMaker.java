@@ -140,7 +140,12 @@ final class ClipMaker {
                     ? null
                     : Fit.into(
                             slot,
-                            Fitting.spoken(made.clip().text(), said.words(), said.rate(), made.length()),
+                            Fitting.spoken(
+                                    made.clip().text(),
+                                    said.recipe().voice().language(),
+                                    said.words(),
+                                    said.rate(),
+                                    made.length()),
                             SampleCount.ZERO);
             if (fit == null) {
                 continue;

@@ -32,8 +32,19 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
      * @param length of it
      * @param pauses inner ones
      * @param words  that it has
+     * @param losses how long the words are that could go, each with the silence after it, in the order in which they would
      */
-    public record Spoken(SampleCount length, List<SampleCount> pauses, int words) {
+    public record Spoken(SampleCount length, List<SampleCount> pauses, int words, List<SampleCount> losses) {
+
+        public Spoken {
+            pauses = List.copyOf(pauses);
+            losses = List.copyOf(losses);
+        }
+
+        /** One of which nobody knows what could go. */
+        public Spoken(SampleCount length, List<SampleCount> pauses, int words) {
+            this(length, pauses, words, List.of());
+        }
 
         SampleCount paused() {
             return new SampleCount(
@@ -63,9 +74,29 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
         if (over <= free.seconds()) {
             return made(LEAST_PAUSES, QUICKEST, SampleCount.nearest(over), 0, said, paused);
         }
-        double each = sure(spoken, said, paused, LEAST_PAUSES, QUICKEST) / Math.max(1, spoken.words());
-        int words = (int) Math.ceil((over - free.seconds()) / each);
-        return made(LEAST_PAUSES, QUICKEST, free, Math.min(words, spoken.words()), said, paused);
+        double whole = sure(spoken, said, paused, LEAST_PAUSES, QUICKEST);
+        int words = words(spoken, over - free.seconds(), whole / spoken.length().seconds());
+        return made(LEAST_PAUSES, QUICKEST, free, words, said, paused);
+    }
+
+    /**
+     * How many words must go: first those that could, each as long as it was measured, then any.
+     *
+     * @param over   seconds that are still too many
+     * @param scaled how long the take comes to, of what it is now
+     */
+    private static int words(Spoken spoken, double over, double scaled) {
+        double left = over;
+        int words = 0;
+        for (SampleCount loss : spoken.losses()) {
+            if (left <= 0) {
+                return words;
+            }
+            left -= loss.seconds() * scaled;
+            words++;
+        }
+        double each = spoken.length().seconds() * scaled / Math.max(1, spoken.words());
+        return Math.min(spoken.words(), words + (int) Math.ceil(Math.max(0, left) / each));
     }
 
     /** Slower and with longer pauses, as far as comfort goes. @return null when there is no room to fill */

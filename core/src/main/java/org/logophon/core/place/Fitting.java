@@ -22,8 +22,14 @@ public final class Fitting {
 
     private Fitting() {}
 
-    /** What a fit starts from. @param words of the take, in samples at {@code rate}. @param length of the take */
-    public static Spoken spoken(String text, List<WordTime> words, int rate, SampleCount length) {
+    /**
+     * What a fit starts from.
+     *
+     * @param language of the text, by which words are found that could go
+     * @param words    of the take, in samples at {@code rate}
+     * @param length   of the take
+     */
+    public static Spoken spoken(String text, String language, List<WordTime> words, int rate, SampleCount length) {
         List<SampleCount> pauses = new ArrayList<>();
         for (int i = 0; i + 1 < words.size(); i++) {
             double gap = gap(words, i, rate);
@@ -31,7 +37,17 @@ public final class Fitting {
                 pauses.add(SampleCount.nearest(gap));
             }
         }
-        return new Spoken(length, pauses, Words.count(text));
+        List<SampleCount> losses = new ArrayList<>();
+        for (Cuttable.Stretch stretch : Cuttable.of(text, language)) {
+            for (int i = 0; i < words.size(); i++) {
+                WordTime word = words.get(i);
+                if (word.start() >= stretch.start() && word.end() <= stretch.end()) {
+                    int next = i + 1 < words.size() ? words.get(i + 1).startSample() : word.endSample();
+                    losses.add(SampleCount.converted(Math.max(0, next - word.startSample()), rate));
+                }
+            }
+        }
+        return new Spoken(length, pauses, Words.count(text), losses);
     }
 
     private static double gap(List<WordTime> words, int at, int rate) {

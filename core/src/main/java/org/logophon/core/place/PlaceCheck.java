@@ -144,7 +144,7 @@ public final class PlaceCheck {
     }
 
     /** Whole frames that so many samples need, counted up; 0 for none and for fewer than none. */
-    static long frames(SampleCount samples, FrameRate rate) {
+    public static long frames(SampleCount samples, FrameRate rate) {
         return samples.samples() <= 0
                 ? 0
                 : rate.frameAt(rate.rounded(samples.samples(), SampleCount.RATE), SampleCount.RATE);

@@ -1,4 +1,4 @@
-package org.logophon.app.place;
+package org.logophon.app.project;
 
 import java.util.List;
 import java.util.UUID;
@@ -9,19 +9,20 @@ import org.springframework.stereotype.Repository;
 
 /** Table {@code picture_slot}: times of the picture for which there is no cue. */
 @Repository
-class PictureSlots {
+public class PictureSlotRepository {
 
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;
 
-    PictureSlots(JdbcClient jdbc, JdbcTemplate batches) {
+    PictureSlotRepository(JdbcClient jdbc, JdbcTemplate batches) {
         this.jdbc = jdbc;
         this.batches = batches;
     }
 
-    record EmptySlot(UUID id, Slot slot, String number, String name) {}
+    /** @param number and name that the file gave it; empty for none */
+    public record EmptySlot(UUID id, Slot slot, String number, String name) {}
 
-    List<EmptySlot> of(UUID project) {
+    public List<EmptySlot> of(UUID project) {
         return jdbc.sql("select * from picture_slot where project_id = :project order by in_millis")
                 .param("project", project)
                 .query((row, at) -> new EmptySlot(
@@ -32,7 +33,7 @@ class PictureSlots {
                 .list();
     }
 
-    void replace(UUID project, List<EmptySlot> slots) {
+    public void replace(UUID project, List<EmptySlot> slots) {
         jdbc.sql("delete from picture_slot where project_id = :project")
                 .param("project", project)
                 .update();
