@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.logophon.speech.NativeVoices;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -75,14 +76,11 @@ class CheckTest {
                 .json()
                 .get("findings");
         assertThat(findings).extracting(f -> f.get("cue").asString()).containsExactly("005");
-        String american = run("voices", "--json", "--language", "en-US")
-                .json()
-                .valueStream()
-                .filter(v -> "en-US".equals(v.get("language").asString()))
+        String american = NativeVoices.catalogue().all().stream()
+                .filter(voice -> voice.language().equals("en-US"))
                 .findFirst()
                 .orElseThrow()
-                .get("id")
-                .asString();
+                .id();
         assertThat(run("check", script, "--voice", american, "--json")
                         .json()
                         .get("findings")

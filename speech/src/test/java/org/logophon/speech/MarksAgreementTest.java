@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -117,6 +118,16 @@ class MarksAgreementTest {
         return 10 * Math.log10(sum / sound.samples().length);
     }
 
+    /** Each voice is held to a third of what is asked, and each request to a third of the voices: {@code -Dlogophon.promises=true} for all. */
+    private static Stream<Promise> some(List<Promise> all) {
+        return Boolean.getBoolean("logophon.promises")
+                ? all.stream()
+                : IntStream.range(0, all.size())
+                        .filter(i ->
+                                (i + List.of(VOICES).indexOf(all.get(i).voice().split(" ")[0])) % 3 == 0)
+                        .mapToObj(all::get);
+    }
+
     private record Promise(String voice, Instruction instruction, double value, double tolerance) {}
 
     static Stream<Promise> promises() {
@@ -144,7 +155,7 @@ class MarksAgreementTest {
                 all.add(new Promise(voice, new Instruction.Volume(decibels), decibels, 0.5));
             }
         }
-        return all.stream();
+        return some(all);
     }
 
     @ParameterizedTest
@@ -199,7 +210,7 @@ class MarksAgreementTest {
                 }
             }
         }
-        return all.stream();
+        return some(all);
     }
 
     @ParameterizedTest

@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -66,8 +67,12 @@ class DirectedClearnessTest {
                 .isZero();
     }
 
-    private static double missed(Path wav) throws IOException, InterruptedException {
-        return Clearness.of(ClearnessPassage.TEXT, Recogniser.hear(wav)).missedPercent();
+    private static double missed(Path wav) {
+        try {
+            return Clearness.of(ClearnessPassage.TEXT, Recogniser.hear(wav)).missedPercent();
+        } catch (IOException | InterruptedException failed) {
+            throw new IllegalStateException(failed);
+        }
     }
 
     @ParameterizedTest
@@ -90,9 +95,14 @@ class DirectedClearnessTest {
                                 "Save as WAV file: \"" + praat + "\"")));
         run("praat", "--run", script.toString());
         run("sox", plain.toString(), sox.toString(), "tempo", "-s", Double.toString(pace / 100.0));
-        double byPraat = missed(praat);
-        double bySox = missed(sox);
-        assertThat(missed(ours))
+        // a recogniser hears on one core
+        List<Double> missed = Stream.of(praat, sox, ours)
+                .parallel()
+                .map(DirectedClearnessTest::missed)
+                .toList();
+        double byPraat = missed.get(0);
+        double bySox = missed.get(1);
+        assertThat(missed.get(2))
                 .as("missed in per cent, of %s at pace %d; by Praat %.1f, by SoX %.1f", id, pace, byPraat, bySox)
                 .isLessThanOrEqualTo(Math.min(byPraat, bySox) + CHANCE_PERCENT);
     }
