@@ -6,7 +6,9 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -14,6 +16,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** Packages as they are built, kept and downloaded. */
 class DeliveryTest extends ApplicationTest {
@@ -51,7 +54,19 @@ class DeliveryTest extends ApplicationTest {
         String project = rendered(
                 "Agree", "# Scene\n\nThe first cue of two.\n\nThe second, which is a little longer than the first.", 2);
         Map<String, byte[]> files = zip(build(project, "{scene}/{number}", "-23"));
-        assertThat(files.keySet()).containsExactly("Scene-010.wav", "Scene-020.wav", "cue-sheet.csv", "captions.srt");
+        assertThat(files.keySet())
+                .containsExactly(
+                        "Scene/010.wav",
+                        "Scene/020.wav",
+                        "captions.srt",
+                        "captions.vtt",
+                        "timeline.edl",
+                        "timeline.otio",
+                        "markers.csv",
+                        "cue-sheet.csv",
+                        "cue-sheet.json",
+                        "cue-sheet.html",
+                        "delivery.json");
         try (CSVParser sheet = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
@@ -85,7 +100,8 @@ class DeliveryTest extends ApplicationTest {
                 .contains("1 cue has no take and will be missing")
                 .contains("1 cue has changed since its kept take");
         assertThat(zip(build(project, "{number}", "off")).keySet())
-                .containsExactly("010.wav", "030.wav", "cue-sheet.csv", "captions.srt");
+                .contains("010.wav", "030.wav", "cue-sheet.csv", "captions.srt")
+                .doesNotContain("020.wav");
     }
 
     @Test
@@ -100,6 +116,107 @@ class DeliveryTest extends ApplicationTest {
         assertThat(zip(first).keySet()).contains("010_words-that-will-change.wav");
         assertThat(zip(second).keySet()).contains("010_words-that-have-changed.wav");
         assertThat(server.get(project + "/deliveries").body()).contains("Delivery 1", "Delivery 2");
+    }
+
+    private JsonNode manifest(byte[] file) {
+        return Server.parsed(new String(file, StandardCharsets.UTF_8)).get("files");
+    }
+
+    private List<String> told(JsonNode manifest, String cueOrPath) {
+        List<String> told = new ArrayList<>();
+        manifest.forEach(file -> {
+            if (cueOrPath.equals(file.get("cue").asString())
+                    || cueOrPath.equals(file.get("path").asString())) {
+                told.add((file.get("change").asString() + " " + file.get("why").asString()).strip());
+            }
+        });
+        return told;
+    }
+
+    @Test
+    void theSecondDeliveryHoldsWhatChangedAloneAndTheFirstStaysByteForByte() throws IOException {
+        String project = rendered("Second", "The first cue.\n\nThe second cue.\n\nThe third cue.", 3);
+        String first = build(project, "{number}", "-19");
+        byte[] before = server.bytes(first);
+        server.save(project, "The first cue.\n\nThe second, longer cue.\n\nThe third cue.", 1);
+        server.post(project + "/render", Map.of("step", "DELIVER"));
+        Server.await("ready again", PATIENCE, () -> server.ready(project) == 3);
+        // told before it is built
+        String holds = server.get(project
+                        + "/deliver/contents?pattern={number}&target=-19"
+                                .replace("{", "%7B")
+                                .replace("}", "%7D"))
+                .body();
+        assertThat(holds).contains("against delivery 1", "changed: words", "as before", "moved");
+        String second = build(project, "{number}", "-19");
+        Map<String, byte[]> all = zip(second);
+        JsonNode manifest = manifest(all.get("delivery.json"));
+        assertThat(told(manifest, "010")).containsExactly("same");
+        assertThat(told(manifest, "020")).containsExactly("changed words");
+        assertThat(told(manifest, "030")).containsExactly("moved");
+        assertThat(all).containsKeys("010.wav", "020.wav", "030.wav");
+        Map<String, byte[]> changes = zip(second.replace("/file", "/changes"));
+        assertThat(changes.keySet().stream().filter(name -> name.endsWith(".wav")))
+                .containsExactly("020.wav");
+        assertThat(changes).containsKeys("timeline.edl", "cue-sheet.csv", "delivery.json");
+        assertThat(all.get("010.wav")).isEqualTo(zip(first).get("010.wav"));
+        assertThat(server.bytes(first)).as("downloaded again").isEqualTo(before);
+        // looked into, compared, and a single file of it
+        String look = second.replace("/file", "/contents");
+        assertThat(server.get(look).body()).contains("changed: words").contains("delivery 1");
+        assertThat(server.get(look + "?since=7").statusCode()).isEqualTo(404);
+        assertThat(server.bytes(second.replace("/file", "/files/0"))).isEqualTo(all.get("010.wav"));
+        assertThat(server.get(second.replace("/file", "/files/99")).statusCode())
+                .isEqualTo(404);
+        // loudness changes every clip
+        Map<String, byte[]> louder = zip(build(project, "{number}", "-16"));
+        assertThat(told(manifest(louder.get("delivery.json")), "010")).containsExactly("changed sound");
+    }
+
+    @Test
+    void everyPartCanBeChosenAndTheChoiceStays() throws IOException {
+        String project = rendered("Parts", "# One\n\nThe first cue.\n\n# Two\n\nThe second cue.", 2);
+        String form = "asked=true&parts=programme&parts=captions&parts=words&parts=script&captions=ttml&captions=words"
+                + "&format=mp3&rate=48000&bits=24&minutes=5&title=true&pattern=&target=-16";
+        server.send(server.request(project + "/deliveries")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("X-XSRF-TOKEN", server.token())
+                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(form)));
+        Server.await(
+                "built",
+                PATIENCE,
+                () -> server.get(project + "/deliveries").body().contains("/file"));
+        String address = server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
+        Map<String, byte[]> files = zip(address);
+        assertThat(files.keySet())
+                .containsExactly(
+                        "programme.mp3",
+                        "captions.ttml",
+                        "captions-words.vtt",
+                        "words.json",
+                        "script.txt",
+                        "script.ssml",
+                        "delivery.json");
+        assertThat(new String(files.get("script.txt"), StandardCharsets.UTF_8))
+                .startsWith("# One\n\nNARRATOR: The first cue.");
+        assertThat(server.get(project + "/deliver").body())
+                .containsPattern("value=\"programme\"[^>]*checked")
+                .doesNotContainPattern("value=\"clips\"[^>]*checked");
+        assertThat(server.post(project + "/deliveries", Map.of("asked", "true", "pattern", "", "target", "-19"))
+                        .body())
+                .contains("Choose what goes in.");
+        assertThat(server.post(
+                                project + "/deliveries",
+                                Map.of("asked", "true", "parts", "sausages", "pattern", "", "target", "-19"))
+                        .body())
+                .contains("has no part");
+        assertThat(server.post(
+                                project + "/deliveries",
+                                Map.of(
+                                        "asked", "true", "parts", "clips", "format", "mp3", "rate", "96000", "pattern",
+                                        "", "target", "-19"))
+                        .body())
+                .contains("MP3 has 48000 samples a second at most");
     }
 
     @Test

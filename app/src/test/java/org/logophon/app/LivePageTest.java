@@ -24,11 +24,11 @@ class LivePageTest extends BrowserTest {
     void deliverFollowsTheRendersOfAnotherTab() {
         String project = newProject("Followed", "The first cue of three.\n\nThe second.\n\nThe third of them.");
         Page deliver = another(project + "/deliver");
-        assertThat(deliver.locator(".warn.brick summary")).hasText("3 cues have no take and will be missing");
-        assertThat(deliver.locator("#names li")).hasCount(0);
+        assertThat(deliver.locator(".warn.missing summary")).hasText("3 cues have no take and will be missing");
+        assertThat(deliver.getByText(".wav")).hasCount(0);
         page.locator("#head .btn-amber").click();
-        assertThat(deliver.locator("#names li")).hasCount(3);
-        assertThat(deliver.locator(".warn.brick")).hasCount(0);
+        assertThat(deliver.locator("#names").getByText(".wav")).hasCount(3);
+        assertThat(deliver.locator(".warn.missing")).hasCount(0);
         assertThat(deliver.locator(".path .fact").last()).hasText("3 of 3 ready");
         // and a package that is built by a script is there too
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));

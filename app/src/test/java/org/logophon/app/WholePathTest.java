@@ -79,9 +79,9 @@ class WholePathTest extends BrowserTest {
 
     private void deliver() throws Exception {
         open("Deliver");
-        assertThat(page.locator("#names li")).hasCount(3);
+        assertThat(page.locator("#names").getByText(".wav")).hasCount(3);
         page.getByLabel("Names of the clips").fill("{number}_{role}");
-        assertThat(page.locator("#names li").nth(1)).hasText("020_Keeper.wav");
+        assertThat(page.locator("#names").getByText(".wav").nth(1)).hasText("020_Keeper.wav");
         page.getByText("Build the package").click();
         Locator link = page.locator(".past a").first();
         assertThat(link).isVisible();

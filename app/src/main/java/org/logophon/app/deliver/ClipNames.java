@@ -8,6 +8,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.FileNames;
+import org.logophon.core.input.InvalidInput;
 
 /** Which clip of a project gets which file name. */
 final class ClipNames {
@@ -17,13 +18,14 @@ final class ClipNames {
     /**
      * Names for the cues that have a kept take, in the order of the programme.
      *
+     * @param extension without its dot
      * @throws InvalidInput for a bad pattern
      */
-    static Map<CueView, String> names(ProjectView view, String pattern) {
+    static Map<CueView, String> names(ProjectView view, String pattern, String extension) {
         FileNames names = new FileNames(pattern);
         Map<CueView, String> named = new LinkedHashMap<>();
         for (CueView cue : delivered(view)) {
-            named.put(cue, names.next(fields(view, cue), "wav"));
+            named.put(cue, names.next(fields(view, cue), extension));
         }
         return named;
     }

@@ -1,142 +1,125 @@
 package org.logophon.app.deliver;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
-import org.logophon.app.project.CueState;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
-import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.core.delivery.part.CaptionsPart;
+import org.logophon.core.delivery.part.Parts;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.input.TypedNumber;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
-/** The Deliver step. */
+/** The Deliver step: what goes in, what it will hold, and building it. */
 @Controller
 @RequestMapping("/projects/{id}")
 class DeliverController {
+
+    private static final Map<String, String> CAPTIONS =
+            Map.of("srt", "SubRip", "vtt", "WebVTT", "ttml", "TTML", "words", "word by word");
 
     private final Projects projects;
     private final ProjectPage page;
     private final DeliveryService delivering;
     private final DeliveryRepository deliveries;
+    private final ChoiceRepository choices;
+    private final DeliveryContents contents;
 
-    DeliverController(Projects projects, ProjectPage page, DeliveryService delivering, DeliveryRepository deliveries) {
+    DeliverController(
+            Projects projects,
+            ProjectPage page,
+            DeliveryService delivering,
+            DeliveryRepository deliveries,
+            ChoiceRepository choices,
+            DeliveryContents contents) {
         this.projects = projects;
         this.page = page;
         this.delivering = delivering;
         this.deliveries = deliveries;
+        this.choices = choices;
+        this.contents = contents;
     }
 
     @GetMapping("/deliver")
     String page(@PathVariable UUID id, Model model) {
-        fill(id, model);
+        ProjectView view = projects.view(id);
+        page.fill(model, view, Step.DELIVER);
+        Choice choice = choices.of(id);
+        model.addAttribute("choice", choice);
+        model.addAttribute("sets", Choice.SETS);
+        model.addAttribute("allParts", Parts.ALL);
+        model.addAttribute(
+                "captionKinds",
+                CaptionsPart.KINDS.stream()
+                        .map(kind -> Map.entry(kind, CAPTIONS.get(kind)))
+                        .toList());
+        concerns(view, model);
+        deliveries(id, model);
+        holds(view, choice, view.project().namePattern(), view.project().targetLufs(), model);
         return "deliver";
     }
 
-    /** Cues that will be missing, and those whose kept take is an older one. */
+    /** What one would want to know before it goes. */
     @GetMapping("/deliver/left-out")
     String leftOut(@PathVariable UUID id, Model model) {
-        fill(id, model);
+        concerns(projects.view(id), model);
+        model.addAttribute("project", projects.require(id));
         return "deliver :: leftout";
     }
 
-    /** How files will be called, while the pattern is typed. */
-    @GetMapping("/deliver/names")
-    String names(@PathVariable UUID id, @RequestParam(defaultValue = "") String pattern, Model model) {
-        preview(projects.view(id), pattern, model);
-        return "deliver :: names";
+    /** What it will hold, while the form is changed. */
+    @GetMapping("/deliver/contents")
+    String contents(@PathVariable UUID id, @ModelAttribute ChoiceForm form, Model model) {
+        ProjectView view = projects.view(id);
+        try {
+            holds(view, form.choice(choices.of(id)), form.pattern(), form.lufs(), model);
+        } catch (Refused | InvalidInput e) {
+            model.addAttribute("formProblem", e.getMessage());
+        }
+        return "deliver :: contents";
     }
 
     @GetMapping("/deliveries")
     String list(@PathVariable UUID id, Model model) {
-        fill(id, model);
+        model.addAttribute("project", projects.require(id));
+        deliveries(id, model);
         return "deliver :: deliveries";
     }
 
     @PostMapping("/deliveries")
-    String build(
-            @PathVariable UUID id,
-            @RequestParam(defaultValue = "") String pattern,
-            @RequestParam String target,
-            Model model) {
+    String build(@PathVariable UUID id, @ModelAttribute ChoiceForm form, Model model) {
         try {
-            delivering.build(id, pattern, "off".equals(target) ? null : loudness(target));
+            delivering.build(
+                    id, form.pattern() == null ? "" : form.pattern(), form.lufs(), form.choice(choices.of(id)));
         } catch (Refused | InvalidInput e) {
             model.addAttribute("problem", e.getMessage());
         }
         return list(id, model);
     }
 
-    @NeedsNoRoom
-    @PostMapping("/deliveries/cancel")
-    String cancel(@PathVariable UUID id, Model model) {
-        delivering.cancel(id);
-        return list(id, model);
+    private static void concerns(ProjectView view, Model model) {
+        model.addAttribute("concerns", BeforeItGoes.of(view));
     }
 
-    @GetMapping("/deliveries/{delivery}/file")
-    ResponseEntity<StreamingResponseBody> download(@PathVariable UUID id, @PathVariable UUID delivery) {
-        Delivery found = deliveries
-                .find(delivery)
-                .filter(d -> d.projectId().equals(id) && d.ready())
-                .orElseThrow(() -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("application/zip"))
-                .contentLength(found.bytes())
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(found.fileName())
-                                .build()
-                                .toString())
-                .body(out -> deliveries.copyTo(delivery, out));
+    private void deliveries(UUID id, Model model) {
+        List<Delivery> all = deliveries.of(id);
+        model.addAttribute("deliveries", all);
     }
 
-    private static Double loudness(String target) {
-        Double lufs = TypedNumber.read("The target loudness in LUFS", target);
-        if (lufs == null) {
-            throw new Refused("Choose a target loudness, or off.");
-        }
-        return lufs;
-    }
-
-    private void fill(UUID id, Model model) {
-        ProjectView view = projects.view(id);
-        page.fill(model, view, Step.DELIVER);
-        model.addAttribute("deliveries", deliveries.of(id));
-        model.addAttribute(
-                "missing",
-                view.cues().stream().filter(c -> c.keptTake() == null).toList());
-        model.addAttribute(
-                "changed",
-                view.cues().stream()
-                        .filter(c -> c.keptTake() != null && c.state() != CueState.READY)
-                        .toList());
-        preview(view, view.project().namePattern(), model);
-    }
-
-    private static void preview(ProjectView view, String pattern, Model model) {
+    private void holds(ProjectView view, Choice choice, String pattern, Double lufs, Model model) {
         try {
-            List<String> all = ClipNames.names(view, pattern).values().stream().toList();
-            model.addAttribute("names", all.subList(0, Math.min(6, all.size())));
-            model.addAttribute("more", Math.max(0, all.size() - 6));
+            model.addAttribute("holds", contents.of(view, choice, pattern, lufs));
         } catch (InvalidInput e) {
-            model.addAttribute("patternProblem", e.getMessage());
+            model.addAttribute("formProblem", e.getMessage());
         }
     }
 }

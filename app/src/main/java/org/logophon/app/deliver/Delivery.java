@@ -6,8 +6,10 @@ import java.util.UUID;
 /**
  * A package handed over or under way.
  *
- * @param state building, ready, failed or cancelled
- * @param bytes size of the ZIP
+ * @param choice what it holds, and how
+ * @param since  number of the delivery that it is compared with; null for none
+ * @param state  building, ready, failed or cancelled
+ * @param bytes  of all its files
  */
 public record Delivery(
         UUID id,
@@ -16,6 +18,8 @@ public record Delivery(
         String fileName,
         String namePattern,
         Double targetLufs,
+        Choice choice,
+        Integer since,
         String state,
         int done,
         int total,
@@ -36,6 +40,11 @@ public record Delivery(
     }
 
     public String size() {
-        return "%.1f MB".formatted(bytes / 1e6);
+        return FileSize.of(bytes);
+    }
+
+    /** Of the package with what has changed alone. */
+    public String changesName() {
+        return fileName.replace(".zip", "-changes.zip");
     }
 }

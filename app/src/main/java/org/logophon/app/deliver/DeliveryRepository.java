@@ -1,7 +1,6 @@
 package org.logophon.app.deliver;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -14,11 +13,9 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Tables {@code delivery} and {@code delivery_part}. A package is stored and read in parts, never held whole. */
+/** Tables {@code delivery} and {@code delivery_part}. Packages from before are read in parts, never held whole. */
 @Repository
 class DeliveryRepository {
-
-    private static final int PART_BYTES = 1 << 20;
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -29,22 +26,30 @@ class DeliveryRepository {
     }
 
     /** Call it in a transaction that holds the project, so that two deliveries don't get one number. */
-    Delivery create(UUID project, String slug, String namePattern, Double targetLufs, int total, int scriptVersion) {
+    Delivery create(
+            UUID project, String slug, String namePattern, Double targetLufs, Choice choice, int scriptVersion) {
         UUID id = UUID.randomUUID();
+        Integer since = jdbc.sql(
+                        "select max(ordinal) from delivery where project_id = :project and state = 'ready' and choice is not null")
+                .param("project", project)
+                .query(Integer.class)
+                .optional()
+                .orElse(null);
         int ordinal = jdbc.sql("select coalesce(max(ordinal), 0) + 1 from delivery where project_id = :project")
                 .param("project", project)
                 .query(Integer.class)
                 .single();
         jdbc.sql("""
-                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, state, total, script_version, created_at)
-                values (:id, :project, :ordinal, :file, :pattern, :lufs, 'building', :total, :script, :now)""")
+                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, choice, since, state, total, script_version, created_at)
+                values (:id, :project, :ordinal, :file, :pattern, :lufs, cast(:choice as jsonb), :since, 'building', 0, :script, :now)""")
                 .param("id", id)
                 .param("project", project)
                 .param("ordinal", ordinal)
                 .param("file", slug + "_delivery-" + ordinal + ".zip")
                 .param("pattern", namePattern)
                 .param("lufs", targetLufs)
-                .param("total", total)
+                .param("choice", ChoiceRepository.written(choice))
+                .param("since", since)
                 .param("script", scriptVersion)
                 .param("now", now())
                 .update();
@@ -63,6 +68,21 @@ class DeliveryRepository {
                 .param("project", project)
                 .query(DeliveryRepository::delivery)
                 .list();
+    }
+
+    Optional<Delivery> numbered(UUID project, int ordinal) {
+        return jdbc.sql("select * from delivery where project_id = :project and ordinal = :ordinal")
+                .param("project", project)
+                .param("ordinal", ordinal)
+                .query(DeliveryRepository::delivery)
+                .optional();
+    }
+
+    void setTotal(UUID id, int total) {
+        jdbc.sql("update delivery set total = :total, done = 0 where id = :id")
+                .param("total", total)
+                .param("id", id)
+                .update();
     }
 
     void progress(UUID id, int done) {
@@ -85,21 +105,7 @@ class DeliveryRepository {
                 == 1;
     }
 
-    /** Replaces what an earlier try may have left. */
-    void store(UUID id, InputStream content) throws IOException {
-        jdbc.sql("delete from delivery_part where delivery_id = :id")
-                .param("id", id)
-                .update();
-        int position = 0;
-        for (byte[] part = content.readNBytes(PART_BYTES); part.length > 0; part = content.readNBytes(PART_BYTES)) {
-            jdbc.sql("insert into delivery_part (delivery_id, position, content) values (:id, :position, :content)")
-                    .param("id", id)
-                    .param("position", position++)
-                    .param("content", part)
-                    .update();
-        }
-    }
-
+    /** The package of a delivery from before files were kept one by one. */
     void copyTo(UUID id, OutputStream out) throws IOException {
         for (int position = 0; ; position++) {
             Optional<byte[]> part = jdbc.sql(
@@ -127,6 +133,8 @@ class DeliveryRepository {
                 row.getString("file_name"),
                 row.getString("name_pattern"),
                 row.getObject("target_lufs", Double.class),
+                row.getString("choice") == null ? null : ChoiceRepository.read(row.getString("choice")),
+                row.getObject("since", Integer.class),
                 row.getString("state"),
                 row.getInt("done"),
                 row.getInt("total"),

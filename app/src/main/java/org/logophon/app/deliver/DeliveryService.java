@@ -37,6 +37,7 @@ class DeliveryService {
     private final Projects projects;
     private final ProjectRepository table;
     private final DeliveryRepository deliveries;
+    private final ChoiceRepository choices;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
 
@@ -44,25 +45,30 @@ class DeliveryService {
             Projects projects,
             ProjectRepository table,
             DeliveryRepository deliveries,
+            ChoiceRepository choices,
             JobQueue jobs,
             OneTimeTask<Void> deliveryTask) {
         this.projects = projects;
         this.table = table;
         this.deliveries = deliveries;
+        this.choices = choices;
         this.jobs = jobs;
         this.task = deliveryTask;
     }
 
     /** @throws Refused with a sentence when nothing can be delivered or one is being built */
     @Transactional
-    void build(UUID id, String namePattern, Double targetLufs) {
+    void build(UUID id, String namePattern, Double targetLufs, Choice choice) {
         projects.require(id);
         table.hold(id);
         FinishSettings.to(targetLufs);
         table.freezeNumbers(id);
         ProjectView view = projects.view(id);
-        int total = ClipNames.names(view, namePattern).size();
-        if (total == 0) {
+        if (choice.parts().isEmpty()) {
+            throw new Refused("Choose what goes in.");
+        }
+        if (ClipNames.names(view, namePattern, choice.sound().kind().extension())
+                .isEmpty()) {
             throw new Refused(
                     "No cue has a take yet. Render the cues first; the button stands at the top of every page.");
         }
@@ -70,12 +76,13 @@ class DeliveryService {
             throw new Refused("A delivery of this project is being built already.");
         }
         table.setFinish(id, targetLufs, namePattern);
+        choices.keep(id, choice);
         Delivery delivery = deliveries.create(
                 id,
                 Slug.of(view.project().name()),
                 namePattern,
                 targetLufs,
-                total,
+                choice,
                 view.project().scriptVersion());
         jobs.add(task, List.of(delivery.id().toString()));
     }

@@ -1,5 +1,6 @@
 package org.logophon.app.deliver;
 
+import java.time.Instant;
 import java.util.List;
 import org.logophon.app.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -11,8 +12,23 @@ class DeliveryUpkeep implements Upkeep {
 
     private final JdbcClient jdbc;
 
-    DeliveryUpkeep(JdbcClient jdbc) {
+    private final DeliveredFiles files;
+
+    DeliveryUpkeep(JdbcClient jdbc, DeliveredFiles files) {
         this.jdbc = jdbc;
+        this.files = files;
+    }
+
+    /** What only deliveries of projects had that are gone. */
+    @Override
+    public List<Removed> remove(Instant now) {
+        int parts = files.removeUnused();
+        return parts == 0 ? List.of() : List.of(new Removed("parts of delivered files", parts, parts * 500_000L));
+    }
+
+    @Override
+    public int turn() {
+        return 9;
     }
 
     @Override

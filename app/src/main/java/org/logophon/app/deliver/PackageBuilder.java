@@ -1,24 +1,23 @@
 package org.logophon.app.deliver;
 
-import java.io.BufferedInputStream;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
+import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.DatabaseAway;
+import org.logophon.core.delivery.Manifest;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Does one delivery job. A job that comes again after a kill starts over: nothing counts before the package is stored
- * whole.
+ * Does one delivery job. A job that comes again after a kill starts over: nothing counts before every file is
+ * stored.
  */
 @Component
 class PackageBuilder {
@@ -27,6 +26,7 @@ class PackageBuilder {
     private final Projects projects;
     private final PackageWriter writer;
     private final DiskRoom room;
+    private final DeliveredFiles files;
     private final TransactionTemplate transaction;
 
     PackageBuilder(
@@ -34,11 +34,13 @@ class PackageBuilder {
             Projects projects,
             PackageWriter writer,
             DiskRoom room,
+            DeliveredFiles files,
             TransactionTemplate transaction) {
         this.deliveries = deliveries;
         this.projects = projects;
         this.writer = writer;
         this.room = room;
+        this.files = files;
         this.transaction = transaction;
     }
 
@@ -68,36 +70,38 @@ class PackageBuilder {
 
     private void packed(Delivery delivery) throws IOException {
         ProjectView view = projects.view(delivery.projectId());
-        Path file = Files.createTempFile("logophon-delivery", ".zip");
-        try {
-            try (var out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
-                boolean whole = writer.write(view, delivery, out, done -> {
-                    room.need(0);
-                    deliveries.progress(delivery.id(), done);
-                    return deliveries
-                            .find(delivery.id())
-                            .filter(Delivery::building)
-                            .isPresent();
-                });
-                if (!whole) {
-                    return;
-                }
-            }
-            room.need(Files.size(file));
-            store(delivery, file);
-        } finally {
-            Files.deleteIfExists(file);
+        deliveries.setTotal(delivery.id(), writer.steps(view, delivery));
+        List<Stored> written = writer.write(view, delivery, done -> {
+            room.need(0);
+            deliveries.progress(delivery.id(), done);
+            return deliveries.find(delivery.id()).filter(Delivery::building).isPresent();
+        });
+        if (written != null) {
+            List<Stored> told = told(delivery, view, written);
+            long bytes = told.stream().mapToLong(file -> file.entry().bytes()).sum();
+            transaction.executeWithoutResult(status -> {
+                files.save(delivery.id(), told);
+                deliveries.end(delivery.id(), "ready", null, bytes);
+            });
         }
     }
 
-    private void store(Delivery delivery, Path file) {
-        transaction.executeWithoutResult(status -> {
-            try (InputStream in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
-                deliveries.store(delivery.id(), in);
-                deliveries.end(delivery.id(), "ready", null, Files.size(file));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
+    /** Each file with what has become of it since the delivery before. */
+    private List<Stored> told(Delivery delivery, ProjectView view, List<Stored> written) {
+        String title = view.project().name();
+        Manifest now = Manifest.first(title, written.stream().map(Stored::entry).toList());
+        if (delivery.since() != null) {
+            Delivery before =
+                    deliveries.numbered(delivery.projectId(), delivery.since()).orElseThrow();
+            List<Manifest.Entry> earlier =
+                    files.of(before.id()).stream().map(Stored::entry).toList();
+            now = now.since(new Manifest(now.version(), title, earlier));
+        }
+        List<Stored> told = new ArrayList<>();
+        for (int i = 0; i < now.files().size(); i++) {
+            told.add(new Stored(
+                    now.files().get(i), i < written.size() ? written.get(i).madeOf() : ""));
+        }
+        return told;
     }
 }

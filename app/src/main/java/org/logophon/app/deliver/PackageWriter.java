@@ -1,173 +1,195 @@
 package org.logophon.app.deliver;
 
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.function.IntPredicate;
-import java.util.zip.Deflater;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.logophon.app.audio.AudioStore;
-import org.logophon.app.project.CueView;
+import org.logophon.app.deliver.DeliveredFiles.Stored;
+import org.logophon.app.deliver.DeliveredProject.Asked;
+import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.project.ProjectView;
-import org.logophon.app.project.review.Note;
-import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
-import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
-import org.logophon.core.delivery.ClipFile;
-import org.logophon.core.delivery.DeliveredClip;
-import org.logophon.core.delivery.Markers;
-import org.logophon.core.delivery.Markers.Marker;
-import org.logophon.core.delivery.PackagePart;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.FileWriting;
+import org.logophon.core.delivery.Manifest;
+import org.logophon.core.delivery.PartFile;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.script.WordSpread;
-import org.logophon.core.voice.Voice;
-import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.core.sound.SoundSource;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Writes a project's kept takes as a ZIP: its clips one after another, then the files that tell of the whole programme. */
+/** Makes the files of a delivery, on all cores, and stores what isn't stored yet. */
 @Component
 class PackageWriter {
 
-    private final TakeRepository takes;
+    private final DeliveredProject delivering;
+    private final DeliveredFiles files;
     private final SpeechRepository speeches;
     private final AudioStore audio;
     private final ClipFinisher finisher;
-    private final VoiceCatalogue voices;
-    private final NoteRepository notes;
+    private final DeliverySounds sounds;
+    private final TransactionTemplate transaction;
 
     PackageWriter(
-            TakeRepository takes,
+            DeliveredProject delivering,
+            DeliveredFiles files,
             SpeechRepository speeches,
             AudioStore audio,
             ClipFinisher finisher,
-            VoiceCatalogue voices,
-            NoteRepository notes) {
-        this.takes = takes;
+            DeliverySounds sounds,
+            TransactionTemplate transaction) {
+        this.delivering = delivering;
+        this.files = files;
         this.speeches = speeches;
         this.audio = audio;
         this.finisher = finisher;
-        this.voices = voices;
-        this.notes = notes;
+        this.sounds = sounds;
+        this.transaction = transaction;
+    }
+
+    /** How many steps there are: each clip is measured, then each file is written. */
+    int steps(ProjectView view, Delivery delivery) {
+        Choice choice = delivery.choice();
+        Programme<Made> programme = delivering.programme(view, asked(delivery));
+        Delivered delivered = delivering.delivered(view, programme, null);
+        return programme.clips().size()
+                + partFiles(choice, delivered, DeliverySounds.NONE).size();
+    }
+
+    private static Asked asked(Delivery delivery) {
+        return new Asked(
+                delivery.namePattern(), delivery.targetLufs(), delivery.choice().sound());
+    }
+
+    private static List<PartFile> partFiles(
+            Choice choice, Delivered delivered, org.logophon.core.delivery.Sounds sounds) {
+        List<PartFile> files = new ArrayList<>();
+        choice.chosen().forEach(part -> files.addAll(part.files(delivered, choice.wishes(), sounds)));
+        return files;
     }
 
     /**
-     * @param goOn told the number of clips written; false stops
-     * @return false when it was stopped
+     * @param goOn told how many steps are done; false stops
+     * @return what was written, compared with nothing yet; null when it was stopped
      */
-    boolean write(ProjectView view, Delivery delivery, OutputStream to, IntPredicate goOn) throws IOException {
-        Map<CueView, String> names = ClipNames.names(view, delivery.namePattern());
-        Programme<CueView> programme = view.programme(
-                List.copyOf(names.keySet()), cue -> cue.status().sound().length());
-        LocalDateTime made = LocalDateTime.ofInstant(delivery.createdAt(), ZoneOffset.UTC);
-        ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
-        zip.setLevel(Deflater.BEST_SPEED);
-        List<DeliveredClip> written = new ArrayList<>();
-        for (PlacedClip<CueView> placed : programme.clips()) {
-            String file = names.get(placed.cue());
-            Take take = takes.find(placed.cue().keptTake())
-                    .orElseThrow(() -> new NotFound(
-                            "The kept take of cue " + placed.cue().number() + " is gone. Render it again."));
-            StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
-            Clip clip = finisher.finish(
-                    audio.source(take.sound()),
-                    speech.timed(),
-                    FinishSettings.to(delivery.targetLufs()),
-                    placed.cue().direction().loudnessDb());
-            zip.putNextEntry(new ZipEntry(file));
-            ClipFile.write(clip, placed.cue().number(), take.text(), placed.start(), made, zip);
-            zip.closeEntry();
-            written.add(told(placed.cue(), take, file, clip));
-            if (!goOn.test(written.size())) {
-                return false;
+    List<Stored> write(ProjectView view, Delivery delivery, IntPredicate goOn) throws IOException {
+        Programme<Made> programme = delivering.programme(view, asked(delivery));
+        ExecutorService threads =
+                Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
+        try {
+            List<Callable<Clip>> finishing = new ArrayList<>();
+            programme.clips().forEach(placed -> finishing.add(() -> finished(placed.cue(), delivery.targetLufs())));
+            List<Clip> clips = all(threads, finishing, 0, goOn);
+            if (clips == null) {
+                return null;
+            }
+            Delivered delivered = delivering.delivered(view, programme, clips);
+            Map<String, SoundSource> sources = new HashMap<>();
+            Map<String, Take> takes = new HashMap<>();
+            Map<String, String> madeOf = new LinkedHashMap<>();
+            for (int i = 0; i < clips.size(); i++) {
+                Made made = programme.clips().get(i).cue();
+                sources.put(made.cue().number(), clips.get(i).sound());
+                takes.put(made.cue().number(), made.take());
+                madeOf.put(made.cue().number(), made.madeOf());
+            }
+            var ready = sounds.of(view, delivered, delivery, sources, takes);
+            List<Callable<Stored>> writing = new ArrayList<>();
+            for (PartFile file : partFiles(delivery.choice(), delivered, ready)) {
+                writing.add(() -> written(file, delivered, madeOf.getOrDefault(file.cue(), "")));
+            }
+            return all(threads, writing, clips.size(), goOn);
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+
+    private static <T> List<T> all(ExecutorService threads, List<Callable<T>> work, int done, IntPredicate goOn)
+            throws IOException {
+        List<Future<T>> running = work.stream().map(threads::submit).toList();
+        List<T> results = new ArrayList<>();
+        for (Future<T> one : running) {
+            results.add(result(one));
+            if (!goOn.test(done + results.size())) {
+                return null;
             }
         }
-        Iterator<DeliveredClip> clips = written.iterator();
-        Programme<DeliveredClip> told = programme.with(cue -> clips.next());
-        for (PackagePart part : parts(view, told)) {
-            zip.putNextEntry(new ZipEntry(part.fileName()));
-            part.write(told, zip);
-            zip.closeEntry();
-        }
-        zip.finish();
-        return true;
+        return results;
     }
 
-    /** Open notes go along as markers. */
-    private List<PackagePart> parts(ProjectView view, Programme<DeliveredClip> programme) {
-        Map<UUID, String> numbers = new HashMap<>();
-        view.cues().forEach(cue -> numbers.put(cue.id(), cue.number()));
-        Map<String, DeliveredClip> clips = new HashMap<>();
-        programme.clips().forEach(clip -> clips.put(clip.cue().number(), clip.cue()));
-        List<Marker> markers = new ArrayList<>();
-        for (Note note : notes.of(view.id())) {
-            DeliveredClip clip = clips.get(numbers.get(note.cue()));
-            if (note.open() && clip != null) {
-                note.place()
-                        .in(clip.text())
-                        .ifPresent(place -> markers.add(new Marker(
-                                clip.number(), secondsOf(clip, place.start()), place.word(), note.remark())));
+    private static <T> T result(Future<T> work) throws IOException {
+        try {
+            return work.get();
+        } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof IOException io) {
+                throw io;
             }
+            if (failed.getCause() instanceof RuntimeException unexpected) {
+                throw unexpected;
+            }
+            throw new IllegalStateException(failed.getCause());
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The delivery was stopped.", stopped);
         }
-        List<PackagePart> parts = new ArrayList<>(PackagePart.ALL);
-        if (!markers.isEmpty()) {
-            parts.add(new Markers(
-                    markers,
-                    view.project().picture().counting(),
-                    view.project().picture().startFrame()));
-        }
-        return parts;
     }
 
-    private static double secondsOf(DeliveredClip clip, int place) {
-        return clip.words().stream()
-                .filter(word -> word.end() > place)
-                .findFirst()
-                .map(Clip.TimedWord::startSeconds)
-                .orElse(0.0);
-    }
-
-    private DeliveredClip told(CueView cue, Take take, String file, Clip clip) {
-        String voice = take.origin().voice() == null
-                ? ""
-                : voices.find(take.origin().voice().id())
-                        .map(Voice::name)
-                        .orElse(take.origin().voice().id());
-        return new DeliveredClip(
-                cue.number(),
-                file,
-                cue.cue().scene(),
-                cue.cue().role(),
-                voice,
-                take.text(),
-                timed(take, clip),
-                clip.loudness(),
-                clip.truePeakDbtp());
-    }
-
-    /** Words that nothing has timed are spread over the clip. */
-    private static List<Clip.TimedWord> timed(Take take, Clip clip) {
-        if (!clip.words().isEmpty()) {
-            return clip.words();
+    private Clip finished(Made made, Double lufs) {
+        Take take = made.take();
+        if (take == null) {
+            throw new NotFound("The kept take of cue " + made.cue().number() + " is gone. Render it again.");
         }
-        double seconds = clip.sound().length() / (double) clip.sound().rate();
-        return WordSpread.over(take.text(), seconds).stream()
-                .map(word -> new Clip.TimedWord(word.start(), word.end(), word.fromSeconds(), word.toSeconds()))
-                .toList();
+        StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
+        return finisher.finish(
+                audio.source(take.sound()),
+                speech.timed(),
+                FinishSettings.to(lufs),
+                made.cue().direction().loudnessDb());
+    }
+
+    private Stored written(PartFile file, Delivered delivered, String madeOf) throws IOException {
+        Path temporary = Files.createTempFile("logophon-delivered", ".part");
+        try {
+            Manifest.Entry entry;
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(temporary), 1 << 16)) {
+                entry = FileWriting.write(file, delivered, out);
+            } catch (UncheckedIOException failed) {
+                throw failed.getCause();
+            }
+            transaction.executeWithoutResult(status -> store(entry.sha256(), temporary));
+            return new Stored(entry, madeOf);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
+    }
+
+    private void store(String sha256, Path file) {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
+            files.store(sha256, in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -1,23 +1,15 @@
 package org.logophon.app.direct;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import org.logophon.app.project.CueScore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.ReadingRepository;
-import org.logophon.app.project.Role;
 import org.logophon.core.delivery.Slug;
-import org.logophon.core.direction.Direction;
-import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.mark.Mark;
-import org.logophon.core.reading.Reading;
-import org.logophon.core.reading.ReadingList;
 import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 import org.logophon.core.ssml.SsmlWriter;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -51,7 +43,7 @@ class SsmlController {
         return ResponseEntity.ok()
                 .contentType(SSML)
                 .body(SsmlWriter.document(
-                        List.of(ssml(project, view, readings.of(id))),
+                        List.of(CueScore.of(project, view, readings.of(id))),
                         project.project().language()));
     }
 
@@ -62,7 +54,7 @@ class SsmlController {
         ProjectReadings said = readings.of(id);
         List<SsmlCue> cues = view.cues().stream()
                 .filter(cue -> scene.isEmpty() || cue.cue().scene().equals(scene))
-                .map(cue -> ssml(view, cue, said))
+                .map(cue -> CueScore.of(view, cue, said))
                 .toList();
         return ResponseEntity.ok()
                 .contentType(SSML)
@@ -73,50 +65,5 @@ class SsmlController {
                                 .build()
                                 .toString())
                 .body(SsmlWriter.document(cues, view.project().language()));
-    }
-
-    private static SsmlCue ssml(ProjectView view, CueView cue, ProjectReadings said) {
-        ResolvedDirection all = cue.direction();
-        // what project, role and cue say together, where any of them says something
-        Direction direction = new Direction(
-                all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100),
-                all.semitones() == 0 ? null : all.semitones(),
-                all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100),
-                all.loudnessDb() == 0 ? null : all.loudnessDb(),
-                null,
-                null,
-                null,
-                all.style().isEmpty() ? null : all.style(),
-                all.style().isEmpty() ? null : all.stylePercent());
-        List<PlacedReading> placed = said
-                .settled(
-                        cue.id(),
-                        cue.cue().text(),
-                        cue.voice() == null
-                                ? view.project().language()
-                                : cue.voice().language())
-                .stream()
-                .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
-                .map(match -> new PlacedReading(
-                        match.start(),
-                        new Reading(
-                                cue.cue().text().substring(match.start(), match.end()),
-                                match.reading().said(),
-                                match.reading().kind(),
-                                null,
-                                true)))
-                .toList();
-        Map<String, String> cast = view.roles().stream()
-                .filter(role -> role.voiceId() != null)
-                .collect(Collectors.toMap(Role::name, Role::voiceId));
-        return new SsmlCue(
-                cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
-    }
-
-    /** True when a mark ends or starts inside a reading, whose element holds nothing but its words. */
-    private static boolean cuts(Mark mark, ReadingList.Match reading) {
-        boolean startsInside = mark.start() > reading.start() && mark.start() < reading.end();
-        boolean endsInside = mark.end() > reading.start() && mark.end() < reading.end();
-        return !mark.instruction().onGap() && (startsInside || endsInside);
     }
 }

@@ -6,13 +6,16 @@ import java.nio.file.Path;
 import java.time.Clock;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.hired.Ledger;
+import org.logophon.core.coding.Coder;
 import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.render.Narrator;
+import org.logophon.core.sound.Resampler;
 import org.logophon.speech.Engines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.coding.FfmpegCoder;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.own.OwnEnginesFile;
 import org.slf4j.Logger;
@@ -70,8 +73,18 @@ class SpeechConfiguration {
     }
 
     @Bean
-    ClipFinisher finishing(WorkerPool pool) {
-        return new ClipFinisher(new WorkerResampler(pool));
+    Resampler resampler(WorkerPool pool) {
+        return new WorkerResampler(pool);
+    }
+
+    @Bean
+    Coder coder() {
+        return new FfmpegCoder();
+    }
+
+    @Bean
+    ClipFinisher finishing(Resampler resampler) {
+        return new ClipFinisher(resampler);
     }
 
     @Bean

@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntPredicate;
@@ -33,24 +34,38 @@ class PackageBuilderTest {
     private final Projects projects = mock(Projects.class);
     private final PackageWriter writer = mock(PackageWriter.class);
     private final DiskRoom room = mock(DiskRoom.class);
+    private final DeliveredFiles files = mock(DeliveredFiles.class);
     private final PackageBuilder builder =
-            new PackageBuilder(deliveries, projects, writer, room, mock(TransactionTemplate.class));
+            new PackageBuilder(deliveries, projects, writer, room, files, mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     private void delivery(String state) {
         when(deliveries.find(id))
                 .thenReturn(Optional.of(new Delivery(
-                        id, UUID.randomUUID(), 1, "a.zip", "{number}", -19.0, state, 0, 2, null, 0, Instant.EPOCH)));
+                        id,
+                        UUID.randomUUID(),
+                        1,
+                        "a.zip",
+                        "{number}",
+                        -19.0,
+                        Choice.USUAL,
+                        null,
+                        state,
+                        0,
+                        2,
+                        null,
+                        0,
+                        Instant.EPOCH)));
     }
 
     @Test
     void aFullDiskEndsInASentence() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
+        when(writer.write(any(), any(), any())).thenAnswer(asked -> {
             try (OutputStream full = Files.newOutputStream(Path.of("/dev/full"))) {
                 full.write(1);
             }
-            return true;
+            return List.of();
         });
         builder.run(id);
         verify(deliveries).end(id, "failed", NoRoom.SENTENCE, 0);
@@ -59,9 +74,9 @@ class PackageBuilderTest {
     @Test
     void aDatabaseWithoutRoomEndsItAtOnceInsteadOfTryingForEver() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any()))
+        when(writer.write(any(), any(), any()))
                 .thenThrow(new DataAccessResourceFailureException(
-                        "delivery_part", new SQLException("could not extend file", "53100")));
+                        "delivered_content", new SQLException("could not extend file", "53100")));
         builder.run(id);
         verify(deliveries).end(id, "failed", NoRoom.SENTENCE, 0);
     }
@@ -69,11 +84,11 @@ class PackageBuilderTest {
     @Test
     void aDiskThatFillsUpMeanwhileStopsIt() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
-            IntPredicate goOn = asked.getArgument(3);
+        when(writer.write(any(), any(), any())).thenAnswer(asked -> {
+            IntPredicate goOn = asked.getArgument(2);
             goOn.test(1);
             goOn.test(2);
-            return true;
+            return List.of();
         });
         doNothing().doThrow(new NoRoom()).when(room).need(0);
         builder.run(id);
@@ -85,7 +100,7 @@ class PackageBuilderTest {
     @Test
     void aTakeThatIsGoneIsNamed() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
+        when(writer.write(any(), any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
         builder.run(id);
         verify(deliveries).end(id, "failed", "The kept take of cue 030 is gone.", 0);
     }
@@ -93,10 +108,10 @@ class PackageBuilderTest {
     @Test
     void aCancelledBuildStoresNothing() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenReturn(false);
+        when(writer.write(any(), any(), any())).thenReturn(null);
         builder.run(id);
         verify(deliveries, never()).end(any(), any(), any(), anyLong());
-        verify(deliveries, never()).store(any(), any());
+        verify(files, never()).save(any(), any());
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -18,15 +19,22 @@ import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
+import org.logophon.cli.narrate.DeliverOptions.Deliver;
 import org.logophon.cli.narrate.NarrationReport.FindingEntry;
 import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.SlotEntry;
 import org.logophon.cli.narrate.PictureOptions.Picture;
+import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
+import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.FileNames;
-import org.logophon.core.delivery.PackagePart;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.delivery.SpokenTitle;
+import org.logophon.core.delivery.Wishes;
+import org.logophon.core.delivery.part.CaptionsPart;
+import org.logophon.core.delivery.part.SheetPart;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.place.Fit;
@@ -44,6 +52,7 @@ import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.script.ScriptCue;
+import org.logophon.core.timecode.FrameRate;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.WavFile;
 import org.logophon.speech.Engines;
@@ -61,10 +70,17 @@ final class ClipMaker {
     private final NarrationPlan plan;
     private final Outcome outcome;
     private final Picture picture;
+    private final Deliver deliver;
+    private final WorkerPool pool;
     private final PrintWriter progress;
+    private WorkSounds work;
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
-    /** @param hired null when there is no service of hired voices. @param picture that clips are placed to; null for none */
+    /**
+     * @param hired   null when there is no service of hired voices
+     * @param picture that clips are placed to; null for none
+     * @param deliver null for clips, a cue sheet and captions
+     */
     ClipMaker(
             WorkerPool pool,
             NarrationPlan plan,
@@ -72,6 +88,7 @@ final class ClipMaker {
             List<OwnEngine> own,
             Outcome outcome,
             Picture picture,
+            Deliver deliver,
             PrintWriter progress) {
         this.narrator = new Narrator(
                 new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
@@ -80,6 +97,8 @@ final class ClipMaker {
         this.plan = plan;
         this.outcome = outcome;
         this.picture = picture;
+        this.deliver = deliver;
+        this.pool = pool;
         this.progress = progress;
     }
 
@@ -107,19 +126,21 @@ final class ClipMaker {
         FileNames names = new FileNames(plan.namePattern());
         List<String> fileNames = new ArrayList<>();
         for (int i = 0; i < cues.size(); i++) {
-            fileNames.add(names.next(fields(file, cues.get(i), i), "wav"));
+            fileNames.add(names.next(fields(file, cues.get(i), i), DeliverOptions.extension(deliver)));
         }
         ExecutorService threadsOfWork = Executors.newFixedThreadPool(threads);
-        try {
-            List<Future<Made>> work = new ArrayList<>();
+        try (WorkSounds sounds = new WorkSounds(new WorkerResampler(pool))) {
+            work = sounds;
+            List<Future<Made>> making = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
-                work.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at), null)));
+                making.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at), null)));
             }
-            List<Made> clips = collect(file, work);
+            List<Made> clips = collect(file, making);
             Placing placing = new Placing(
                     picture, file.numbers(), cues.stream().map(ScriptCue::text).toList());
-            place(placing.fits() ? fitted(clips, placing, file, folder, threadsOfWork) : clips, placing, file, folder);
+            List<Made> fitted = placing.fits() ? fitted(clips, placing, file, folder, threadsOfWork) : clips;
+            place(fitted, placing, file, folder, threadsOfWork);
         } finally {
             threadsOfWork.shutdownNow();
         }
@@ -180,13 +201,11 @@ final class ClipMaker {
         Voice voice = recipe.voice();
         Speech speech = narrator.render(recipe);
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
-        // a clip is whole or not there: written beside its place, then moved
-        Path target = folder.resolve(fileName);
-        Path part = target.resolveSibling("." + target.getFileName() + ".part");
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
-            ClipFile.write(clip, number, cue.text(), SampleCount.ZERO, LocalDateTime.now(), out);
+        if (deliver == null) {
+            write(clip, number, cue.text(), folder.resolve(fileName));
+        } else {
+            work.keep(number, clip.sound());
         }
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
         return new Made(
                 at,
                 new DeliveredClip(
@@ -198,12 +217,24 @@ final class ClipMaker {
                         cue.text(),
                         clip.words(),
                         clip.loudness(),
-                        clip.truePeakDbtp()),
+                        clip.truePeakDbtp(),
+                        "",
+                        plan.score(file, at)),
                 SampleCount.converted(clip.sound().length(), clip.sound().rate()),
                 speech.measurement(),
                 recipe.paceFactor(),
                 voice.whispers() ? plan.direction().semitones() : recipe.semitones(),
                 new Said(recipe, speech.words(), speech.sound().rate()));
+    }
+
+    /** A clip is whole or not there: written beside its place, then moved. */
+    private static void write(Clip clip, String number, String text, Path target) throws IOException {
+        Files.createDirectories(target.getParent());
+        Path part = target.resolveSibling("." + target.getFileName() + ".part");
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
+            ClipFile.write(clip, number, text, SampleCount.ZERO, LocalDateTime.now(), out);
+        }
+        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
     }
 
     /** Those that could be made, in the order of the script; the others are told. */
@@ -268,7 +299,8 @@ final class ClipMaker {
     }
 
     /** Gives every clip its place in the programme, and writes what is told of the whole. */
-    private void place(List<Made> clips, Placing placing, ScriptFile file, Path folder) throws IOException {
+    private void place(List<Made> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
+            throws IOException {
         SampleCount gap = SampleCount.ofMillis(plan.direction().pauseMillis());
         Programme<Made> programme = Programme.placed(
                 clips.stream()
@@ -277,8 +309,10 @@ final class ClipMaker {
                 picture == null ? null : picture.rate());
         for (PlacedClip<Made> placed : programme.clips()) {
             Made made = placed.cue();
-            WavFile.setTimeReference(
-                    folder.resolve(made.clip().file()), placed.start().samples());
+            if (deliver == null) {
+                WavFile.setTimeReference(
+                        folder.resolve(made.clip().file()), placed.start().samples());
+            }
             outcome.clip(
                     made.clip(),
                     placed.length(),
@@ -291,10 +325,44 @@ final class ClipMaker {
         if (picture != null) {
             findings(programme, placing, file);
         }
-        for (PackagePart part : PackagePart.ALL) {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(folder.resolve(part.fileName())))) {
-                part.write(programme.with(Made::clip), out);
+        Delivered delivered = new Delivered(
+                deliver == null || deliver.title().isEmpty() ? file.name() : deliver.title(),
+                plan.voice().language(),
+                picture == null ? FrameRate.DEFAULT : picture.rate(),
+                picture == null ? 0 : picture.start(),
+                programme.with(Made::clip),
+                List.of(),
+                List.of());
+        if (deliver != null) {
+            deliver(delivered, folder, threadsOfWork);
+            return;
+        }
+        for (PartFile part : files(delivered)) {
+            Path target = folder.resolve(part.path());
+            Files.createDirectories(target.getParent());
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(target))) {
+                part.content().write(out);
             }
+        }
+    }
+
+    /** Without a wish: the table and the captions of the clips. */
+    private List<PartFile> files(Delivered delivered) {
+        Wishes wishes = new Wishes(SoundFormat.USUAL, Set.of("srt"), Wishes.USUAL.minutes());
+        List<PartFile> files = new ArrayList<>(List.of(SheetPart.plain(delivered)));
+        files.addAll(new CaptionsPart().files(delivered, wishes, work));
+        return files;
+    }
+
+    private void deliver(Delivered delivered, Path folder, ExecutorService threadsOfWork) throws IOException {
+        if (!deliver.title().isEmpty() && !delivered.programme().clips().isEmpty()) {
+            String said = SpokenTitle.of(deliver.title(), delivered.programme().length(), delivered.language());
+            Recipe recipe = Recipe.of(said, plan.voice(), narrator.engineVersion(plan.voice()), plan.direction());
+            work.title(
+                    finisher.finish(narrator.render(recipe), plan.finish(), 0).sound());
+        }
+        for (String path : new DeliveredFolder(folder, threadsOfWork).write(delivered, deliver, work)) {
+            outcome.file(path);
         }
     }
 

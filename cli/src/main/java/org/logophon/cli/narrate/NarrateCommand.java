@@ -83,11 +83,11 @@ public final class NarrateCommand implements Callable<Integer> {
     private Double gap;
 
     @Option(
-            names = "--name",
+            names = {"--name", "--names"},
             paramLabel = "PATTERN",
             defaultValue = FileNames.DEFAULT_PATTERN,
             description =
-                    "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}).")
+                    "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}); a slash makes a folder.")
     private String name;
 
     @Option(
@@ -99,6 +99,9 @@ public final class NarrateCommand implements Callable<Integer> {
 
     @Mixin
     private PictureOptions picture;
+
+    @Mixin
+    private DeliverOptions delivery;
 
     @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
     private boolean allowCharges;
@@ -112,6 +115,7 @@ public final class NarrateCommand implements Callable<Integer> {
         List<String> warnings = new ArrayList<>();
         NarrationPlan plan = plan(options.readings(warnings));
         PictureOptions.Picture asked = picture();
+        DeliverOptions.Deliver deliver = delivery.read();
         options.own().warnings().forEach(spec.commandLine().getErr()::println);
         warnings.addAll(options.own().warnings());
         warnings.forEach(outcome::warning);
@@ -146,6 +150,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     options.own().engines(),
                     outcome,
                     asked,
+                    deliver,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));

@@ -15,6 +15,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
@@ -52,6 +53,24 @@ record NarrationPlan(
             return voiceOf(role);
         }
         return named(file.directed().get(at).voice()).orElse(this.voice);
+    }
+
+    /** A cue as it is delivered with its direction: as the script has it, else as was asked for all. */
+    SsmlCue score(ScriptFile file, int at) {
+        String text = file.script().cues().get(at).text();
+        String name = voiceOf(file, at).name();
+        if (file.directed().isEmpty()) {
+            return new SsmlCue(text, name, asked, Marks.NONE, List.of(), Map.of());
+        }
+        SsmlCue directed = file.directed().get(at);
+        return new SsmlCue(
+                text,
+                name,
+                directed.direction(),
+                directed.marks(),
+                directed.readings(),
+                directed.cast(),
+                directed.places());
     }
 
     /** What is rendered of a cue. @param engineVersion of its voice */

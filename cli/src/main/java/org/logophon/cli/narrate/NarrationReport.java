@@ -9,12 +9,14 @@ import java.util.List;
  * What {@code narrate --json} prints.
  *
  * @param findings what doesn't fit the picture; null when there is none
+ * @param files    of a delivery, beside its clips: paths from where it was written; null without one
  * @param charged null when nothing was paid
  */
 record NarrationReport(
         List<ClipEntry> clips,
         List<String> warnings,
         @JsonInclude(JsonInclude.Include.NON_NULL) List<FindingEntry> findings,
+        @JsonInclude(JsonInclude.Include.NON_NULL) List<String> files,
         @JsonInclude(JsonInclude.Include.NON_NULL) Charged charged) {
 
     /**

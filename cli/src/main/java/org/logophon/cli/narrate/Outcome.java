@@ -24,6 +24,7 @@ final class Outcome implements Charges {
     private final List<ClipEntry> clips = new ArrayList<>();
     private final List<String> warnings = new ArrayList<>();
     private List<FindingEntry> findings;
+    private List<String> files;
     private final Map<String, Charged> charges = new ConcurrentHashMap<>();
     private int failed;
 
@@ -89,6 +90,12 @@ final class Outcome implements Charges {
         return findings;
     }
 
+    /** A file that is no clip. */
+    void file(String path) {
+        files = files == null ? new ArrayList<>() : files;
+        files.add(path);
+    }
+
     void warning(String sentence) {
         warnings.add(sentence);
     }
@@ -103,7 +110,7 @@ final class Outcome implements Charges {
     }
 
     NarrationReport report() {
-        return new NarrationReport(clips, warnings, findings, charges.isEmpty() ? null : charged());
+        return new NarrationReport(clips, warnings, findings, files, charges.isEmpty() ? null : charged());
     }
 
     private Charged charged() {

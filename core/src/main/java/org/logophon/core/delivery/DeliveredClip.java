@@ -3,13 +3,17 @@ package org.logophon.core.delivery;
 import java.util.List;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
+import org.logophon.core.ssml.SsmlCue;
 
 /**
- * What a package tells of a clip: whose cue it is, in which file it lies, and how it measures. Where it stands in time, the
+ * What a delivery tells of a clip: whose cue it is, in which file it lies, and how it measures. Where it stands in time, the
  * {@linkplain org.logophon.core.programme.Programme programme} knows.
  *
- * @param voice  its name
- * @param words  in the order of the text, timed from the clip's first sample; empty while no word is timed
+ * @param file    path in the delivery
+ * @param voice   its name
+ * @param words   in the order of the text, timed from the clip's first sample; empty while no word is timed
+ * @param caption what readers see where it isn't the text; empty for the text
+ * @param score   the cue with its direction, marks and readings; null when nobody knows them
  */
 public record DeliveredClip(
         String number,
@@ -20,9 +24,25 @@ public record DeliveredClip(
         String text,
         List<Clip.TimedWord> words,
         Loudness loudness,
-        double truePeakDbtp) {
+        double truePeakDbtp,
+        String caption,
+        SsmlCue score) {
 
     public DeliveredClip {
         words = List.copyOf(words);
+    }
+
+    /** One without a caption of its own, and without a score. */
+    public DeliveredClip(
+            String number,
+            String file,
+            String scene,
+            String role,
+            String voice,
+            String text,
+            List<Clip.TimedWord> words,
+            Loudness loudness,
+            double truePeakDbtp) {
+        this(number, file, scene, role, voice, text, words, loudness, truePeakDbtp, "", null);
     }
 }

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * Names clips by a pattern of fields in braces. Names are safe on every common file system (no reserved character or
+ * Names clips by a pattern of fields in braces; a slash in it makes folders, as in {@code {scene}/{number}_{slug}}. Names are safe on every common file system (no reserved character or
  * device name, 120 bytes at most) and unique without regard to case within one set.
  */
 public final class FileNames {
@@ -24,7 +24,11 @@ public final class FileNames {
             Pattern.compile("(?i)^(con|prn|aux|nul|com[0-9¹²³]|lpt[0-9¹²³]|conin\\$|conout\\$)(\\.|$)");
 
     private final String pattern;
-    private final Set<String> used = new HashSet<>();
+    /** Names that files of the whole programme have. */
+    private static final Set<String> TAKEN =
+            Set.of("programme.wav", "programme.flac", "programme.mp3", "programme.opus", "programme.m4a");
+
+    private final Set<String> used = new HashSet<>(TAKEN);
 
     /** @throws InvalidInput with a sentence when the pattern has an unknown field */
     public FileNames(String pattern) {
@@ -52,16 +56,26 @@ public final class FileNames {
      */
     public String next(ClipFields clip, String extension) {
         Map<String, String> values = clip.values();
-        String filled = FIELD.matcher(pattern)
-                .replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
-        String base = safe(filled);
+        String[] steps = pattern.split("/", -1);
+        StringBuilder folders = new StringBuilder();
+        for (int i = 0; i + 1 < steps.length; i++) {
+            String folder = filled(steps[i], values);
+            // a cue of no scene lies beside the folders of the others
+            folders.append(folder.isBlank() ? "" : shortened(safe(folder), MOST_BYTES) + "/");
+        }
+        String base = safe(filled(steps[steps.length - 1], values));
         for (int copy = 1; ; copy++) {
             String suffix = (copy == 1 ? "" : "-" + copy) + "." + extension;
-            String name = shortened(base, MOST_BYTES - suffix.length()) + suffix;
+            String name = folders + shortened(base, MOST_BYTES - suffix.length()) + suffix;
             if (used.add(name.toLowerCase(Locale.ROOT))) {
                 return name;
             }
         }
+    }
+
+    private static String filled(String step, Map<String, String> values) {
+        return FIELD.matcher(step)
+                .replaceAll(f -> Matcher.quoteReplacement(beginning(values.getOrDefault(f.group(1), ""))));
     }
 
     /** No name has room for more of one field; a heading can be as long as a script. */

@@ -20,6 +20,9 @@ final class EdlTimes {
             Pattern.compile("^\\s*(\\d{1,6})\\s+(\\S+)\\s+(\\S+)\\s+(\\S+)(?:\\s+\\d+)?\\s+" + TIME + "\\s+" + TIME
                     + "\\s+" + TIME + "\\s+" + TIME + "\\s*$");
     private static final Pattern NAME = Pattern.compile("^\\*\\s*FROM CLIP NAME:\\s*(.*)$", Pattern.CASE_INSENSITIVE);
+    /** An event's number counts events; a cue's stands before the name of its clip. */
+    private static final Pattern NUMBERED = Pattern.compile("^(\\d{1,6}\\p{L}?)(?=[_ .-]|$)");
+
     private static final String MODE = "FCM:";
 
     private EdlTimes() {}
@@ -39,13 +42,14 @@ final class EdlTimes {
             }
             Matcher event = EVENT.matcher(line);
             if (event.matches()) {
-                slots.add(new PictureSlot(
-                        event.group(1), "", at(event.group(7), rate, number), at(event.group(8), rate, number)));
+                slots.add(new PictureSlot("", "", at(event.group(7), rate, number), at(event.group(8), rate, number)));
             }
             Matcher name = NAME.matcher(line.strip());
             if (name.matches() && !slots.isEmpty()) {
                 PictureSlot last = slots.remove(slots.size() - 1);
-                slots.add(new PictureSlot(last.number(), name.group(1).strip(), last.in(), last.out()));
+                String clip = name.group(1).strip();
+                Matcher numbered = NUMBERED.matcher(clip);
+                slots.add(new PictureSlot(numbered.find() ? numbered.group(1) : "", clip, last.in(), last.out()));
             }
         }
         slots.sort(Comparator.comparing(PictureSlot::in));

@@ -26,8 +26,17 @@ public record PictureTimes(String format, List<PictureSlot> slots, List<String> 
      */
     public record PictureSlot(String number, String name, SampleCount in, SampleCount out) {
 
-        PictureSlot earlier(SampleCount by) {
-            return new PictureSlot(number, name, in.minus(by), out.minus(by));
+        PictureSlot from(long start, FrameRate rate) {
+            return new PictureSlot(number, name, from(in, start, rate), from(out, start, rate));
+        }
+
+        /** A frame stays one: at a fractional rate the samples between two frames depend on which they are. */
+        private static SampleCount from(SampleCount at, long start, FrameRate rate) {
+            long frame = rate.frameAt(at.samples() + 1, SampleCount.RATE);
+            boolean framed = Math.abs(rate.firstSample(frame, SampleCount.RATE) - at.samples()) <= 1;
+            return framed
+                    ? new SampleCount(rate.firstSample(frame - start, SampleCount.RATE))
+                    : at.minus(new SampleCount(rate.firstSample(start, SampleCount.RATE)));
         }
     }
 
@@ -62,10 +71,12 @@ public record PictureTimes(String format, List<PictureSlot> slots, List<String> 
     /** Editors' timelines begin at an hour or ten; what lies before the project's start was counted from zero. */
     private PictureTimes fromStart(FrameRate rate, long start) {
         SampleCount first = new SampleCount(rate.firstSample(start, SampleCount.RATE));
-        boolean after = start > 0 && slots.stream().allMatch(slot -> slot.in().compareTo(first) >= 0);
+        boolean after = start > 0 && slots.stream().allMatch(slot -> slot.in().samples() + 1 >= first.samples());
         return after
                 ? new PictureTimes(
-                        format, slots.stream().map(slot -> slot.earlier(first)).toList(), guessed)
+                        format,
+                        slots.stream().map(slot -> slot.from(start, rate)).toList(),
+                        guessed)
                 : this;
     }
 

@@ -2,9 +2,8 @@ package org.logophon.core.place;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.logophon.core.timecode.FrameRate;
-import org.logophon.core.timecode.Timecode;
+import org.logophon.core.timeline.Edl;
 
 /**
  * The picture follows the voice: how long each shot must become for what is said over it, or how fast it would have to
@@ -52,22 +51,10 @@ public final class PictureFollows {
 
     /** An edit decision list (CMX 3600) of the new times: one event a shot, from its first frame on. */
     public static String edl(String title, List<Followed> shots, FrameRate rate) {
-        StringBuilder list = new StringBuilder("TITLE: ")
-                .append(title.replaceAll("[\\r\\n]", " ").toUpperCase(Locale.ROOT))
-                .append('\n')
-                .append(rate.drop() ? "FCM: DROP FRAME\n" : "FCM: NON-DROP FRAME\n");
-        int event = 1;
-        for (Followed shot : shots) {
-            list.append(String.format(
-                    Locale.ROOT,
-                    "%03d  AX       V     C        %s %s %s %s%n* FROM CLIP NAME: %s%n",
-                    event++,
-                    Timecode.written(0, rate),
-                    Timecode.written(shot.shot().clipFrames(), rate),
-                    Timecode.written(shot.newIn(), rate),
-                    Timecode.written(shot.newOut(), rate),
-                    shot.shot().number()));
-        }
-        return list.toString();
+        List<Edl.Event> events = shots.stream()
+                .map(shot -> new Edl.Event(
+                        "V", shot.shot().clipFrames(), shot.newIn(), shot.shot().number()))
+                .toList();
+        return String.join("\r\n", Edl.of(title, events, rate));
     }
 }

@@ -2,9 +2,10 @@ package org.logophon.core.wav;
 
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
+import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 
-/** How a sample is stored in a WAV file: integer PCM, little-endian. */
+/** How a sample is stored in a WAV file, little-endian: integer PCM, or floating point. */
 public enum SampleFormat {
     /** With TPDF dither of ±1 step. */
     PCM_16(2) {
@@ -44,7 +45,21 @@ public enum SampleFormat {
             }
             return out;
         }
+    },
+    /** As it is, also over full scale (IEEE 754). */
+    FLOAT_32(4) {
+        @Override
+        public byte[] encode(float[] samples, int count, long index) {
+            byte[] out = new byte[count * 4];
+            ByteBuffer.wrap(out).order(ByteOrder.LITTLE_ENDIAN).asFloatBuffer().put(samples, 0, count);
+            return out;
+        }
     };
+
+    /** Format tags of WAVE. */
+    private static final short PCM = 1;
+
+    private static final short IEEE_FLOAT = 3;
 
     private static final VarHandle WORDS = MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
@@ -56,6 +71,15 @@ public enum SampleFormat {
 
     public int bytes() {
         return bytes;
+    }
+
+    /** @param bits 16, 24 or 32 */
+    public static SampleFormat of(int bits) {
+        return bits == 16 ? PCM_16 : bits == 24 ? PCM_24 : FLOAT_32;
+    }
+
+    short tag() {
+        return this == FLOAT_32 ? IEEE_FLOAT : PCM;
     }
 
     /**

@@ -22,7 +22,9 @@ public final class WavFile {
     private static final long MOST_BYTES = 0xffff_ffffL;
 
     /** Where the time reference lies in a file that {@link #write} wrote whole with an extension. */
-    private static final long TIME_REFERENCE_AT = 12 + 8 + BroadcastExtension.TIME_REFERENCE_AT;
+    public static final long TIME_REFERENCE_AT = 12 + 8 + BroadcastExtension.TIME_REFERENCE_AT;
+
+    public static final int TIME_REFERENCE_BYTES = 8;
 
     private final SoundSource sound;
     private final SampleFormat format;
@@ -54,7 +56,7 @@ public final class WavFile {
         }
         tag(bytes, "fmt ")
                 .putInt(FORMAT_SIZE)
-                .putShort((short) 1)
+                .putShort(format.tag())
                 .putShort((short) 1)
                 .putInt(rate)
                 .putInt(rate * format.bytes())

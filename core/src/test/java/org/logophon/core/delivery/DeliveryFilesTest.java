@@ -17,11 +17,11 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
-import org.logophon.core.finish.Clip.TimedWord;
+import org.logophon.core.delivery.part.SheetPart;
 import org.logophon.core.loudness.Loudness;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.SampleCount;
-import org.logophon.core.script.Words;
+import org.logophon.core.timecode.FrameRate;
 
 class DeliveryFilesTest {
 
@@ -90,11 +90,17 @@ class DeliveryFilesTest {
                 new Loudness(-19, true),
                 Double.NEGATIVE_INFINITY);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        new CueSheet()
-                .write(
+        SheetPart.plain(new Delivered(
+                        "Sheet",
+                        "en-GB",
+                        FrameRate.DEFAULT,
+                        0,
                         Programme.inOrder(List.of(
                                 new Programme.Entry<>(clip, SampleCount.ofMillis(2_250), SampleCount.ofMillis(400)))),
-                        out);
+                        List.of(),
+                        List.of()))
+                .content()
+                .write(out);
         CSVRecord row = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
@@ -107,31 +113,5 @@ class DeliveryFilesTest {
         assertThat(row.get("text")).isEqualTo("He said: \"no\",\nthen went.");
         assertThat(row.get("duration_s")).isEqualTo("2.250");
         assertThat(row.get("true_peak_dbtp")).isEmpty();
-    }
-
-    @Test
-    void captionsKeepTheirLimitsAndLoseNoText() {
-        String text =
-                "Each prism is cleaned with distilled water, wrapped in acid-free paper, numbered, and laid in a crate "
-                        + "that Ffion Aldous built from the old chart table. It took a week.";
-        List<TimedWord> words = new ArrayList<>();
-        for (var word : Words.of(text)) {
-            words.add(new TimedWord(word.start(), word.end(), words.size() * 0.35, words.size() * 0.35 + 0.33));
-        }
-        List<Caption> captions = Captions.of(text, words, SampleCount.ofMillis(10_000), SampleCount.ofMillis(60_000));
-        assertThat(captions).hasSizeGreaterThan(2).allSatisfy(caption -> {
-            assertThat(caption.lines())
-                    .hasSizeBetween(1, 2)
-                    .allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(42));
-            assertThat(caption.endMillis() - caption.startMillis()).isBetween(1_000L, 7_000L);
-        });
-        assertThat(String.join(
-                        " ", captions.stream().flatMap(c -> c.lines().stream()).toList()))
-                .isEqualTo(text);
-        for (int i = 1; i < captions.size(); i++) {
-            assertThat(captions.get(i).startMillis())
-                    .isGreaterThanOrEqualTo(captions.get(i - 1).endMillis());
-        }
-        assertThat(Captions.srt(captions)).startsWith("1\r\n00:00:10,000 --> ");
     }
 }

@@ -51,7 +51,7 @@ class PictureTimesTest {
                 * FROM CLIP NAME: HANDS, CLOSE
                 """;
         assertThat(read("cut.edl", list, FrameRate.DEFAULT, TEN_HOURS))
-                .isEqualTo("001 0.0-5.0 KILN.MOV;002 5.0-8.48 HANDS, CLOSE;");
+                .isEqualTo(" 0.0-5.0 KILN.MOV; 5.0-8.48 HANDS, CLOSE;");
         assertThatThrownBy(() -> read("cut.edl", list, FrameRate.named("29.97df"), 0))
                 .hasMessageContaining("counts in non-drop");
         assertThatThrownBy(() -> read("cut.edl", list.replace("10:00:05:00 10:00:08:12", "10:00:05:00 10:00:08:30")))

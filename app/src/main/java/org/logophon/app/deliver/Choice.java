@@ -1,0 +1,81 @@
+package org.logophon.app.deliver;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.logophon.app.web.Refused;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.Wishes;
+import org.logophon.core.delivery.part.CaptionsPart;
+import org.logophon.core.delivery.part.Parts;
+
+/**
+ * What a delivery holds, and how.
+ *
+ * @param parts    by their names
+ * @param format   of sound files: {@code wav}…
+ * @param minutes  of a part of the programme
+ * @param captions kinds of caption files
+ * @param title    true when the title is spoken first
+ */
+public record Choice(
+        List<String> parts, String format, int rate, int bits, int minutes, List<String> captions, boolean title) {
+
+    /** Sets for common ends. */
+    public record Named(String id, String label, Choice choice) {}
+
+    static final Choice USUAL = choice(List.of("clips", "captions", "timeline", "markers", "sheet"), "wav", false);
+
+    static final List<Named> SETS = List.of(
+            new Named("editor", "an editor", USUAL),
+            new Named("listening", "listening", choice(List.of("programme"), "mp3", true)),
+            new Named("audiobook", "an audiobook", choice(List.of("audiobook"), "m4a", true)),
+            new Named("character", "a character", choice(List.of("clips", "words", "script"), "wav", false)));
+
+    public Choice {
+        parts = List.copyOf(new LinkedHashSet<>(parts));
+        captions = List.copyOf(new LinkedHashSet<>(captions));
+        for (String part : parts) {
+            if (Parts.find(part).isEmpty()) {
+                throw new Refused("A delivery has no part \"" + part + "\". Reload the page.");
+            }
+        }
+        for (String kind : captions) {
+            if (!CaptionsPart.KINDS.contains(kind)) {
+                throw new Refused("There are no captions of the kind \"" + kind + "\". Reload the page.");
+            }
+        }
+    }
+
+    private static Choice choice(List<String> parts, String format, boolean title) {
+        return new Choice(
+                parts,
+                format,
+                SoundFormat.USUAL.rate(),
+                SoundFormat.USUAL.bits(),
+                Wishes.USUAL.minutes(),
+                List.of("srt", "vtt"),
+                title);
+    }
+
+    SoundFormat sound() {
+        return new SoundFormat(SoundFormat.kind(format), rate, bits);
+    }
+
+    Wishes wishes() {
+        return new Wishes(sound(), Set.copyOf(captions), minutes);
+    }
+
+    /** In the order in which files are written, whatever was ticked first. */
+    List<Part> chosen() {
+        List<Part> chosen = new ArrayList<>();
+        Parts.ALL.stream().filter(part -> parts.contains(part.id())).forEach(chosen::add);
+        return chosen;
+    }
+
+    public boolean has(String part) {
+        return parts.contains(part);
+    }
+}

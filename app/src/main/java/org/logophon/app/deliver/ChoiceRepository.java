@@ -1,0 +1,42 @@
+package org.logophon.app.deliver;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Table {@code delivery_choice}: what a project's next delivery holds. */
+@Repository
+class ChoiceRepository {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final JdbcClient jdbc;
+
+    ChoiceRepository(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    Choice of(UUID project) {
+        return jdbc.sql("select choice from delivery_choice where project_id = :project")
+                .param("project", project)
+                .query(String.class)
+                .optional()
+                .map(ChoiceRepository::read)
+                .orElse(Choice.USUAL);
+    }
+
+    void keep(UUID project, Choice choice) {
+        jdbc.sql("""
+                insert into delivery_choice (project_id, choice) values (:project, cast(:choice as jsonb))
+                on conflict (project_id) do update set choice = excluded.choice""").param("project", project).param("choice", written(choice)).update();
+    }
+
+    static String written(Choice choice) {
+        return JSON.writeValueAsString(choice);
+    }
+
+    static Choice read(String json) {
+        return JSON.readValue(json, Choice.class);
+    }
+}

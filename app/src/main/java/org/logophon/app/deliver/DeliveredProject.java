@@ -1,0 +1,142 @@
+package org.logophon.app.deliver;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.logophon.app.project.CueScore;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.ProjectReadings;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.review.Note;
+import org.logophon.app.project.review.NoteRepository;
+import org.logophon.app.project.take.Take;
+import org.logophon.app.project.take.TakeRepository;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.finish.Clip;
+import org.logophon.core.loudness.Loudness;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.springframework.stereotype.Component;
+
+/** From a project to what is delivered of it. */
+@Component
+class DeliveredProject {
+
+    private final TakeRepository takes;
+    private final NoteRepository notes;
+    private final ReadingRepository readings;
+    private final VoiceCatalogue voices;
+
+    DeliveredProject(TakeRepository takes, NoteRepository notes, ReadingRepository readings, VoiceCatalogue voices) {
+        this.takes = takes;
+        this.notes = notes;
+        this.readings = readings;
+        this.voices = voices;
+    }
+
+    /** What is asked of a delivery. @param lufs null for as rendered */
+    record Asked(String pattern, Double lufs, SoundFormat format) {}
+
+    /** What a clip is made of. */
+    record Made(CueView cue, Take take, String file, String madeOf) {}
+
+    /** Clips in their places, by what they are made of; those without a take are left out. */
+    Programme<Made> programme(ProjectView view, Asked asked) {
+        Map<CueView, String> names =
+                ClipNames.names(view, asked.pattern(), asked.format().kind().extension());
+        Map<UUID, Take> kept = new HashMap<>();
+        takes.all(names.keySet().stream().map(CueView::keptTake).toList()).forEach(take -> kept.put(take.id(), take));
+        return view.programme(
+                        List.copyOf(names.keySet()), cue -> cue.status().sound().length())
+                .with(cue -> {
+                    Take take = kept.get(cue.keptTake());
+                    return new Made(cue, take, names.get(cue), madeOf(cue, take, asked));
+                });
+    }
+
+    private static String madeOf(CueView cue, Take take, Asked asked) {
+        return Sha256.hex(String.join(
+                "\n",
+                take.sound().id().toString(),
+                take.text(),
+                cue.number(),
+                String.valueOf(asked.lufs()),
+                String.valueOf(cue.direction().loudnessDb()),
+                asked.format().toString()));
+    }
+
+    /** @param clips finished ones, in the order of the programme; null where only names and places are asked for */
+    Delivered delivered(ProjectView view, Programme<Made> programme, List<Clip> clips) {
+        ProjectReadings said = readings.of(view.id());
+        Iterator<Clip> finished = clips == null ? null : clips.iterator();
+        Programme<DeliveredClip> told =
+                programme.with(made -> told(view, made, finished == null ? null : finished.next(), said));
+        return new Delivered(
+                view.project().name(),
+                view.project().language(),
+                view.project().picture().counting(),
+                view.project().picture().startFrame(),
+                told,
+                notes(view, told),
+                readings.kept(view.id()).stream()
+                        .map(ReadingRepository.StoredReading::reading)
+                        .toList());
+    }
+
+    private DeliveredClip told(ProjectView view, Made made, Clip clip, ProjectReadings said) {
+        CueView cue = made.cue();
+        String voice = made.take().origin().voice() == null
+                ? ""
+                : voices.find(made.take().origin().voice().id())
+                        .map(Voice::name)
+                        .orElse(made.take().origin().voice().id());
+        return new DeliveredClip(
+                cue.number(),
+                made.file(),
+                cue.cue().scene(),
+                cue.cue().role(),
+                voice,
+                made.take().text(),
+                clip == null ? List.of() : TakeWordTimes.of(made.take(), clip),
+                clip == null ? new Loudness(Double.NaN, false) : clip.loudness(),
+                clip == null ? Double.NaN : clip.truePeakDbtp(),
+                "",
+                CueScore.of(view, cue, said));
+    }
+
+    /** Open ones go along. */
+    private List<Delivered.Note> notes(ProjectView view, Programme<DeliveredClip> programme) {
+        Map<UUID, String> numbers = new HashMap<>();
+        view.cues().forEach(cue -> numbers.put(cue.id(), cue.number()));
+        Map<String, DeliveredClip> clips = new HashMap<>();
+        programme.clips().stream().map(PlacedClip::cue).forEach(clip -> clips.put(clip.number(), clip));
+        List<Delivered.Note> open = new ArrayList<>();
+        for (Note note : notes.of(view.id())) {
+            DeliveredClip clip = clips.get(numbers.get(note.cue()));
+            if (note.open() && clip != null) {
+                note.place()
+                        .in(clip.text())
+                        .ifPresent(place -> open.add(new Delivered.Note(
+                                clip.number(), secondsOf(clip, place.start()), place.word(), note.remark())));
+            }
+        }
+        return open;
+    }
+
+    private static double secondsOf(DeliveredClip clip, int place) {
+        return clip.words().stream()
+                .filter(word -> word.end() > place)
+                .findFirst()
+                .map(Clip.TimedWord::startSeconds)
+                .orElse(0.0);
+    }
+}

@@ -1,0 +1,180 @@
+package org.logophon.app.deliver;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.logophon.app.deliver.DeliveredFiles.Stored;
+import org.logophon.app.deliver.DeliveredProject.Asked;
+import org.logophon.app.deliver.DeliveredProject.Made;
+import org.logophon.app.project.ProjectView;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.Manifest;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.programme.Programme;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.programme.SampleCount;
+import org.springframework.stereotype.Component;
+
+/** What a delivery will hold, before it is built. */
+@Component
+class DeliveryContents {
+
+    /** What a codec makes of a second, near enough. */
+    private static final Map<SoundFormat.Kind, Integer> BYTES_A_SECOND = Map.of(
+            SoundFormat.Kind.FLAC, 70_000,
+            SoundFormat.Kind.MP3, 24_000,
+            SoundFormat.Kind.OPUS, 11_000,
+            SoundFormat.Kind.M4A, 19_000);
+
+    private static final int SAID_DIGITS = 32;
+
+    private final DeliveredProject delivering;
+    private final DeliveryRepository deliveries;
+    private final DeliveredFiles files;
+
+    DeliveryContents(DeliveredProject delivering, DeliveryRepository deliveries, DeliveredFiles files) {
+        this.delivering = delivering;
+        this.deliveries = deliveries;
+        this.files = files;
+    }
+
+    /**
+     * A file that will be there.
+     *
+     * @param length of its sound; empty for text
+     * @param size   near enough, for people
+     * @param change against the delivery before: {@code new}, {@code changed}, {@code moved}, {@code same}, {@code gone};
+     *     empty where it is only known when it is written
+     */
+    public record Line(String path, String length, String size, String change, String why) {}
+
+    /** @param against number of the delivery before; null for none */
+    public record Contents(List<Line> lines, Integer against, String size, int files, int wanted) {}
+
+    Contents of(ProjectView view, Choice choice, String pattern, Double lufs) {
+        Programme<Made> programme = delivering.programme(view, new Asked(pattern, lufs, choice.sound()));
+        if (programme.clips().isEmpty()) {
+            return new Contents(List.of(), null, FileSize.of(0), 0, 0);
+        }
+        Delivered delivered = delivering.delivered(view, programme, null);
+        Delivery before = deliveries.of(view.id()).stream()
+                .filter(delivery -> delivery.ready() && delivery.choice() != null)
+                .findFirst()
+                .orElse(null);
+        Map<String, Stored> earlier = new HashMap<>();
+        if (before != null) {
+            files.of(before.id()).stream()
+                    .filter(file -> !file.entry().change().equals("gone"))
+                    .forEach(file -> earlier.put(key(file.entry()), file));
+        }
+        Map<String, PlacedClip<Made>> clips = new HashMap<>();
+        programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
+        List<Line> lines = new ArrayList<>();
+        long bytes = 0;
+        for (Part part : choice.chosen()) {
+            for (PartFile file : part.files(delivered, choice.wishes(), DeliverySounds.NONE)) {
+                PlacedClip<Made> clip = clips.get(file.cue());
+                long size = size(part, file, clip, delivered, choice);
+                bytes += size;
+                Stored was = earlier.remove(file.cue().isEmpty() ? "/" + file.path() : file.cue());
+                lines.add(line(file, clip, size, was, before != null));
+            }
+        }
+        earlier.values().forEach(gone -> lines.add(new Line(gone.entry().path(), "", "", "gone", "")));
+        int wanted = (int) lines.stream()
+                .filter(line -> List.of("new", "changed", "").contains(line.change()))
+                .count();
+        return new Contents(lines, before == null ? null : before.ordinal(), FileSize.of(bytes), lines.size(), wanted);
+    }
+
+    private static String key(Manifest.Entry file) {
+        return file.cue().isEmpty() ? "/" + file.path() : file.cue();
+    }
+
+    private static Line line(PartFile file, PlacedClip<Made> clip, long size, Stored was, boolean compared) {
+        String length = clip == null ? "" : seconds(clip.length());
+        if (!compared) {
+            return new Line(file.path(), length, FileSize.of(size), "", "");
+        }
+        if (was == null) {
+            return new Line(file.path(), length, FileSize.of(size), "new", "");
+        }
+        if (clip == null) {
+            return new Line(file.path(), length, FileSize.of(size), "", "");
+        }
+        Made made = clip.cue();
+        String why = why(made, was, file.path());
+        String change =
+                !why.isEmpty() ? "changed" : was.entry().start() == clip.start().samples() ? "same" : "moved";
+        return new Line(file.path(), length, FileSize.of(size), change, why);
+    }
+
+    private static String why(Made made, Stored was, String path) {
+        if (!Sha256.hex(made.take().text())
+                .substring(0, SAID_DIGITS)
+                .equals(was.entry().said())) {
+            return "words";
+        }
+        if (!made.madeOf().equals(was.madeOf())) {
+            return "sound";
+        }
+        return path.equals(was.entry().path()) ? "" : "name";
+    }
+
+    private static String seconds(SampleCount length) {
+        return "%.2f s".formatted(length.seconds());
+    }
+
+    /** Text is written for it, sound is reckoned. */
+    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Delivered delivered, Choice choice) {
+        boolean sound =
+                clip != null || List.of("programme", "parts", "audiobook").contains(part.id());
+        if (sound) {
+            SampleCount length = clip != null
+                    ? clip.length()
+                    : part.id().equals("parts")
+                            ? part(file, part, delivered, choice)
+                            : delivered.programme().length();
+            SoundFormat.Kind kind = part.id().equals("audiobook")
+                    ? SoundFormat.Kind.M4A
+                    : choice.sound().kind();
+            return kind == SoundFormat.Kind.WAV
+                    ? Math.round(length.seconds() * choice.rate() * choice.bits() / 8) + 654
+                    : Math.round(length.seconds() * BYTES_A_SECOND.get(kind));
+        }
+        Counted counted = new Counted();
+        try {
+            file.content().write(counted);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return counted.bytes;
+    }
+
+    private static SampleCount part(PartFile file, Part part, Delivered delivered, Choice choice) {
+        int parts = part.files(delivered, choice.wishes(), DeliverySounds.NONE).size();
+        return new SampleCount(delivered.programme().length().samples() / Math.max(1, parts));
+    }
+
+    /** Keeps nothing. */
+    private static final class Counted extends OutputStream {
+        private long bytes;
+
+        @Override
+        public void write(int one) {
+            bytes++;
+        }
+
+        @Override
+        public void write(byte[] some, int from, int count) {
+            bytes += count;
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package org.logophon.app.deliver;
+
+import java.util.Map;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.take.Take;
+import org.logophon.core.coding.Coder;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.SpokenTitle;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.Recipe;
+import org.logophon.core.sound.Resampler;
+import org.logophon.core.sound.SoundSource;
+import org.logophon.core.voice.Voice;
+import org.springframework.stereotype.Component;
+
+/** Sound for the parts of a delivery, with its spoken title where one was wished for. */
+@Component
+class DeliverySounds {
+
+    /** Where only names are asked for. */
+    static final ProjectSounds NONE = new ProjectSounds(Map.of(), Map.of(), null, null, null);
+
+    private final Narrator narrator;
+    private final ClipFinisher finisher;
+    private final Coder coder;
+    private final Resampler resampler;
+
+    DeliverySounds(Narrator narrator, ClipFinisher finisher, Coder coder, Resampler resampler) {
+        this.narrator = narrator;
+        this.finisher = finisher;
+        this.coder = coder;
+        this.resampler = resampler;
+    }
+
+    ProjectSounds of(
+            ProjectView view,
+            Delivered delivered,
+            Delivery delivery,
+            Map<String, SoundSource> clips,
+            Map<String, Take> takes) {
+        SoundSource before = delivery.choice().title() ? title(view, delivered, delivery.targetLufs()) : null;
+        return new ProjectSounds(clips, takes, before, coder, resampler);
+    }
+
+    /** By the voice of the first cue, if it is one that costs nothing. */
+    private SoundSource title(ProjectView view, Delivered delivered, Double lufs) {
+        Voice voice = view.cues().stream()
+                .filter(cue -> cue.voice() != null && cue.voice().terms().free())
+                .map(cue -> cue.voice())
+                .findFirst()
+                .orElse(null);
+        if (voice == null || delivered.programme().clips().isEmpty()) {
+            return null;
+        }
+        String said = SpokenTitle.of(delivered.title(), delivered.programme().length(), voice.language());
+        Recipe recipe = Recipe.of(said, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+        return finisher.finish(narrator.render(recipe), FinishSettings.to(lufs), 0)
+                .sound();
+    }
+}

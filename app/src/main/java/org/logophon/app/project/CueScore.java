@@ -1,0 +1,64 @@
+package org.logophon.app.project;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.mark.Mark;
+import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.ReadingList;
+import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.ssml.SsmlCue.PlacedReading;
+
+/** A cue with all that says how it is spoken, as SSML holds it. */
+public final class CueScore {
+
+    private CueScore() {}
+
+    /** @param said readings of the project */
+    public static SsmlCue of(ProjectView view, CueView cue, ProjectReadings said) {
+        ResolvedDirection all = cue.direction();
+        // what project, role and cue say together, where any of them says something
+        Direction direction = new Direction(
+                all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100),
+                all.semitones() == 0 ? null : all.semitones(),
+                all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100),
+                all.loudnessDb() == 0 ? null : all.loudnessDb(),
+                null,
+                null,
+                null,
+                all.style().isEmpty() ? null : all.style(),
+                all.style().isEmpty() ? null : all.stylePercent());
+        List<PlacedReading> placed = said
+                .settled(
+                        cue.id(),
+                        cue.cue().text(),
+                        cue.voice() == null
+                                ? view.project().language()
+                                : cue.voice().language())
+                .stream()
+                .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
+                .map(match -> new PlacedReading(
+                        match.start(),
+                        new Reading(
+                                cue.cue().text().substring(match.start(), match.end()),
+                                match.reading().said(),
+                                match.reading().kind(),
+                                null,
+                                true)))
+                .toList();
+        Map<String, String> cast = view.roles().stream()
+                .filter(role -> role.voiceId() != null)
+                .collect(Collectors.toMap(Role::name, Role::voiceId));
+        return new SsmlCue(
+                cue.cue().text(), cue.voice() == null ? "" : cue.voice().id(), direction, cue.marks(), placed, cast);
+    }
+
+    /** True when a mark ends or starts inside a reading, whose element holds nothing but its words. */
+    private static boolean cuts(Mark mark, ReadingList.Match reading) {
+        boolean startsInside = mark.start() > reading.start() && mark.start() < reading.end();
+        boolean endsInside = mark.end() > reading.start() && mark.end() < reading.end();
+        return !mark.instruction().onGap() && (startsInside || endsInside);
+    }
+}

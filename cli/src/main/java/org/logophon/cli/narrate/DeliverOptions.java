@@ -1,0 +1,148 @@
+package org.logophon.cli.narrate;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.logophon.cli.InputUnusable;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.Manifest;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.Wishes;
+import org.logophon.core.delivery.part.CaptionsPart;
+import org.logophon.core.delivery.part.ClipsPart;
+import org.logophon.core.delivery.part.Parts;
+import org.logophon.core.delivery.part.PiecesPart;
+import org.logophon.core.input.InvalidInput;
+import picocli.CommandLine.Option;
+
+/** What is delivered, and how. */
+final class DeliverOptions {
+
+    @Option(
+            names = "--deliver",
+            paramLabel = "PARTS",
+            split = ",",
+            description =
+                    "What is written: clips, programme, parts:MINUTES, audiobook, captions, words, timeline, markers, sheet, mouth, script.")
+    private List<String> parts;
+
+    @Option(names = "--format", paramLabel = "wav|flac|mp3|opus|m4a", description = "Format of sound files (wav).")
+    private String format;
+
+    @Option(names = "--rate", paramLabel = "HERTZ", description = "44100, 48000 or 96000 (48000).")
+    private Integer rate;
+
+    @Option(names = "--bits", paramLabel = "BITS", description = "16, 24 or 32 (24).")
+    private Integer bits;
+
+    @Option(
+            names = "--captions",
+            paramLabel = "KINDS",
+            split = ",",
+            description = "Kinds of caption files: srt, vtt, ttml, words (srt,vtt).")
+    private List<String> captions;
+
+    @Option(
+            names = "--since",
+            paramLabel = "FOLDER",
+            description = "An earlier delivery: only what has changed since is written.")
+    private Path since;
+
+    @Option(
+            names = "--title",
+            paramLabel = "TITLE",
+            description = "Of the programme; it is spoken first, with how long the programme runs.")
+    private String title;
+
+    /**
+     * A delivery as it is wished for.
+     *
+     * @param since null for none
+     * @param title empty for none
+     */
+    record Deliver(List<Part> parts, Wishes wishes, Manifest since, String title) {}
+
+    /** @return null when nothing was asked for. @throws InputUnusable with a sentence */
+    Deliver read() throws IOException {
+        if (parts == null) {
+            if (format != null || rate != null || bits != null || captions != null || since != null || title != null) {
+                throw new InputUnusable(
+                        "--format, --rate, --bits, --captions, --since and --title go with --deliver: say what is to be written, as in --deliver clips,sheet.");
+            }
+            return null;
+        }
+        try {
+            int minutes = Wishes.USUAL.minutes();
+            List<Part> chosen = new ArrayList<>();
+            for (String wish : parts) {
+                String name = wish.strip();
+                if (name.startsWith("parts")) {
+                    minutes = minutes(name);
+                    name = new PiecesPart().id();
+                }
+                String id = name;
+                chosen.add(Parts.find(id)
+                        .orElseThrow(() -> new InputUnusable("--deliver doesn't know \"" + id + "\". It takes "
+                                + String.join(
+                                        ", ", Parts.ALL.stream().map(Part::id).toList()) + ".")));
+            }
+            SoundFormat sound = new SoundFormat(
+                    format == null ? SoundFormat.Kind.WAV : SoundFormat.kind(format),
+                    rate == null ? SoundFormat.USUAL.rate() : rate,
+                    bits == null ? SoundFormat.USUAL.bits() : bits);
+            return new Deliver(
+                    chosen, new Wishes(sound, kinds(), minutes), earlier(), title == null ? "" : title.strip());
+        } catch (InvalidInput wrong) {
+            throw new InputUnusable(wrong.getMessage());
+        }
+    }
+
+    private static int minutes(String wish) {
+        try {
+            return Integer.parseInt(wish.substring("parts".length()).replaceFirst("^:", ""));
+        } catch (NumberFormatException none) {
+            throw new InputUnusable("\"" + wish + "\" says no minutes: write it as parts:5.");
+        }
+    }
+
+    private Set<String> kinds() {
+        if (captions == null) {
+            return Wishes.USUAL.captions();
+        }
+        Set<String> kinds = new LinkedHashSet<>();
+        for (String kind : captions) {
+            if (!CaptionsPart.KINDS.contains(kind.strip())) {
+                throw new InputUnusable("--captions doesn't know \"" + kind.strip() + "\". It takes "
+                        + String.join(", ", CaptionsPart.KINDS) + ".");
+            }
+            kinds.add(kind.strip());
+        }
+        return kinds;
+    }
+
+    private Manifest earlier() throws IOException {
+        if (since == null) {
+            return null;
+        }
+        Path file = since.resolve(Manifest.FILE);
+        if (!Files.isRegularFile(file)) {
+            throw new InputUnusable(
+                    "There is no " + Manifest.FILE + " in " + since + ". Choose the folder of an earlier delivery.");
+        }
+        return Manifest.read(Files.readString(file));
+    }
+
+    /** Of the names of clips, without its dot. */
+    static String extension(Deliver deliver) {
+        return deliver == null ? "wav" : deliver.wishes().format().kind().extension();
+    }
+
+    /** True when clips are among what is delivered. */
+    static boolean clips(Deliver deliver) {
+        return deliver == null || deliver.parts().stream().anyMatch(ClipsPart.class::isInstance);
+    }
+}

@@ -1,0 +1,22 @@
+package org.logophon.core.coding;
+
+import java.util.List;
+
+/**
+ * What a file tells of itself.
+ *
+ * @param title   of it
+ * @param album   of the programme that it belongs to
+ * @param track   its number; empty for none
+ * @param comment what else it carries; empty for nothing
+ * @param date    ISO 8601 day
+ */
+public record Tags(String title, String album, String track, String comment, String date, List<Chapter> chapters) {
+
+    public Tags {
+        chapters = List.copyOf(chapters);
+    }
+
+    /** A stretch with a name. */
+    public record Chapter(String title, double fromSeconds, double toSeconds) {}
+}

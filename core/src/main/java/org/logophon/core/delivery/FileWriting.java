@@ -1,0 +1,92 @@
+package org.logophon.core.delivery;
+
+import java.io.FilterOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.wav.WavFile;
+
+/** Writes a file of a delivery, and tells what was written. */
+public final class FileWriting {
+
+    /** Enough to tell one text from another. */
+    private static final int SAID_DIGITS = 32;
+
+    private FileWriting() {}
+
+    /** @param out stays open. @return what the manifest says of it, compared with nothing yet */
+    public static Manifest.Entry write(PartFile file, Delivered delivered, OutputStream out) throws IOException {
+        boolean clip = !file.cue().isEmpty();
+        Digests digests = new Digests(out, clip && file.path().endsWith(".wav"));
+        file.content().write(digests);
+        digests.flush();
+        Optional<PlacedClip<DeliveredClip>> placed = delivered.programme().clips().stream()
+                .filter(one -> clip && one.cue().number().equals(file.cue()))
+                .findFirst();
+        return new Manifest.Entry(
+                file.path(),
+                digests.bytes,
+                hex(digests.all),
+                file.cue(),
+                "new",
+                "",
+                placed.map(one -> Sha256.hex(one.cue().text()).substring(0, SAID_DIGITS))
+                        .orElse(""),
+                placed.map(one -> one.cue().voice()).orElse(""),
+                hex(digests.content),
+                placed.map(one -> one.start().samples()).orElse(-1L));
+    }
+
+    private static String hex(MessageDigest digest) {
+        return HexFormat.of().formatHex(digest.digest());
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException never) {
+            throw new IllegalStateException("Every Java has SHA-256.", never);
+        }
+    }
+
+    /** Of all bytes, and of all but a clip's place in time. */
+    private static final class Digests extends FilterOutputStream {
+
+        private final MessageDigest all = sha256();
+        private final MessageDigest content = sha256();
+        private final boolean placed;
+        private long bytes;
+
+        Digests(OutputStream out, boolean placed) {
+            super(out);
+            this.placed = placed;
+        }
+
+        @Override
+        public void write(int one) throws IOException {
+            write(new byte[] {(byte) one}, 0, 1);
+        }
+
+        @Override
+        public void write(byte[] some, int from, int count) throws IOException {
+            out.write(some, from, count);
+            all.update(some, from, count);
+            long first = WavFile.TIME_REFERENCE_AT;
+            long after = first + WavFile.TIME_REFERENCE_BYTES;
+            if (!placed || bytes >= after || bytes + count <= first) {
+                content.update(some, from, count);
+            } else {
+                for (int i = 0; i < count; i++) {
+                    long at = bytes + i;
+                    content.update(at >= first && at < after ? (byte) 0 : some[from + i]);
+                }
+            }
+            bytes += count;
+        }
+    }
+}

@@ -1,0 +1,79 @@
+package org.logophon.core.delivery;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.logophon.core.coding.LossyFile;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.coding.Tags;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.finish.Levelled;
+import org.logophon.core.loudness.LoudnessMeter;
+import org.logophon.core.loudness.TruePeak;
+import org.logophon.core.sound.ConvertedSource;
+import org.logophon.core.sound.Decibels;
+import org.logophon.core.sound.SoundSource;
+import org.logophon.core.wav.BroadcastExtension;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
+
+/** Writes a sound in a wished format: WAV by this core, all others by the coder. */
+public final class SoundFile {
+
+    private SoundFile() {}
+
+    /** Opens a sound when it is written. */
+    @FunctionalInterface
+    public interface Opened {
+        SoundSource open() throws IOException;
+    }
+
+    /** @param extension for WAV; null for none */
+    public static PartFile of(
+            String path, Opened sound, SoundFormat format, Tags tags, BroadcastExtension extension, Sounds sounds) {
+        return new PartFile(path, out -> write(sound.open(), format, tags, extension, sounds, out));
+    }
+
+    private static void write(
+            SoundSource sound,
+            SoundFormat format,
+            Tags tags,
+            BroadcastExtension extension,
+            Sounds sounds,
+            OutputStream out)
+            throws IOException {
+        if (format.kind() == SoundFormat.Kind.WAV) {
+            WavWriter.write(atRate(sound, format, sounds), SampleFormat.of(format.bits()), extension, out);
+            return;
+        }
+        Path file = Files.createTempFile("logophon-coded", "." + format.kind().extension());
+        try {
+            if (format.kind().lossy()) {
+                LossyFile.write(sound, format, tags, sounds.coder(), file);
+            } else {
+                sounds.coder().code(atRate(sound, format, sounds), format, tags, file);
+            }
+            Files.copy(file, out);
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+
+    /** At another rate peaks lie elsewhere: they are kept under the ceiling again. */
+    private static SoundSource atRate(SoundSource sound, SoundFormat format, Sounds sounds) {
+        if (sound.rate() == format.rate()) {
+            return sound;
+        }
+        SoundSource converted = ConvertedSource.of(sound, format.rate(), sounds.resampler());
+        LoudnessMeter meter = new LoudnessMeter(converted.rate(), 1);
+        TruePeak peak = new TruePeak();
+        converted.readAll((samples, count) -> {
+            meter.add(samples, count);
+            peak.add(samples, count);
+        });
+        return FinishSettings.keepsCeiling(Decibels.ofFactor(peak.end()))
+                ? converted
+                : Levelled.to(converted, meter.loudness().lufs(), FinishSettings.CEILING_DBTP);
+    }
+}

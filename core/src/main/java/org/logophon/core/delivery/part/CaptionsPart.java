@@ -1,0 +1,108 @@
+package org.logophon.core.delivery.part;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.logophon.core.caption.Caption;
+import org.logophon.core.caption.CaptionWords;
+import org.logophon.core.caption.Captions;
+import org.logophon.core.caption.SubRip;
+import org.logophon.core.caption.TimedText;
+import org.logophon.core.caption.WebVtt;
+import org.logophon.core.caption.WordCaptions;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.delivery.Sounds;
+import org.logophon.core.delivery.Wishes;
+import org.logophon.core.finish.Clip.TimedWord;
+import org.logophon.core.programme.Programme.PlacedClip;
+
+/** Captions to read along: SubRip, WebVTT, TTML, and word by word. */
+public final class CaptionsPart implements Part {
+
+    /** Kinds that may be wished for. */
+    public static final List<String> KINDS = List.of("srt", "vtt", "ttml", "words");
+
+    @Override
+    public String id() {
+        return "captions";
+    }
+
+    @Override
+    public String label() {
+        return "Captions";
+    }
+
+    @Override
+    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+        List<PartFile> files = new ArrayList<>();
+        for (String kind : KINDS) {
+            if (wishes.captions().contains(kind)) {
+                files.add(file(delivered, kind));
+            }
+        }
+        return files;
+    }
+
+    private static PartFile file(Delivered delivered, String kind) {
+        return switch (kind) {
+            case "srt" -> PartFile.text("captions.srt", () -> SubRip.of(captions(delivered)));
+            case "vtt" -> PartFile.text("captions.vtt", () -> WebVtt.of(captions(delivered), delivered.language()));
+            case "ttml" ->
+                PartFile.text(
+                        "captions.ttml",
+                        () -> TimedText.of(captions(delivered), delivered.language(), delivered.title()));
+            default ->
+                PartFile.text("captions-words.vtt", () -> WordCaptions.vtt(groups(delivered), delivered.language()));
+        };
+    }
+
+    /** Of the whole programme, in the order of its clips. */
+    public static List<Caption> captions(Delivered delivered) {
+        List<Caption> captions = new ArrayList<>();
+        boolean several = severalRoles(delivered);
+        for (int i = 0; i < delivered.programme().clips().size(); i++) {
+            Shown shown = Shown.of(delivered, i);
+            captions.addAll(Captions.of(shown.text(), shown.words(), shown.place(), several ? shown.role() : ""));
+        }
+        return captions;
+    }
+
+    private static List<WordCaptions.Group> groups(Delivered delivered) {
+        List<WordCaptions.Group> groups = new ArrayList<>();
+        boolean several = severalRoles(delivered);
+        for (int i = 0; i < delivered.programme().clips().size(); i++) {
+            Shown shown = Shown.of(delivered, i);
+            groups.addAll(WordCaptions.of(shown.text(), shown.words(), shown.place(), several ? shown.role() : ""));
+        }
+        return groups;
+    }
+
+    /** Who speaks is said where it isn't always the same. */
+    private static boolean severalRoles(Delivered delivered) {
+        Set<String> roles = delivered.programme().clips().stream()
+                .map(clip -> clip.cue().role())
+                .collect(Collectors.toSet());
+        return roles.size() > 1;
+    }
+
+    /** What readers see of a clip. */
+    private record Shown(String text, List<TimedWord> words, Captions.Place place, String role) {
+
+        static Shown of(Delivered delivered, int at) {
+            PlacedClip<DeliveredClip> placed = delivered.programme().clips().get(at);
+            DeliveredClip clip = placed.cue();
+            boolean own = !clip.caption().isEmpty() && !clip.caption().equals(clip.text());
+            double frame =
+                    delivered.rate().seconds() / (double) delivered.rate().frames();
+            return new Shown(
+                    own ? clip.caption() : clip.text(),
+                    own ? CaptionWords.of(clip.text(), clip.words(), clip.caption()) : clip.words(),
+                    new Captions.Place(placed.start(), delivered.programme().until(at), frame, delivered.language()),
+                    clip.role());
+        }
+    }
+}

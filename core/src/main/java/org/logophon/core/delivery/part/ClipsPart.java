@@ -1,0 +1,64 @@
+package org.logophon.core.delivery.part;
+
+import java.util.List;
+import org.logophon.core.coding.Tags;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.delivery.SoundFile;
+import org.logophon.core.delivery.Sounds;
+import org.logophon.core.delivery.Wishes;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.wav.BroadcastExtension;
+
+/** A numbered clip for each cue. */
+public final class ClipsPart implements Part {
+
+    @Override
+    public String id() {
+        return "clips";
+    }
+
+    @Override
+    public String label() {
+        return "Clips";
+    }
+
+    @Override
+    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+        return delivered.programme().clips().stream()
+                .map(placed -> file(delivered, placed, wishes, sounds))
+                .toList();
+    }
+
+    private static PartFile file(Delivered delivered, PlacedClip<DeliveredClip> placed, Wishes wishes, Sounds sounds) {
+        return new PartFile(
+                placed.cue().file(),
+                placed.cue().number(),
+                out -> sound(delivered, placed, wishes, sounds).content().write(out));
+    }
+
+    private static PartFile sound(Delivered delivered, PlacedClip<DeliveredClip> placed, Wishes wishes, Sounds sounds) {
+        DeliveredClip clip = placed.cue();
+        BroadcastExtension extension = new BroadcastExtension(
+                clip.text(),
+                clip.number(),
+                sounds.made(clip),
+                placed.start().samples(),
+                clip.loudness().lufs(),
+                clip.truePeakDbtp());
+        Tags tags = new Tags(
+                clip.number() + " " + beginning(clip.text()),
+                delivered.title(),
+                clip.number().replaceAll("\\D", ""),
+                "",
+                sounds.made(clip).toLocalDate().toString(),
+                List.of());
+        return SoundFile.of(clip.file(), () -> sounds.clip(clip), wishes.format(), tags, extension, sounds);
+    }
+
+    private static String beginning(String text) {
+        return text.length() <= 60 ? text : text.substring(0, text.offsetByCodePoints(0, 40)) + "…";
+    }
+}

@@ -1,0 +1,166 @@
+package org.logophon.speech.coding;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.logophon.core.coding.Coder;
+import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.coding.Tags;
+import org.logophon.core.sound.SoundSource;
+import org.logophon.core.wav.SampleFormat;
+
+/**
+ * FFmpeg (Debian's), which is given samples and gives files, and the other way round. It sees no file but those that are named
+ * to it; a process ends with the thread that waits for it.
+ */
+public final class FfmpegCoder implements Coder {
+
+    private static final String MISSING =
+            "FFmpeg isn't installed, which compressed formats need. Install Debian's package ffmpeg, or choose WAV.";
+
+    @Override
+    public void code(SoundSource sound, SoundFormat format, Tags tags, Path file) throws IOException {
+        Path metadata = Files.createTempFile("logophon-tags", ".txt");
+        try {
+            Files.writeString(metadata, FfMetadata.of(tags));
+            List<String> command = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-hide_banner", "-v", "error", "-y"));
+            command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(sound.rate()), "-ac", "1", "-i", "pipe:0"));
+            command.addAll(List.of("-f", "ffmetadata", "-i", metadata.toString(), "-map", "0:a"));
+            command.addAll(List.of("-map_metadata", "1", "-map_chapters", "1", "-fflags", "+bitexact"));
+            command.addAll(List.of("-flags:a", "+bitexact", "-ar", Integer.toString(format.rate())));
+            command.addAll(codec(format));
+            command.add(file.toString());
+            Process process = start(command);
+            Thread errors = Errors.of(process);
+            try (OutputStream in = new BufferedOutputStream(process.getOutputStream(), 1 << 16)) {
+                send(sound, in);
+            } catch (IOException closed) {
+                // it says itself why it reads no further
+                end(process, errors);
+                throw closed;
+            }
+            end(process, errors);
+        } finally {
+            Files.deleteIfExists(metadata);
+        }
+    }
+
+    private static void send(SoundSource sound, OutputStream in) throws IOException {
+        try {
+            sound.readAll((samples, count) -> {
+                try {
+                    if (Thread.currentThread().isInterrupted()) {
+                        throw new IOException("The coding was stopped.");
+                    }
+                    in.write(SampleFormat.FLOAT_32.encode(samples, count, 0));
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (UncheckedIOException failed) {
+            throw failed.getCause();
+        }
+    }
+
+    /** Speech, in one channel: rates at which nobody has told it from the original. Common practice, no source. */
+    private static List<String> codec(SoundFormat format) {
+        return switch (format.kind()) {
+            case WAV -> List.of("-c:a", format.bits() == 16 ? "pcm_s16le" : "pcm_s24le", "-f", "wav");
+            case FLAC ->
+                format.bits() == 16
+                        ? List.of("-c:a", "flac", "-sample_fmt", "s16", "-f", "flac")
+                        : List.of("-c:a", "flac", "-sample_fmt", "s32", "-bits_per_raw_sample", "24", "-f", "flac");
+            case MP3 -> List.of("-c:a", "libmp3lame", "-b:a", "192k", "-id3v2_version", "3", "-f", "mp3");
+            case OPUS -> List.of("-c:a", "libopus", "-b:a", "96k", "-f", "ogg");
+            case M4A -> List.of("-c:a", "aac", "-b:a", "160k", "-movflags", "+faststart", "-f", "ipod");
+        };
+    }
+
+    @Override
+    public void decode(Path file, int rate, SoundSource.BlockReader reader) throws IOException {
+        List<String> command = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-hide_banner", "-v", "error"));
+        command.addAll(List.of("-protocol_whitelist", "file,pipe", "-i", "file:" + file.toAbsolutePath()));
+        command.addAll(List.of("-map", "0:a:0", "-f", "f32le", "-ac", "1", "-ar", Integer.toString(rate), "pipe:1"));
+        Process process = start(command);
+        Thread errors = Errors.of(process);
+        process.getOutputStream().close();
+        byte[] bytes = new byte[4 * SoundSource.BLOCK];
+        float[] samples = new float[SoundSource.BLOCK];
+        try (InputStream out = process.getInputStream()) {
+            for (int got = out.readNBytes(bytes, 0, bytes.length);
+                    got > 0;
+                    got = out.readNBytes(bytes, 0, bytes.length)) {
+                ByteBuffer.wrap(bytes, 0, got)
+                        .order(ByteOrder.LITTLE_ENDIAN)
+                        .asFloatBuffer()
+                        .get(samples, 0, got / 4);
+                reader.block(samples, got / 4);
+            }
+        }
+        end(process, errors);
+    }
+
+    private static Process start(List<String> command) throws IOException {
+        try {
+            return new ProcessBuilder(command).start();
+        } catch (IOException missing) {
+            throw new IOException(MISSING, missing);
+        }
+    }
+
+    private static void end(Process process, Thread errors) throws IOException {
+        try {
+            int code = process.waitFor();
+            errors.join();
+            if (code != 0) {
+                throw new IOException("FFmpeg couldn't do it: " + Errors.said(errors));
+            }
+        } catch (InterruptedException stopped) {
+            process.destroyForcibly();
+            Thread.currentThread().interrupt();
+            throw new IOException("The coding was stopped.", stopped);
+        }
+    }
+
+    /** What a process complains of, read beside its work. */
+    private static final class Errors extends Thread {
+
+        private final Process process;
+        private String said = "";
+
+        private Errors(Process process) {
+            this.process = process;
+            setDaemon(true);
+        }
+
+        static Thread of(Process process) {
+            Errors errors = new Errors(process);
+            errors.start();
+            return errors;
+        }
+
+        static String said(Thread errors) {
+            String[] lines = ((Errors) errors).said.strip().split("\n");
+            return lines[lines.length - 1];
+        }
+
+        @Override
+        public void run() {
+            try (InputStream in = process.getErrorStream()) {
+                said = new String(in.readNBytes(8_192), StandardCharsets.UTF_8);
+                in.transferTo(OutputStream.nullOutputStream());
+            } catch (IOException gone) {
+                said = "it is gone";
+            }
+        }
+    }
+}
