@@ -15,6 +15,7 @@ const STEPS = [0.04, 0.2, 1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 1800];
 const MOST_PIXELS = 600;
 const SNAP_PIXELS = 6;
 const STEP = 1.6;
+const SCROLLBAR = 17;
 
 const make = (name, attributes, text) => {
   const made = document.createElementNS(SVG, name);
@@ -31,6 +32,7 @@ export function timeline(box, acts) {
   let all = true;
   let chosen = null;
   let playhead = null;
+  let drawn = null;
   let drag = null;
   // where the playhead stood last, in seconds
   let at = null;
@@ -39,7 +41,10 @@ export function timeline(box, acts) {
     ...table.left.map(slot => slot.startSeconds + slot.seconds));
   let seconds = 1;
   const whole = () => Math.max(0.02, (box.clientWidth - LEFT - 20) / Math.max(1, seconds));
-  const x = when => LEFT + when * perSecond;
+  // the drawing is as wide as the box and stays in it: only what is long is scrolled
+  const x = when => LEFT + when * perSecond - box.scrollLeft;
+  const spacer = document.createElement('div');
+  spacer.className = 'ruled-length';
   let soon = null;
   const later = () => { cancelAnimationFrame(soon); soon = requestAnimationFrame(draw); };
 
@@ -49,15 +54,17 @@ export function timeline(box, acts) {
     const roles = [...new Set(table.rows.map(row => row.role))];
     const marked = markers(table, later);
     const top = RULER + (marked.length ? MARKERS : 0);
-    const width = Math.max(box.clientWidth, x(seconds) + 30);
+    spacer.style.width = `${Math.max(box.clientWidth, LEFT + seconds * perSecond + 30)}px`;
     const height = top + SLOTS + roles.length * LANE + 8;
+    // its height is said, so that nothing around it is laid out anew while it is scrolled
+    if (box.style.height !== `${height + SCROLLBAR}px`) box.style.height = `${height + SCROLLBAR}px`;
     const from = (box.scrollLeft - LEFT) / perSecond - 2;
     const to = from + box.clientWidth / perSecond + 4;
-    const svg = make('svg', { width, height });
+    const svg = make('svg', { width: box.clientWidth, height });
     rules(svg, from, to, height);
     marked.filter(one => one.seconds >= from - 20 && one.seconds <= to).forEach((one, i, seen) => svg.append(marker(one, seen[i + 1])));
-    roles.forEach((role, i) => svg.append(make('text', { class: 'lanename', x: box.scrollLeft + 6, y: top + SLOTS + i * LANE + 20 }, role.length > 10 ? `${role.slice(0, 9)}…` : role)));
-    svg.append(make('text', { class: 'lanename', x: box.scrollLeft + 6, y: top + 14 }, 'Picture'));
+    roles.forEach((role, i) => svg.append(make('text', { class: 'lanename', x: 6, y: top + SLOTS + i * LANE + 20 }, role.length > 10 ? `${role.slice(0, 9)}…` : role)));
+    svg.append(make('text', { class: 'lanename', x: 6, y: top + 14 }, 'Picture'));
     table.left.filter(slot => slot.startSeconds + slot.seconds >= from && slot.startSeconds <= to).forEach(slot => svg.append(slotOf('slot empty', slot.startSeconds, slot.seconds, top, `No cue for ${slot.name || 'this slot'}: ${slot.in} to ${slot.out}`)));
     for (const row of table.rows) {
       const first = Math.min(row.startSeconds, row.slotFrom ?? row.startSeconds);
@@ -69,7 +76,8 @@ export function timeline(box, acts) {
     }
     playhead = make('line', { class: 'now', y1: RULER - 8, y2: height, visibility: 'hidden' });
     svg.append(playhead);
-    box.replaceChildren(svg);
+    if (drawn?.parentNode === box) drawn.replaceWith(svg); else box.replaceChildren(spacer, svg);
+    drawn = svg;
     if (at !== null) mark(at);
   }
 
@@ -195,7 +203,7 @@ export function timeline(box, acts) {
       chosen = which;
       draw();
       const row = table?.rows.find(one => one.id === which);
-      if (row && (x(row.startSeconds) < box.scrollLeft + LEFT || x(row.startSeconds) > box.scrollLeft + box.clientWidth - 40)) box.scrollLeft = x(row.startSeconds) - box.clientWidth / 3;
+      if (row && (x(row.startSeconds) < LEFT || x(row.startSeconds) > box.clientWidth - 40)) box.scrollLeft += x(row.startSeconds) - box.clientWidth / 3;
     },
     place(now) {
       at = now ?? at;
