@@ -1,7 +1,8 @@
--- What a project's deliveries hold, and how: kept for the next time.
+-- What a project's deliveries hold, and how: kept for the next time. Its folder keeps its name when the project gets another.
 create table delivery_choice (
     project_id uuid primary key references project on delete cascade,
-    choice jsonb not null
+    choice jsonb not null,
+    folder text unique
 );
 
 alter table delivery

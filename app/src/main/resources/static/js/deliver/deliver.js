@@ -1,6 +1,6 @@
 // The Deliver page: what goes in, what it will hold, and the deliveries; it follows what changes elsewhere.
 
-import { renew, say } from '../app.js';
+import { ask, renew, say } from '../app.js';
 import '../transport.js';
 
 const main = document.querySelector('.deliver');
@@ -23,6 +23,9 @@ if (form) {
     if (set) choose(set.dataset);
     const look = event.target.closest('button[data-look]');
     if (look) open(look.dataset.look);
+    const folder = event.target.closest('[data-folder]');
+    if (folder) intoFolder(folder.dataset.folder);
+    if (event.target.closest('[data-clean]')) intoFolder(`${address}/deliveries/folder/clean`);
   });
 }
 
@@ -33,6 +36,15 @@ function choose({ parts, format, title }) {
   form.querySelector('[name=format]').value = format;
   form.querySelector('[name=title]').checked = title === 'true';
   hold();
+}
+
+/** Writes a delivery into the project's folder, or takes away what is left there; says what came of it. */
+async function intoFolder(where) {
+  const { status, body } = await ask('POST', where, new FormData());
+  const told = document.getElementById('folder-told');
+  told.hidden = false;
+  told.querySelector('span').textContent = body?.sentence ?? 'That did not work. Reload the page.';
+  told.querySelector('button').hidden = status !== 200 || !body.left;
 }
 
 const dialog = document.getElementById('delivered');

@@ -32,6 +32,18 @@ class ChoiceRepository {
                 on conflict (project_id) do update set choice = excluded.choice""").param("project", project).param("choice", written(choice)).update();
     }
 
+    /** The name of the project's folder, which stays once it has one. @param wished for the first time */
+    String folder(UUID project, String wished) {
+        jdbc.sql("update delivery_choice set folder = :folder where project_id = :project and folder is null")
+                .param("folder", wished)
+                .param("project", project)
+                .update();
+        return jdbc.sql("select folder from delivery_choice where project_id = :project")
+                .param("project", project)
+                .query(String.class)
+                .single();
+    }
+
     static String written(Choice choice) {
         return JSON.writeValueAsString(choice);
     }

@@ -1,8 +1,8 @@
 package org.logophon.app.deliver;
 
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
@@ -33,6 +33,7 @@ class DeliverController {
     private final DeliveryRepository deliveries;
     private final ChoiceRepository choices;
     private final DeliveryContents contents;
+    private final DeliveryFolder folder;
 
     DeliverController(
             Projects projects,
@@ -40,13 +41,15 @@ class DeliverController {
             DeliveryService delivering,
             DeliveryRepository deliveries,
             ChoiceRepository choices,
-            DeliveryContents contents) {
+            DeliveryContents contents,
+            DeliveryFolder folder) {
         this.projects = projects;
         this.page = page;
         this.delivering = delivering;
         this.deliveries = deliveries;
         this.choices = choices;
         this.contents = contents;
+        this.folder = folder;
     }
 
     @GetMapping("/deliver")
@@ -106,13 +109,20 @@ class DeliverController {
         return list(id, model);
     }
 
+    @NeedsNoRoom
+    @PostMapping("/deliveries/cancel")
+    String cancel(@PathVariable UUID id, Model model) {
+        delivering.cancel(id);
+        return list(id, model);
+    }
+
     private static void concerns(ProjectView view, Model model) {
         model.addAttribute("concerns", BeforeItGoes.of(view));
     }
 
     private void deliveries(UUID id, Model model) {
-        List<Delivery> all = deliveries.of(id);
-        model.addAttribute("deliveries", all);
+        model.addAttribute("deliveries", deliveries.of(id));
+        model.addAttribute("intoFolder", folder.offered());
     }
 
     private void holds(ProjectView view, Choice choice, String pattern, Double lufs, Model model) {

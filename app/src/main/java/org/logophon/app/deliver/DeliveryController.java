@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
-import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
@@ -17,7 +16,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
@@ -37,31 +35,15 @@ class DeliveryController {
             "m4b", "audio/mp4");
 
     private final Projects projects;
-    private final DeliveryService delivering;
     private final DeliveryRepository deliveries;
     private final DeliveredFiles files;
     private final DeliveryZip zip;
 
-    DeliveryController(
-            Projects projects,
-            DeliveryService delivering,
-            DeliveryRepository deliveries,
-            DeliveredFiles files,
-            DeliveryZip zip) {
+    DeliveryController(Projects projects, DeliveryRepository deliveries, DeliveredFiles files, DeliveryZip zip) {
         this.projects = projects;
-        this.delivering = delivering;
         this.deliveries = deliveries;
         this.files = files;
         this.zip = zip;
-    }
-
-    @NeedsNoRoom
-    @PostMapping("/cancel")
-    String cancel(@PathVariable UUID id, Model model) {
-        delivering.cancel(id);
-        model.addAttribute("project", projects.require(id));
-        model.addAttribute("deliveries", deliveries.of(id));
-        return "deliver :: deliveries";
     }
 
     /** All of it. */
