@@ -7,7 +7,8 @@ import { Stretcher } from './stretch.js';
 
 const AHEAD = 4;
 const PUMP_MS = 120;
-const LEAD = 0.04;
+// what the device may already be ahead of what this page knows of it, on a busy machine
+const LEAD = 0.08;
 
 let run = null;
 let speed = 1;
