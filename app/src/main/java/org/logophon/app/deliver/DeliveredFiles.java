@@ -123,10 +123,18 @@ class DeliveredFiles {
                 row.getString("made_of"));
     }
 
-    /** Takes away content that no delivery has. @return how many files' */
-    int removeUnused() {
+    /** What was taken away. */
+    record Unused(long files, long bytes) {}
+
+    /** Takes away content that no delivery has. */
+    Unused removeUnused() {
         return jdbc.sql("""
-                delete from delivered_content c where not exists (select 1 from delivery_file f where f.sha256 = c.sha256)
-                and not exists (select 1 from delivery d where d.state = 'building')""").update();
+                with gone as (
+                  delete from delivered_content c where not exists (select 1 from delivery_file f where f.sha256 = c.sha256)
+                  and not exists (select 1 from delivery d where d.state = 'building')
+                  returning c.sha256, octet_length(c.content) as bytes)
+                select count(distinct sha256) as files, coalesce(sum(bytes), 0) as bytes from gone""")
+                .query((row, at) -> new Unused(row.getLong("files"), row.getLong("bytes")))
+                .single();
     }
 }

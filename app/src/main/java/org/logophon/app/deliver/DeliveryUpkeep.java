@@ -22,8 +22,8 @@ class DeliveryUpkeep implements Upkeep {
     /** What only deliveries of projects had that are gone. */
     @Override
     public List<Removed> remove(Instant now) {
-        int parts = files.removeUnused();
-        return parts == 0 ? List.of() : List.of(new Removed("parts of delivered files", parts, parts * 500_000L));
+        DeliveredFiles.Unused gone = files.removeUnused();
+        return gone.files() == 0 ? List.of() : List.of(new Removed("delivered files", gone.files(), gone.bytes()));
     }
 
     @Override
