@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.logophon.app.audio.AudioStore;
 import org.logophon.app.direct.Redirecting;
 import org.logophon.app.direct.Redirecting.Redirected;
 import org.logophon.app.project.CueView;
@@ -26,6 +27,7 @@ import org.logophon.core.place.Fit;
 import org.logophon.core.place.Fit.Spoken;
 import org.logophon.core.place.Fitting;
 import org.logophon.core.place.PlaceCheck;
+import org.logophon.core.place.TimedTake;
 import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.script.Slot;
@@ -43,6 +45,7 @@ class FitService {
     private final Projects projects;
     private final TakeRepository takes;
     private final SpeechRepository speeches;
+    private final AudioStore audio;
     private final Redirecting directing;
     private final RenderService rendering;
     private final PlaceService placing;
@@ -51,12 +54,14 @@ class FitService {
             Projects projects,
             TakeRepository takes,
             SpeechRepository speeches,
+            AudioStore audio,
             Redirecting directing,
             RenderService rendering,
             PlaceService placing) {
         this.projects = projects;
         this.takes = takes;
         this.speeches = speeches;
+        this.audio = audio;
         this.directing = directing;
         this.rendering = rendering;
         this.placing = placing;
@@ -91,7 +96,7 @@ class FitService {
             String text,
             List<Stretch> could) {}
 
-    private record Found(CueView cue, StoredSpeech speech, Fit fit, SampleCount slot, Room.Around room) {}
+    private record Found(CueView cue, TimedTake take, Fit fit, SampleCount slot, Room.Around room) {}
 
     List<Preview> preview(UUID project, Asked asked) {
         ProjectView view = projects.view(project);
@@ -151,12 +156,12 @@ class FitService {
             }
             Take take = takes.find(cue.keptTake()).orElseThrow();
             StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
-            Spoken spoken = Fitting.spoken(
-                    take.text(), language(cue), speech.timed(), speech.sound().rate(), cue.length());
+            TimedTake timed = TimedTake.of(audio.source(speech.sound()).inMemory(), speech.timed());
+            Spoken spoken = Fitting.spoken(take.text(), language(cue), timed, cue.length());
             Room.Around around = over && asked.borrow() ? room.around(i) : Room.Around.NONE;
             Fit fit = over ? Fit.into(slot.length(), spoken, around.free()) : Fit.loosened(slot.length(), spoken);
             if (fit != null) {
-                found.add(new Found(cue, speech, fit, slot.length(), around));
+                found.add(new Found(cue, timed, fit, slot.length(), around));
             }
         }
         return found;
@@ -188,12 +193,7 @@ class FitService {
             changes.put(
                     cue.id(),
                     new Redirected(
-                            Fitting.paused(
-                                    cue.marks(),
-                                    cue.cue().text(),
-                                    found.speech().timed(),
-                                    found.speech().sound().rate(),
-                                    found.fit()),
+                            Fitting.paused(cue.marks(), cue.cue().text(), found.take(), found.fit()),
                             quicker(cue.cue().direction(), found.fit().pacePercent())));
         }
         directing.redirect(

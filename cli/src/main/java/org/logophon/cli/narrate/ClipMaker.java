@@ -41,6 +41,7 @@ import org.logophon.core.place.Fit;
 import org.logophon.core.place.Fitting;
 import org.logophon.core.place.PlaceCheck.PlacedCue;
 import org.logophon.core.place.PlaceFinding;
+import org.logophon.core.place.TimedTake;
 import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
@@ -50,7 +51,6 @@ import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.WordTime;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.timecode.FrameRate;
 import org.logophon.core.voice.Voice;
@@ -118,7 +118,7 @@ final class ClipMaker {
             Said said) {}
 
     /** What a fit starts from. */
-    private record Said(Recipe recipe, List<WordTime> words, int rate) {}
+    private record Said(Recipe recipe, TimedTake take) {}
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
@@ -162,11 +162,7 @@ final class ClipMaker {
                     : Fit.into(
                             slot,
                             Fitting.spoken(
-                                    made.clip().text(),
-                                    said.recipe().voice().language(),
-                                    said.words(),
-                                    said.rate(),
-                                    made.length()),
+                                    made.clip().text(), said.recipe().voice().language(), said.take(), made.length()),
                             SampleCount.ZERO);
             if (fit == null) {
                 continue;
@@ -176,7 +172,7 @@ final class ClipMaker {
                         file.name() + ", cue " + made.clip().number() + ": it can't fit its slot within comfort. "
                                 + (fit.words() == 1 ? "1 word" : fit.words() + " words") + " would have to go.");
             }
-            Recipe recipe = Fitting.fitted(said.recipe(), said.words(), said.rate(), fit);
+            Recipe recipe = Fitting.fitted(said.recipe(), said.take(), fit);
             String fileName = made.clip().file();
             places.add(i);
             work.add(threadsOfWork.submit(() -> one(file, made.index(), folder, fileName, recipe)));
@@ -224,7 +220,7 @@ final class ClipMaker {
                 speech.measurement(),
                 recipe.paceFactor(),
                 voice.whispers() ? plan.direction().semitones() : recipe.semitones(),
-                new Said(recipe, speech.words(), speech.sound().rate()));
+                new Said(recipe, TimedTake.of(speech.sound(), speech.words())));
     }
 
     /** A clip is whole or not there: written beside its place, then moved. */

@@ -36,7 +36,7 @@ final class RestRenderer {
     private int taken;
     private BreathSound breathing;
 
-    private RestRenderer(Sound sound, List<WordTime> words) {
+    RestRenderer(Sound sound, List<WordTime> words) {
         this.sound = sound;
         this.words = new ArrayList<>(words);
         this.rate = sound.rate();
@@ -139,14 +139,14 @@ final class RestRenderer {
     }
 
     /** Where nothing sounds between two words; empty (from = to) where they run into one another. */
-    private record Silence(int from, int to) {
+    record Silence(int from, int to) {
 
         int length() {
             return to - from;
         }
     }
 
-    private Silence silence(int i) {
+    Silence silence(int i) {
         WordTime word = words.get(i);
         WordTime next = words.get(i + 1);
         int reach = (int) (REACH_SECONDS * rate);
