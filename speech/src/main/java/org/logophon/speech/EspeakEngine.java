@@ -1,5 +1,6 @@
 package org.logophon.speech;
 
+import java.util.function.UnaryOperator;
 import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.Utterance;
@@ -51,7 +52,7 @@ public final class EspeakEngine implements SpeechEngine {
                     out.writeInt(rate);
                     out.writeInt(pitch);
                 },
-                in -> SpokenFrames.read(in, given::spokenAt),
+                in -> SpokenFrames.read(in, given::spokenAt, UnaryOperator.identity()),
                 DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * text.length());
     }
 

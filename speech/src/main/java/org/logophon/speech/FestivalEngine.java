@@ -45,7 +45,10 @@ final class FestivalEngine implements SpeechEngine {
                     Frames.writeText(out, given.text());
                     out.writeFloat(pace);
                 },
-                in -> SpokenFrames.read(in, given::spokenAt),
+                in -> SpokenFrames.read(
+                        in,
+                        given::spokenAt,
+                        request.voice().language().startsWith("en") ? PhonemeNames::arpabet : PhonemeNames::ascii),
                 DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * given.text().length());
     }
 }

@@ -42,7 +42,7 @@ final class FliteEngine implements SpeechEngine {
                     Frames.writeText(out, given.text());
                     out.writeFloat(stretch);
                 },
-                in -> SpokenFrames.read(in, given::spokenAt),
+                in -> SpokenFrames.read(in, given::spokenAt, PhonemeNames::arpabet),
                 DEADLINE_MILLIS + DEADLINE_MILLIS_PER_CHARACTER * given.text().length());
     }
 }

@@ -13,9 +13,11 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.review.Note;
 import org.logophon.app.project.review.NoteRepository;
+import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.ClipOrigin;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.digest.Sha256;
@@ -23,6 +25,7 @@ import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.render.Phone;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
@@ -32,12 +35,19 @@ import org.springframework.stereotype.Component;
 class DeliveredProject {
 
     private final TakeRepository takes;
+    private final SpeechRepository speeches;
     private final NoteRepository notes;
     private final ReadingRepository readings;
     private final VoiceCatalogue voices;
 
-    DeliveredProject(TakeRepository takes, NoteRepository notes, ReadingRepository readings, VoiceCatalogue voices) {
+    DeliveredProject(
+            TakeRepository takes,
+            SpeechRepository speeches,
+            NoteRepository notes,
+            ReadingRepository readings,
+            VoiceCatalogue voices) {
         this.takes = takes;
+        this.speeches = speeches;
         this.notes = notes;
         this.readings = readings;
         this.voices = voices;
@@ -78,8 +88,13 @@ class DeliveredProject {
     Delivered delivered(ProjectView view, Programme<Made> programme, List<Clip> clips) {
         ProjectReadings said = readings.of(view.id());
         Iterator<Clip> finished = clips == null ? null : clips.iterator();
+        Map<UUID, List<Phone>> phones = clips == null
+                ? Map.of()
+                : speeches.phones(programme.clips().stream()
+                        .map(placed -> placed.cue().take().speech())
+                        .toList());
         Programme<DeliveredClip> told =
-                programme.with(made -> told(view, made, finished == null ? null : finished.next(), said));
+                programme.with(made -> told(view, made, finished == null ? null : finished.next(), said, phones));
         return new Delivered(
                 view.project().name(),
                 view.project().language(),
@@ -92,7 +107,8 @@ class DeliveredProject {
                         .toList());
     }
 
-    private DeliveredClip told(ProjectView view, Made made, Clip clip, ProjectReadings said) {
+    private DeliveredClip told(
+            ProjectView view, Made made, Clip clip, ProjectReadings said, Map<UUID, List<Phone>> phones) {
         CueView cue = made.cue();
         String voice = made.take().origin().voice() == null
                 ? ""
@@ -110,7 +126,9 @@ class DeliveredProject {
                 clip == null ? new Loudness(Double.NaN, false) : clip.loudness(),
                 clip == null ? Double.NaN : clip.truePeakDbtp(),
                 "",
-                CueScore.of(view, cue, said));
+                CueScore.of(view, cue, said),
+                phones.getOrDefault(made.take().speech(), List.of()),
+                new ClipOrigin(view.id(), cue.id(), made.take().id()));
     }
 
     /** Open ones go along. */

@@ -3,6 +3,7 @@ package org.logophon.core.delivery;
 import java.util.List;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
+import org.logophon.core.render.Phone;
 import org.logophon.core.ssml.SsmlCue;
 
 /**
@@ -14,6 +15,8 @@ import org.logophon.core.ssml.SsmlCue;
  * @param words   in the order of the text, timed from the clip's first sample; empty while no word is timed
  * @param caption what readers see where it isn't the text; empty for the text
  * @param score   the cue with its direction, marks and readings; null when nobody knows them
+ * @param phones  single sounds of its words; none where nobody told them
+ * @param origin  where it comes from; null when no store holds it
  */
 public record DeliveredClip(
         String number,
@@ -26,10 +29,13 @@ public record DeliveredClip(
         Loudness loudness,
         double truePeakDbtp,
         String caption,
-        SsmlCue score) {
+        SsmlCue score,
+        List<Phone> phones,
+        ClipOrigin origin) {
 
     public DeliveredClip {
         words = List.copyOf(words);
+        phones = List.copyOf(phones);
     }
 
     /** One without a caption of its own, and without a score. */
@@ -43,6 +49,6 @@ public record DeliveredClip(
             List<Clip.TimedWord> words,
             Loudness loudness,
             double truePeakDbtp) {
-        this(number, file, scene, role, voice, text, words, loudness, truePeakDbtp, "", null);
+        this(number, file, scene, role, voice, text, words, loudness, truePeakDbtp, "", null, List.of(), null);
     }
 }

@@ -79,7 +79,7 @@ final class MarkRenderer {
                 base.measurement().pacePercent(),
                 base.measurement().semitones(),
                 new MarkMeasurer(base, track, deeds, rested).of(score.marks()));
-        return new Speech(rested.sound(), rested.words(), reached);
+        return new Speech(rested.sound(), rested.words(), reached, base.phones());
     }
 
     private List<EffectRun> runs() {

@@ -1,5 +1,6 @@
 package org.logophon.core.render;
 
+import java.util.List;
 import org.logophon.core.mark.Score;
 import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.pitch.PitchTrack;
@@ -64,7 +65,7 @@ public final class Narrator {
                                 .toList(),
                         resampler);
         Speech scored = MarkRenderer.of(spoken, recipe.text(), recipe.voice().language(), recipe.score());
-        return new Speech(VoiceMixer.effects(recipe, scored), scored.words(), scored.measurement());
+        return new Speech(VoiceMixer.effects(recipe, scored), scored.words(), scored.measurement(), scored.phones());
     }
 
     /** What one voice says, without marks and effect. */
@@ -89,9 +90,9 @@ public final class Narrator {
                 recipe.atItsOwn() || recipe.voice().whispers()
                         ? 0
                         : PitchMeter.track(own.sound()).medianHz());
-        Speech speech = new Speech(
-                own.sound(),
-                WordTimes.of(recipe.text(), recipe.voice().language(), text, own),
+        Speech speech = timed(
+                recipe,
+                own,
                 measure.hertz() == 0 && !recipe.atItsOwn() ? new Measurement(100, null) : Measurement.NEUTRAL);
         double pace = byItself(recipe, Ability.PACE) ? engine.paceToAsk(recipe.voice(), recipe.paceFactor()) : 1;
         double semitones = byItself(recipe, Ability.PITCH) ? recipe.semitones() : 0;
@@ -99,6 +100,11 @@ public final class Narrator {
             speech = approach(recipe, agreement, text, measure, speech, pace, semitones);
         }
         return shaped(recipe, measure, speech);
+    }
+
+    private static Speech timed(Recipe recipe, Utterance utterance, Measurement measurement) {
+        List<WordTime> words = WordTimes.of(recipe.text(), recipe.voice().language(), recipe.spokenText(), utterance);
+        return new Speech(utterance.sound(), words, measurement, Phone.of(words, utterance));
     }
 
     /** The same words at the voice's own pace and pitch. @param hertz 0 when there is no pitch, or none was needed */
@@ -131,8 +137,7 @@ public final class Narrator {
             double pitchMiss = wantedSemitones - gotSemitones;
             double miss = miss(paceMiss, pitchMiss);
             if (miss < bestMiss) {
-                best = new Speech(
-                        made.sound(), WordTimes.of(recipe.text(), recipe.voice().language(), text, made), reached);
+                best = timed(recipe, made, reached);
             }
             stuck = miss > bestMiss * CLOSER ? stuck + 1 : 0;
             bestMiss = Math.min(miss, bestMiss);

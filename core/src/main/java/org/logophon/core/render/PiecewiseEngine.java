@@ -101,7 +101,8 @@ public final class PiecewiseEngine implements SpeechEngine {
                     .forEach(word -> words.add(new WordStart(from + word.codePoint(), laid.at(word.sample()))));
             utterance
                     .phonemes()
-                    .forEach(phoneme -> phonemes.add(new PhonemeStart(laid.at(phoneme.sample()), phoneme.silent())));
+                    .forEach(phoneme ->
+                            phonemes.add(new PhonemeStart(laid.at(phoneme.sample()), phoneme.silent(), phoneme.ipa())));
             before = laid.end();
         }
         return new Utterance(joining.sound(), words, phonemes);

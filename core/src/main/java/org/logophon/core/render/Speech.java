@@ -9,9 +9,19 @@ import org.logophon.core.sound.SpeechSpan;
  *
  * @param sound   at the engine's rate
  * @param words   every written word with its time
- * @param reached what was measured against what was asked
+ * @param measurement what was measured against what was asked
+ * @param phones  its single sounds; none where the engine doesn't tell them
  */
-public record Speech(Sound sound, List<WordTime> words, Measurement measurement) {
+public record Speech(Sound sound, List<WordTime> words, Measurement measurement, List<Phone> phones) {
+
+    public Speech {
+        phones = List.copyOf(phones);
+    }
+
+    /** One of whose single sounds nobody knows. */
+    public Speech(Sound sound, List<WordTime> words, Measurement measurement) {
+        this(sound, words, measurement, List.of());
+    }
 
     /** Kept around the speech, so that soft starts and ends stay whole. */
     private static final double KEEP_SECONDS = 0.020;
@@ -29,7 +39,8 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement)
                                 within((int) Math.round(w.startSample() * factor), length),
                                 within((int) Math.round(w.endSample() * factor), length)))
                         .toList(),
-                other);
+                other,
+                phones);
     }
 
     /** Without the quiet before and after it, but for 20 ms. Trimming twice changes nothing. */
@@ -46,7 +57,7 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement)
                         within(w.startSample() - span.from(), length),
                         within(w.endSample() - span.from(), length)))
                 .toList();
-        return new Speech(sound.cut(span.from(), span.to()), moved, measurement);
+        return new Speech(sound.cut(span.from(), span.to()), moved, measurement, phones);
     }
 
     /** The same, quieter as a whole where it would go over full scale. */
@@ -55,7 +66,7 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement)
         for (float sample : sound.samples()) {
             loudest = Math.max(loudest, Math.abs(sample));
         }
-        return loudest < 1 ? this : new Speech(sound.amplified(0.999 / loudest), words, measurement);
+        return loudest < 1 ? this : new Speech(sound.amplified(0.999 / loudest), words, measurement, phones);
     }
 
     private static int within(int sample, int length) {

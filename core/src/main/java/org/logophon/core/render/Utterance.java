@@ -14,6 +14,15 @@ public record Utterance(Sound sound, List<WordStart> words, List<PhonemeStart> p
     /** @param codePoint zero-based place in the spoken text */
     public record WordStart(int codePoint, int sample) {}
 
-    /** @param silent true for a pause, which ends the word before it */
-    public record PhonemeStart(int sample, boolean silent) {}
+    /**
+     * @param silent true for a pause, which ends the word before it
+     * @param ipa    the sound in letters of the International Phonetic Alphabet; empty where the engine doesn't tell
+     */
+    public record PhonemeStart(int sample, boolean silent, String ipa) {
+
+        /** One of which is only known that something sounds, or nothing does. */
+        public PhonemeStart(int sample, boolean silent) {
+            this(sample, silent, "");
+        }
+    }
 }

@@ -42,6 +42,7 @@ final class VoiceMixer {
         double target = SoundJoiner.mean(own.isEmpty() ? sounds : own);
         SoundJoiner joining = new SoundJoiner(rate);
         List<WordTime> words = new ArrayList<>();
+        List<Phone> phones = new ArrayList<>();
         for (int i = 0; i < pieces.size(); i++) {
             VoicePart piece = pieces.get(i);
             double rest = i == 0
@@ -55,6 +56,7 @@ final class VoiceMixer {
                     : SoundJoiner.gain(SoundJoiner.level(sounds.get(i)), target, MOST_GAIN_DB) + piece.decibels();
             SoundJoiner.Laid laid = joining.add(sounds.get(i), rest, gain);
             double faster = rate / (double) speeches.get(i).sound().rate();
+            speeches.get(i).phones().forEach(phone -> phones.add(phone.later(piece.from())));
             for (WordTime word : speeches.get(i).words()) {
                 words.add(new WordTime(
                         piece.from() + word.start(),
@@ -63,7 +65,7 @@ final class VoiceMixer {
                         laid.at((int) Math.round(word.endSample() * faster))));
             }
         }
-        return new Speech(joining.sound(), words, reached(whole, speeches));
+        return new Speech(joining.sound(), words, reached(whole, speeches), phones);
     }
 
     /**

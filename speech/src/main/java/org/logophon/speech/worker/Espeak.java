@@ -2,7 +2,9 @@ package org.logophon.speech.worker;
 
 import com.sun.jna.Pointer;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 
 /** espeak-ng in this process. */
 final class Espeak {
@@ -13,6 +15,7 @@ final class Espeak {
     private static final int TEXT_POSITION = 8;
     private static final int SAMPLE = 20;
     private static final int PHONEME_NAME = 32;
+    private static final int PHONEME_NAME_BYTES = 8;
     private static final int BUFFER_MILLIS = 200;
     private static final String PLAIN_WORD = "la ";
     /** The engine cuts a longer clause. */
@@ -33,6 +36,7 @@ final class Espeak {
     private int wordFields;
     private int[] phonemes = new int[1024];
     private int phonemeFields;
+    private final List<String> names = new ArrayList<>();
 
     Espeak(String home) {
         this.home = home;
@@ -51,7 +55,7 @@ final class Espeak {
                         EspeakLibrary.OUTPUT_SYNCHRONOUS,
                         BUFFER_MILLIS,
                         home,
-                        EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.DONT_EXIT);
+                        EspeakLibrary.PHONEME_EVENTS | EspeakLibrary.PHONEMES_IN_IPA | EspeakLibrary.DONT_EXIT);
         library.espeak_SetSynthCallback(callback);
         return samplesPerSecond;
     }
@@ -65,7 +69,7 @@ final class Espeak {
      *
      * @param wordsPerMinute 80–450
      * @param pitch          0–99, 50 the voice's own
-     * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn)
+     * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn), with their names in IPA
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
         begin(voiceName);
@@ -88,7 +92,8 @@ final class Espeak {
                 rate,
                 Arrays.copyOf(samples, count),
                 Arrays.copyOf(words, wordFields),
-                Arrays.copyOf(phonemes, phonemeFields));
+                Arrays.copyOf(phonemes, phonemeFields),
+                List.copyOf(names));
     }
 
     /** Starts the engine anew, with the phase of its wave at zero, and chooses a voice. */
@@ -104,6 +109,7 @@ final class Espeak {
         count = 0;
         wordFields = 0;
         phonemeFields = 0;
+        names.clear();
         mostSamples = limitSamples;
         // breath noise comes from the C library's generator: seeded, the same request gives the same samples
         noise.srand(1);
@@ -112,8 +118,18 @@ final class Espeak {
                 bytes, bytes.length, 0, 1, 0, EspeakLibrary.CHARS_UTF8 | EspeakLibrary.MNEMONICS, null, null);
     }
 
-    /** What {@link #speak} gives. */
-    record Spoken(int rate, short[] samples, int[] words, int[] phonemes) {}
+    /** What {@link #speak} gives. @param names of the phonemes, in the engine's own letters */
+    record Spoken(int rate, short[] samples, int[] words, int[] phonemes, List<String> names) {}
+
+    /** Eight bytes at most, not always ended, and cut off inside of a letter where the name is longer. */
+    private static String name(Pointer events, long at) {
+        byte[] bytes = events.getByteArray(at, PHONEME_NAME_BYTES);
+        int length = 0;
+        while (length < bytes.length && bytes[length] != 0) {
+            length++;
+        }
+        return new String(bytes, 0, length, StandardCharsets.UTF_8).replaceAll("[\\s\uFFFD]", "");
+    }
 
     private int receive(Pointer wav, int length, Pointer events) {
         if (wav != null && length > 0) {
@@ -132,7 +148,9 @@ final class Espeak {
             } else if (type == EspeakLibrary.EVENT_PHONEME) {
                 phonemes = grown(phonemes, phonemeFields);
                 phonemes[phonemeFields++] = events.getInt(at + SAMPLE);
-                phonemes[phonemeFields++] = events.getByte(at + PHONEME_NAME) == '_' ? 1 : 0;
+                String name = name(events, at + PHONEME_NAME);
+                phonemes[phonemeFields++] = name.isEmpty() ? 1 : 0;
+                names.add(name);
             }
         }
         return count > mostSamples ? 1 : 0;

@@ -11,6 +11,9 @@ interface EspeakLibrary extends Library {
 
     int OUTPUT_SYNCHRONOUS = 2;
     int PHONEME_EVENTS = 1;
+    /** Phonemes are named in IPA; a pause has no name. */
+    int PHONEMES_IN_IPA = 2;
+
     int DONT_EXIT = 0x8000;
     int CHARS_UTF8 = 1;
     /** Phoneme mnemonics may stand in double square brackets. */

@@ -149,6 +149,7 @@ final class Festival {
         private final List<short[]> sounds = new ArrayList<>();
         private final List<double[]> words = new ArrayList<>();
         private final List<double[]> segments = new ArrayList<>();
+        private final List<String> names = new ArrayList<>();
         private int rate;
         private int samples;
         private int place;
@@ -173,6 +174,7 @@ final class Festival {
                 word(cells[1], Double.parseDouble(cells[2]));
             } else if (cells[0].equals("S") && cells.length == 3) {
                 segments.add(new double[] {sounds.size(), start, cells[1].equals("pau") ? 1 : 0});
+                names.add(cells[1].replaceAll("\\s", ""));
                 start = Double.parseDouble(cells[2]);
             }
         }
@@ -235,7 +237,7 @@ final class Festival {
                 phonemes[2 * i] = starts[(int) segment[0]] + (int) Math.round(segment[1] * rate);
                 phonemes[2 * i + 1] = (int) segment[2];
             }
-            return new Espeak.Spoken(rate, all, placed, phonemes);
+            return new Espeak.Spoken(rate, all, placed, phonemes, names);
         }
     }
 }

@@ -2,8 +2,10 @@ package org.logophon.speech.worker;
 
 import com.sun.jna.Memory;
 import com.sun.jna.Pointer;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /** Flite in this process. */
@@ -48,11 +50,13 @@ final class Flite {
                 throw new IllegalArgumentException("This text makes more sound than one cue can hold. Split the cue.");
             }
             int rate = wave.getInt(FliteLibrary.WAVE_RATE);
+            List<String> names = new ArrayList<>();
             return new Espeak.Spoken(
                     rate,
                     wave.getPointer(FliteLibrary.WAVE_SAMPLES).getShortArray(0, length),
                     words(utterance, text, rate),
-                    pauses(utterance, rate));
+                    segments(utterance, rate, names),
+                    names);
         } finally {
             library.delete_utterance(utterance);
         }
@@ -84,7 +88,7 @@ final class Flite {
         return Arrays.copyOf(words, count);
     }
 
-    private int[] pauses(Pointer utterance, int rate) {
+    private int[] segments(Pointer utterance, int rate, List<String> names) {
         int[] phonemes = new int[1024];
         int count = 0;
         float start = 0;
@@ -93,7 +97,9 @@ final class Flite {
                 phonemes = Arrays.copyOf(phonemes, 2 * count);
             }
             phonemes[count++] = Math.round(start * rate);
-            phonemes[count++] = "pau".equals(library.ffeature_string(segment, "name")) ? 1 : 0;
+            String name = library.ffeature_string(segment, "name");
+            names.add(name);
+            phonemes[count++] = "pau".equals(name) ? 1 : 0;
             start = library.ffeature_float(segment, "end");
         }
         return Arrays.copyOf(phonemes, count);

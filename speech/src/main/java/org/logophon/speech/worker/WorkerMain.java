@@ -110,6 +110,7 @@ public final class WorkerMain {
         Frames.writeShorts(out, spoken.samples());
         Frames.writeInts(out, spoken.words());
         Frames.writeInts(out, spoken.phonemes());
+        Frames.writeText(out, String.join(" ", spoken.names()));
     }
 
     private void ok() throws IOException {

@@ -21,6 +21,7 @@ import org.logophon.core.estimate.Syllables;
 import org.logophon.core.loudness.LoudnessMeter;
 import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Phone;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.WordTime;
@@ -61,6 +62,19 @@ public class SpeechRepository {
                 .optional();
     }
 
+    /** Single sounds of speeches, where they are known. */
+    public Map<UUID, List<Phone>> phones(List<UUID> speeches) {
+        Map<UUID, List<Phone>> phones = new HashMap<>();
+        if (!speeches.isEmpty()) {
+            jdbc.sql("select id, phones from speech where id in (:speeches) and phones is not null")
+                    .param("speeches", speeches)
+                    .query(row -> {
+                        phones.put(row.getObject("id", UUID.class), Phone.read(row.getString("phones")));
+                    });
+        }
+        return phones;
+    }
+
     /** Takes note that somebody heard it without making it a take: it stays for a while. */
     public void heard(UUID id) {
         jdbc.sql("update speech set heard_at = :now where id = :id")
@@ -97,7 +111,8 @@ public class SpeechRepository {
                 speech.words(),
                 Syllables.of(said, language),
                 reference,
-                speech.measurement());
+                speech.measurement(),
+                speech.phones());
         return ofRecipe(recipe.hash()).orElseThrow();
     }
 
@@ -107,7 +122,7 @@ public class SpeechRepository {
      * @param words null while nothing has timed them
      */
     public StoredSpeech save(Sound recording, List<WordTime> words) {
-        return find(insert(null, null, recording, words, 0, 0, null)).orElseThrow();
+        return find(insert(null, null, recording, words, 0, 0, null, List.of())).orElseThrow();
     }
 
     private UUID insert(
@@ -117,13 +132,14 @@ public class SpeechRepository {
             List<WordTime> words,
             int syllables,
             double reference,
-            Measurement measured) {
+            Measurement measured,
+            List<Phone> phones) {
         UUID id = UUID.randomUUID();
         StoredSound stored = audio.store(sound);
         jdbc.sql("""
                 insert into speech (id, recipe, voice_id, sound_id, words, peaks, pitch, syllables, reference_seconds, lufs,
-                                    pace_reached, semitones_reached, marks_reached, created_at)
-                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :lufs, :pace, :semitones, :marks, :now)
+                                    pace_reached, semitones_reached, marks_reached, phones, created_at)
+                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :lufs, :pace, :semitones, :marks, :phones, :now)
                 on conflict (recipe) do nothing""")
                 .param("id", id)
                 .param("recipe", recipe)
@@ -135,6 +151,7 @@ public class SpeechRepository {
                 .param("syllables", syllables)
                 .param("reference", reference)
                 .param("lufs", LoudnessMeter.of(sound).lufs())
+                .param("phones", phones.isEmpty() ? null : Phone.written(phones))
                 .param("pace", measured == null ? null : measured.pacePercent())
                 .param("semitones", measured == null ? null : measured.semitones())
                 .param(

@@ -17,6 +17,7 @@ public final class Parts {
             new TimelinePart(),
             new MarkersPart(),
             new SheetPart(),
+            new MouthPart(),
             new ScriptPart());
 
     private Parts() {}
