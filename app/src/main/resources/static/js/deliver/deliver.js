@@ -2,10 +2,12 @@
 
 import { ask, renew, say } from '../app.js';
 import '../transport.js';
+import { captions } from './captions.js';
 
 const main = document.querySelector('.deliver');
 const address = `/projects/${main.dataset.project}`;
 const form = document.getElementById('wish');
+const spoken = captions(`${address}/deliver/captions`);
 
 /** What the form asks, as an address has it. */
 const wished = () => new URLSearchParams(new FormData(form));
@@ -17,10 +19,20 @@ function hold() {
 }
 
 if (form) {
-  form.addEventListener('input', hold);
+  form.addEventListener('input', event => { if (event.target.name !== 'setName') hold(); });
+  // Enter in the name of a set keeps it; it doesn't build
+  form.addEventListener('keydown', event => {
+    if (event.key !== 'Enter' || event.target.name !== 'setName') return;
+    event.preventDefault();
+    keepSet();
+  });
   form.addEventListener('click', event => {
     const set = event.target.closest('[data-parts]');
     if (set) choose(set.dataset);
+    if (event.target.closest('[data-keep-set]')) keepSet();
+    const forget = event.target.closest('[data-forget]');
+    if (forget) forgetSet(forget.dataset.forget);
+    if (event.target.closest('[data-captions]')) spoken.open();
     const look = event.target.closest('button[data-look]');
     if (look) open(look.dataset.look);
     const folder = event.target.closest('[data-folder]');
@@ -30,12 +42,34 @@ if (form) {
 }
 
 /** A set for a common end ticks its parts; what else is chosen stays. */
-function choose({ parts, format, title }) {
-  const wanted = parts.split(' ');
-  form.querySelectorAll('[name=parts]').forEach(box => { box.checked = wanted.includes(box.value); });
-  form.querySelector('[name=format]').value = format;
+function choose({ parts, format, title, captionsKinds, rate, bits, minutes }) {
+  const tick = (name, wanted) => form.querySelectorAll(`[name=${name}]`).forEach(box => { box.checked = wanted.split(' ').includes(box.value); });
+  const set = (name, value) => { if (value !== undefined) form.querySelector(`[name=${name}]`).value = value; };
+  tick('parts', parts);
+  if (captionsKinds !== undefined) tick('captions', captionsKinds);
+  Object.entries({ format, rate, bits, minutes }).forEach(([name, value]) => set(name, value));
   form.querySelector('[name=title]').checked = title === 'true';
   hold();
+}
+
+/** Keeps what is chosen as a set of one's own. */
+async function keepSet() {
+  const { status, body } = await ask('POST', `${address}/deliver/sets`, new FormData(form));
+  await setsAgain(status, body);
+}
+
+async function forgetSet(name) {
+  const which = new FormData();
+  which.set('setName', name);
+  const { status, body } = await ask('POST', `${address}/deliver/sets/remove`, which);
+  await setsAgain(status, body);
+}
+
+async function setsAgain(status, body) {
+  const problem = document.getElementById('wish-problem');
+  problem.hidden = status === 204;
+  problem.textContent = status === 204 ? '' : body?.sentence ?? 'That did not work. Reload the page.';
+  if (status === 204) await renew('#sets', `${address}/deliver/sets`);
 }
 
 /** Writes a delivery into the project's folder, or takes away what is left there; says what came of it. */
@@ -65,7 +99,7 @@ document.addEventListener('logophon:changed', event => {
   const cues = kinds.some(kind => ['content', 'status', 'house'].includes(kind));
   // the first cue, or the last one gone: the page is another one
   if (cues && !document.getElementById('contents')) { location.reload(); return; }
-  if (cues) renew('#left-out', `${address}/deliver/left-out`);
+  if (cues || kinds.includes('delivery')) renew('#left-out', `${address}/deliver/left-out`);
   if (kinds.includes('delivery')) renew('#deliveries', `${address}/deliveries`);
-  if (cues || kinds.includes('delivery')) hold();
+  if (cues || kinds.includes('delivery')) { hold(); spoken.renew(); }
 });

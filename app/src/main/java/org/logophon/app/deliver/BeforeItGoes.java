@@ -1,18 +1,51 @@
 package org.logophon.app.deliver;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.logophon.app.deliver.DeliveredFiles.Stored;
+import org.logophon.app.deliver.DeliveredProject.Asked;
+import org.logophon.app.deliver.DeliveredProject.Made;
+import org.logophon.app.deliver.ProjectCaptions.OfCue;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
+import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.programme.Placement.InSlot;
+import org.logophon.core.programme.Programme.PlacedClip;
+import org.springframework.stereotype.Component;
 
 /** What one would want to know before a delivery goes; none of it forbids one. */
-final class BeforeItGoes {
+@Component
+class BeforeItGoes {
 
-    private BeforeItGoes() {}
+    /** A clip that measures so far from what was asked, in LU, can't reach it: its peaks are in the way. */
+    private static final double OFF_TARGET = 0.3;
+
+    private final ProjectCaptions captions;
+    private final DeliveredProject delivering;
+    private final DeliveryRepository deliveries;
+    private final DeliveredFiles files;
+
+    BeforeItGoes(
+            ProjectCaptions captions,
+            DeliveredProject delivering,
+            DeliveryRepository deliveries,
+            DeliveredFiles files) {
+        this.captions = captions;
+        this.delivering = delivering;
+        this.deliveries = deliveries;
+        this.files = files;
+    }
+
+    /** Captions are mended on the page itself. */
+    static final String CAPTIONS = "captions";
 
     /**
      * Something to look at.
@@ -27,7 +60,7 @@ final class BeforeItGoes {
     /** A cue by its number. */
     public record Named(UUID id, String number) {}
 
-    static List<Concern> of(ProjectView view) {
+    List<Concern> of(ProjectView view) {
         List<Concern> concerns = new ArrayList<>();
         add(
                 concerns,
@@ -70,7 +103,60 @@ final class BeforeItGoes {
                 "place",
                 "1 cue runs past its slot",
                 " cues run past their slots");
+        Set<UUID> off = offTarget(view);
+        add(
+                concerns,
+                view,
+                cue -> off.contains(cue.id()),
+                "off",
+                "direct",
+                "1 clip was off its loudness or over the ceiling when it was last packed",
+                " clips were off their loudness or over the ceiling when they were last packed");
+        Set<UUID> fast =
+                captions.of(view).stream().filter(OfCue::fast).map(OfCue::cue).collect(Collectors.toSet());
+        add(
+                concerns,
+                view,
+                cue -> fast.contains(cue.id()),
+                CAPTIONS,
+                "deliver",
+                "1 cue has captions too fast to read",
+                " cues have captions too fast to read");
         return concerns;
+    }
+
+    /** Cues whose clip would be the same again and missed what was asked of it: finishing it is what tells. */
+    private Set<UUID> offTarget(ProjectView view) {
+        Delivery last = deliveries.of(view.id()).stream()
+                .filter(delivery -> delivery.ready() && delivery.choice() != null)
+                .findFirst()
+                .orElse(null);
+        if (last == null) {
+            return Set.of();
+        }
+        Map<String, Stored> clips = new HashMap<>();
+        files.of(last.id()).stream()
+                .filter(file -> file.measured() != null)
+                .forEach(file -> clips.put(file.entry().cue(), file));
+        Asked asked =
+                new Asked(last.namePattern(), last.targetLufs(), last.choice().sound());
+        Set<UUID> off = new HashSet<>();
+        for (PlacedClip<Made> placed : delivering.programme(view, asked).clips()) {
+            Made made = placed.cue();
+            Stored clip = clips.get(made.cue().number());
+            if (clip != null
+                    && clip.madeOf().equals(made.madeOf())
+                    && missed(clip.measured(), made, last.targetLufs())) {
+                off.add(made.cue().id());
+            }
+        }
+        return off;
+    }
+
+    private static boolean missed(DeliveredFiles.Measured clip, Made made, Double targetLufs) {
+        boolean off = targetLufs != null
+                && Math.abs(clip.lufs() - targetLufs - made.cue().direction().loudnessDb()) > OFF_TARGET;
+        return off || !FinishSettings.keepsCeiling(clip.truePeakDbtp());
     }
 
     private static boolean over(ProjectView view, CueView cue) {

@@ -23,8 +23,13 @@ import org.logophon.core.delivery.part.Parts;
 public record Choice(
         List<String> parts, String format, int rate, int bits, int minutes, List<String> captions, boolean title) {
 
-    /** Sets for common ends. */
-    public record Named(String id, String label, Choice choice) {}
+    /** A set for a common end, or somebody's own. @param id empty for one's own */
+    public record Named(String id, String label, Choice choice) {
+
+        public boolean own() {
+            return id.isEmpty();
+        }
+    }
 
     static final Choice USUAL = choice(List.of("clips", "captions", "timeline", "markers", "sheet"), "wav", false);
 
@@ -32,7 +37,7 @@ public record Choice(
             new Named("editor", "an editor", USUAL),
             new Named("listening", "listening", choice(List.of("programme"), "mp3", true)),
             new Named("audiobook", "an audiobook", choice(List.of("audiobook"), "m4a", true)),
-            new Named("character", "a character", choice(List.of("clips", "words", "script"), "wav", false)));
+            new Named("character", "a character", choice(List.of("clips", "words", "mouth", "script"), "wav", false)));
 
     public Choice {
         parts = List.copyOf(new LinkedHashSet<>(parts));

@@ -32,6 +32,8 @@ class DeliverController {
     private final DeliveryService delivering;
     private final DeliveryRepository deliveries;
     private final ChoiceRepository choices;
+    private final SetRepository sets;
+    private final BeforeItGoes before;
     private final DeliveryContents contents;
     private final DeliveryFolder folder;
 
@@ -41,6 +43,8 @@ class DeliverController {
             DeliveryService delivering,
             DeliveryRepository deliveries,
             ChoiceRepository choices,
+            SetRepository sets,
+            BeforeItGoes before,
             DeliveryContents contents,
             DeliveryFolder folder) {
         this.projects = projects;
@@ -48,6 +52,8 @@ class DeliverController {
         this.delivering = delivering;
         this.deliveries = deliveries;
         this.choices = choices;
+        this.sets = sets;
+        this.before = before;
         this.contents = contents;
         this.folder = folder;
     }
@@ -58,7 +64,7 @@ class DeliverController {
         page.fill(model, view, Step.DELIVER);
         Choice choice = choices.of(id);
         model.addAttribute("choice", choice);
-        model.addAttribute("sets", Choice.SETS);
+        model.addAttribute("sets", sets.all());
         model.addAttribute("allParts", Parts.ALL);
         model.addAttribute(
                 "captionKinds",
@@ -116,8 +122,8 @@ class DeliverController {
         return list(id, model);
     }
 
-    private static void concerns(ProjectView view, Model model) {
-        model.addAttribute("concerns", BeforeItGoes.of(view));
+    private void concerns(ProjectView view, Model model) {
+        model.addAttribute("concerns", before.of(view));
     }
 
     private void deliveries(UUID id, Model model) {

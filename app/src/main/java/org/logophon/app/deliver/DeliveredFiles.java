@@ -31,9 +31,13 @@ class DeliveredFiles {
     /**
      * A file as it was delivered.
      *
-     * @param madeOf digest of all that a clip is made of; empty for what is no clip
+     * @param madeOf   all that a clip is made of; empty for what is no clip
+     * @param measured null for what is no clip, and where it isn't known
      */
-    record Stored(Manifest.Entry entry, String madeOf) {}
+    record Stored(Manifest.Entry entry, String madeOf, Measured measured) {}
+
+    /** What a finished clip measures. */
+    record Measured(double lufs, double truePeakDbtp) {}
 
     /** Stores a file's content, unless it is there already. */
     void store(String sha256, InputStream content) throws IOException {
@@ -91,12 +95,14 @@ class DeliveredFiles {
                 file.voice(),
                 file.content(),
                 file.start(),
-                files.get(i).madeOf()
+                files.get(i).madeOf(),
+                files.get(i).measured() == null ? null : files.get(i).measured().lufs(),
+                files.get(i).measured() == null ? null : files.get(i).measured().truePeakDbtp()
             });
         }
         batches.batchUpdate("""
-                insert into delivery_file (delivery_id, position, path, bytes, sha256, cue, change, why, said, voice, content, start_samples, made_of)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""", rows);
+                insert into delivery_file (delivery_id, position, path, bytes, sha256, cue, change, why, said, voice, content, start_samples, made_of, lufs, true_peak)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""", rows);
     }
 
     /** In the order in which they were written; none of a delivery from before. */
@@ -108,6 +114,7 @@ class DeliveredFiles {
     }
 
     private static Stored stored(ResultSet row, int at) throws SQLException {
+        Double lufs = row.getObject("lufs", Double.class);
         return new Stored(
                 new Manifest.Entry(
                         row.getString("path"),
@@ -120,7 +127,8 @@ class DeliveredFiles {
                         row.getString("voice"),
                         row.getString("content"),
                         row.getLong("start_samples")),
-                row.getString("made_of"));
+                row.getString("made_of"),
+                lufs == null ? null : new Measured(lufs, row.getDouble("true_peak")));
     }
 
     /** What was taken away. */

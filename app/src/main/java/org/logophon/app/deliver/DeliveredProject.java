@@ -6,6 +6,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.deliver.CaptionRepository.Corrected;
 import org.logophon.app.project.CueScore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
@@ -14,6 +15,7 @@ import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.review.Note;
 import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.project.take.SpeechRepository;
+import org.logophon.app.project.take.SpeechRepository.Timed;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.core.coding.SoundFormat;
@@ -25,7 +27,6 @@ import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.render.Phone;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
@@ -36,6 +37,7 @@ class DeliveredProject {
 
     private final TakeRepository takes;
     private final SpeechRepository speeches;
+    private final CaptionRepository corrections;
     private final NoteRepository notes;
     private final ReadingRepository readings;
     private final VoiceCatalogue voices;
@@ -43,11 +45,13 @@ class DeliveredProject {
     DeliveredProject(
             TakeRepository takes,
             SpeechRepository speeches,
+            CaptionRepository corrections,
             NoteRepository notes,
             ReadingRepository readings,
             VoiceCatalogue voices) {
         this.takes = takes;
         this.speeches = speeches;
+        this.corrections = corrections;
         this.notes = notes;
         this.readings = readings;
         this.voices = voices;
@@ -74,27 +78,23 @@ class DeliveredProject {
     }
 
     private static String madeOf(CueView cue, Take take, Asked asked) {
-        return Sha256.hex(String.join(
-                "\n",
-                take.sound().id().toString(),
-                take.text(),
-                cue.number(),
-                String.valueOf(asked.lufs()),
-                String.valueOf(cue.direction().loudnessDb()),
-                asked.format().toString()));
+        return new MadeOf(
+                        Sha256.hex(String.join("\n", take.sound().id().toString(), take.text(), cue.number())),
+                        asked.lufs() + "/" + cue.direction().loudnessDb(),
+                        asked.format().toString().replace(' ', '_'))
+                .written();
     }
 
-    /** @param clips finished ones, in the order of the programme; null where only names and places are asked for */
+    /** @param clips finished ones, in the order of the programme; null where nothing is asked of their sound */
     Delivered delivered(ProjectView view, Programme<Made> programme, List<Clip> clips) {
         ProjectReadings said = readings.of(view.id());
         Iterator<Clip> finished = clips == null ? null : clips.iterator();
-        Map<UUID, List<Phone>> phones = clips == null
-                ? Map.of()
-                : speeches.phones(programme.clips().stream()
-                        .map(placed -> placed.cue().take().speech())
-                        .toList());
-        Programme<DeliveredClip> told =
-                programme.with(made -> told(view, made, finished == null ? null : finished.next(), said, phones));
+        Map<UUID, Timed> timed = speeches.timed(programme.clips().stream()
+                .map(placed -> placed.cue().take().speech())
+                .toList());
+        Map<UUID, Corrected> corrected = corrections.of(view.id());
+        Programme<DeliveredClip> told = programme.with(
+                made -> told(view, made, finished == null ? null : finished.next(), said, timed, corrected));
         return new Delivered(
                 view.project().name(),
                 view.project().language(),
@@ -108,13 +108,19 @@ class DeliveredProject {
     }
 
     private DeliveredClip told(
-            ProjectView view, Made made, Clip clip, ProjectReadings said, Map<UUID, List<Phone>> phones) {
+            ProjectView view,
+            Made made,
+            Clip clip,
+            ProjectReadings said,
+            Map<UUID, Timed> timed,
+            Map<UUID, Corrected> corrected) {
         CueView cue = made.cue();
         String voice = made.take().origin().voice() == null
                 ? ""
                 : voices.find(made.take().origin().voice().id())
                         .map(Voice::name)
                         .orElse(made.take().origin().voice().id());
+        Timed spoken = timed.getOrDefault(made.take().speech(), Timed.NONE);
         return new DeliveredClip(
                 cue.number(),
                 made.file(),
@@ -122,12 +128,14 @@ class DeliveredProject {
                 cue.cue().role(),
                 voice,
                 made.take().text(),
-                clip == null ? List.of() : TakeWordTimes.of(made.take(), clip),
+                TakeWordTimes.of(made.take(), spoken),
                 clip == null ? new Loudness(Double.NaN, false) : clip.loudness(),
                 clip == null ? Double.NaN : clip.truePeakDbtp(),
-                "",
+                corrected
+                        .getOrDefault(cue.id(), Corrected.NONE)
+                        .shownFor(made.take().text()),
                 CueScore.of(view, cue, said),
-                phones.getOrDefault(made.take().speech(), List.of()),
+                spoken.phones(),
                 new ClipOrigin(view.id(), cue.id(), made.take().id()));
     }
 

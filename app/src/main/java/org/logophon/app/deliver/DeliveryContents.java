@@ -76,6 +76,12 @@ class DeliveryContents {
         }
         Map<String, PlacedClip<Made>> clips = new HashMap<>();
         programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
+        Map<String, String> voices = new HashMap<>();
+        delivered
+                .programme()
+                .clips()
+                .forEach(
+                        placed -> voices.put(placed.cue().number(), placed.cue().voice()));
         List<Line> lines = new ArrayList<>();
         long bytes = 0;
         for (Part part : choice.chosen()) {
@@ -84,7 +90,7 @@ class DeliveryContents {
                 long size = size(part, file, clip, delivered, choice);
                 bytes += size;
                 Stored was = earlier.remove(file.cue().isEmpty() ? "/" + file.path() : file.cue());
-                lines.add(line(file, clip, size, was, before != null));
+                lines.add(line(file, clip, voices.getOrDefault(file.cue(), ""), size, was, before != null));
             }
         }
         earlier.values().forEach(gone -> lines.add(new Line(gone.entry().path(), "", "", "gone", "")));
@@ -98,7 +104,8 @@ class DeliveryContents {
         return file.cue().isEmpty() ? "/" + file.path() : file.cue();
     }
 
-    private static Line line(PartFile file, PlacedClip<Made> clip, long size, Stored was, boolean compared) {
+    private static Line line(
+            PartFile file, PlacedClip<Made> clip, String voice, long size, Stored was, boolean compared) {
         String length = clip == null ? "" : seconds(clip.length());
         if (!compared) {
             return new Line(file.path(), length, FileSize.of(size), "", "");
@@ -110,20 +117,24 @@ class DeliveryContents {
             return new Line(file.path(), length, FileSize.of(size), "", "");
         }
         Made made = clip.cue();
-        String why = why(made, was, file.path());
+        String why = why(made, voice, was, file.path());
         String change =
                 !why.isEmpty() ? "changed" : was.entry().start() == clip.start().samples() ? "same" : "moved";
         return new Line(file.path(), length, FileSize.of(size), change, why);
     }
 
-    private static String why(Made made, Stored was, String path) {
+    private static String why(Made made, String voice, Stored was, String path) {
         if (!Sha256.hex(made.take().text())
                 .substring(0, SAID_DIGITS)
                 .equals(was.entry().said())) {
             return "words";
         }
-        if (!made.madeOf().equals(was.madeOf())) {
-            return "sound";
+        if (!voice.equals(was.entry().voice())) {
+            return "voice";
+        }
+        String difference = MadeOf.difference(made.madeOf(), was.madeOf());
+        if (!difference.isEmpty()) {
+            return difference;
         }
         return path.equals(was.entry().path()) ? "" : "name";
     }

@@ -86,21 +86,41 @@ class PackageBuilder {
         }
     }
 
+    /** Where a clip sounds otherwise, what it is that was changed. */
+    private static Manifest.Entry reasoned(Manifest.Entry file, String madeOf, List<Stored> earlier) {
+        if (!file.why().equals("sound")) {
+            return file;
+        }
+        return earlier.stream()
+                .filter(was -> was.entry().cue().equals(file.cue())
+                        && !was.entry().change().equals("gone"))
+                .map(was -> MadeOf.difference(madeOf, was.madeOf()))
+                .filter(why -> !why.isEmpty())
+                .findFirst()
+                .map(file::because)
+                .orElse(file);
+    }
+
     /** Each file with what has become of it since the delivery before. */
     private List<Stored> told(Delivery delivery, ProjectView view, List<Stored> written) {
         String title = view.project().name();
         Manifest now = Manifest.first(title, written.stream().map(Stored::entry).toList());
+        List<Stored> earlier = List.of();
         if (delivery.since() != null) {
             Delivery before =
                     deliveries.numbered(delivery.projectId(), delivery.since()).orElseThrow();
-            List<Manifest.Entry> earlier =
-                    files.of(before.id()).stream().map(Stored::entry).toList();
-            now = now.since(new Manifest(now.version(), title, earlier));
+            earlier = files.of(before.id());
+            now = now.since(new Manifest(
+                    now.version(), title, earlier.stream().map(Stored::entry).toList()));
         }
         List<Stored> told = new ArrayList<>();
         for (int i = 0; i < now.files().size(); i++) {
+            Stored was = i < written.size() ? written.get(i) : null;
+            Manifest.Entry file = now.files().get(i);
             told.add(new Stored(
-                    now.files().get(i), i < written.size() ? written.get(i).madeOf() : ""));
+                    was == null ? file : reasoned(file, was.madeOf(), earlier),
+                    was == null ? "" : was.madeOf(),
+                    was == null ? null : was.measured()));
         }
         return told;
     }

@@ -20,6 +20,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.IntPredicate;
 import org.logophon.app.audio.AudioStore;
+import org.logophon.app.deliver.DeliveredFiles.Measured;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
@@ -108,17 +109,21 @@ class PackageWriter {
             Delivered delivered = delivering.delivered(view, programme, clips);
             Map<String, SoundSource> sources = new HashMap<>();
             Map<String, Take> takes = new HashMap<>();
-            Map<String, String> madeOf = new LinkedHashMap<>();
+            Map<String, Made> madeOf = new LinkedHashMap<>();
+            Map<String, Measured> measured = new HashMap<>();
             for (int i = 0; i < clips.size(); i++) {
                 Made made = programme.clips().get(i).cue();
                 sources.put(made.cue().number(), clips.get(i).sound());
                 takes.put(made.cue().number(), made.take());
-                madeOf.put(made.cue().number(), made.madeOf());
+                madeOf.put(made.cue().number(), made);
+                measured.put(made.cue().number(), measured(clips.get(i)));
             }
             var ready = sounds.of(view, delivered, delivery, sources, takes);
             List<Callable<Stored>> writing = new ArrayList<>();
             for (PartFile file : partFiles(delivery.choice(), delivered, ready)) {
-                writing.add(() -> written(file, delivered, madeOf.getOrDefault(file.cue(), "")));
+                Made made = madeOf.get(file.cue());
+                writing.add(
+                        () -> written(file, delivered, made == null ? "" : made.madeOf(), measured.get(file.cue())));
             }
             return all(threads, writing, clips.size(), goOn);
         } finally {
@@ -169,7 +174,14 @@ class PackageWriter {
                 made.cue().direction().loudnessDb());
     }
 
-    private Stored written(PartFile file, Delivered delivered, String madeOf) throws IOException {
+    /** Null where there is nothing to measure: silence has no loudness. */
+    private static Measured measured(Clip clip) {
+        return Double.isFinite(clip.loudness().lufs()) && Double.isFinite(clip.truePeakDbtp())
+                ? new Measured(clip.loudness().lufs(), clip.truePeakDbtp())
+                : null;
+    }
+
+    private Stored written(PartFile file, Delivered delivered, String madeOf, Measured measured) throws IOException {
         Path temporary = Files.createTempFile("logophon-delivered", ".part");
         try {
             Manifest.Entry entry;
@@ -179,7 +191,7 @@ class PackageWriter {
                 throw failed.getCause();
             }
             transaction.executeWithoutResult(status -> store(entry.sha256(), temporary));
-            return new Stored(entry, madeOf);
+            return new Stored(entry, madeOf, measured);
         } finally {
             Files.deleteIfExists(temporary);
         }

@@ -1,23 +1,31 @@
 package org.logophon.app.deliver;
 
 import java.util.List;
+import org.logophon.app.project.take.SpeechRepository.Timed;
 import org.logophon.app.project.take.Take;
-import org.logophon.core.finish.Clip;
+import org.logophon.core.finish.Clip.TimedWord;
 import org.logophon.core.script.WordSpread;
 
-/** When the words of a clip are said. */
+/** When the words of a clip are said, in seconds from its first sample. */
 final class TakeWordTimes {
 
     private TakeWordTimes() {}
 
     /** Words that nothing has timed are spread over the clip. */
-    static List<Clip.TimedWord> of(Take take, Clip clip) {
-        if (!clip.words().isEmpty()) {
-            return clip.words();
+    static List<TimedWord> of(Take take, Timed timed) {
+        double seconds = take.sound().seconds();
+        if (timed.words().isEmpty()) {
+            return WordSpread.over(take.text(), seconds).stream()
+                    .map(word -> new TimedWord(word.start(), word.end(), word.fromSeconds(), word.toSeconds()))
+                    .toList();
         }
-        double seconds = clip.sound().length() / (double) clip.sound().rate();
-        return WordSpread.over(take.text(), seconds).stream()
-                .map(word -> new Clip.TimedWord(word.start(), word.end(), word.fromSeconds(), word.toSeconds()))
+        double rate = timed.rate();
+        return timed.words().stream()
+                .map(word -> new TimedWord(
+                        word.start(),
+                        word.end(),
+                        Math.min(seconds, word.startSample() / rate),
+                        Math.min(seconds, word.endSample() / rate)))
                 .toList();
     }
 }

@@ -59,7 +59,8 @@ class DeliveryFolderTest {
         when(files.of(delivery.id()))
                 .thenReturn(List.of(new Stored(
                         new Manifest.Entry("One/010.wav", 4, Sha256.hex("clip"), "010", "new", "", "", "", "", 0),
-                        "")));
+                        "",
+                        null)));
         doAnswer(asked -> {
                     ((OutputStream) asked.getArgument(1)).write("clip".getBytes(StandardCharsets.UTF_8));
                     return null;

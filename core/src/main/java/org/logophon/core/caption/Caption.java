@@ -14,6 +14,16 @@ public record Caption(long startMillis, long endMillis, List<String> lines, Stri
         lines = List.copyOf(lines);
     }
 
+    /** How fast it has to be read, line breaks counted as one. */
+    public double charactersPerSecond() {
+        return String.join(" ", lines).length() * 1_000.0 / Math.max(1, endMillis - startMillis);
+    }
+
+    /** Faster than most can read. */
+    public boolean fast() {
+        return charactersPerSecond() > Captions.CHARACTERS_PER_SECOND + 0.05;
+    }
+
     /** One that nobody in particular says. */
     public Caption(long startMillis, long endMillis, List<String> lines) {
         this(startMillis, endMillis, lines, "");

@@ -35,7 +35,8 @@ public record Manifest(int version, String title, List<Entry> files) {
      * @param sha256  of it, hexadecimal; empty for one that is gone
      * @param cue     number of the cue that it is of; empty for what is of several
      * @param change  {@code new}, {@code changed}, {@code moved}, {@code same} or {@code gone}, against the earlier delivery
-     * @param why     what has changed: {@code words}, {@code voice}, {@code sound}, {@code name}; empty for nothing
+     * @param why     what has changed: {@code words}, {@code voice}, {@code sound} (or which of it, where
+     *     that is known: {@code direction}, {@code loudness}, {@code format}), {@code name}; empty for nothing
      * @param said    digest of the words of its cue
      * @param voice   of its cue
      * @param content digest of it without its place in time: a clip that has only moved has the same
@@ -63,6 +64,11 @@ public record Manifest(int version, String title, List<Entry> files) {
             said = said == null ? "" : said;
             voice = voice == null ? "" : voice;
             content = content == null ? sha256 : content;
+        }
+
+        /** The same for another reason. */
+        public Entry because(String reason) {
+            return with(change, reason);
         }
 
         Entry with(String changed, String reason) {

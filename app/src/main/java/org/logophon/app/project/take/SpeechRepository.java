@@ -62,17 +62,36 @@ public class SpeechRepository {
                 .optional();
     }
 
-    /** Single sounds of speeches, where they are known. */
-    public Map<UUID, List<Phone>> phones(List<UUID> speeches) {
-        Map<UUID, List<Phone>> phones = new HashMap<>();
+    /**
+     * When the parts of a speech are said.
+     *
+     * @param words  in samples at {@code rate}; none while nothing has timed them
+     * @param phones single sounds; none where they aren't known
+     */
+    public record Timed(List<WordTime> words, int rate, List<Phone> phones) {
+
+        public static final Timed NONE = new Timed(List.of(), 1, List.of());
+    }
+
+    /** By the speech's id. */
+    public Map<UUID, Timed> timed(List<UUID> speeches) {
+        Map<UUID, Timed> timed = new HashMap<>();
         if (!speeches.isEmpty()) {
-            jdbc.sql("select id, phones from speech where id in (:speeches) and phones is not null")
+            jdbc.sql(
+                            "select s.id, s.words, s.phones, w.sample_rate from speech s join sound w on w.id = s.sound_id where s.id in (:speeches)")
                     .param("speeches", speeches)
                     .query(row -> {
-                        phones.put(row.getObject("id", UUID.class), Phone.read(row.getString("phones")));
+                        Integer[] words = (Integer[]) array(row, "words");
+                        String phones = row.getString("phones");
+                        timed.put(
+                                row.getObject("id", UUID.class),
+                                new Timed(
+                                        words == null ? List.of() : words(words),
+                                        row.getInt("sample_rate"),
+                                        phones == null ? List.of() : Phone.read(phones)));
                     });
         }
-        return phones;
+        return timed;
     }
 
     /** Takes note that somebody heard it without making it a take: it stays for a while. */

@@ -65,10 +65,19 @@ public final class CaptionsPart implements Part {
         List<Caption> captions = new ArrayList<>();
         boolean several = severalRoles(delivered);
         for (int i = 0; i < delivered.programme().clips().size(); i++) {
-            Shown shown = Shown.of(delivered, i);
-            captions.addAll(Captions.of(shown.text(), shown.words(), shown.place(), several ? shown.role() : ""));
+            captions.addAll(captions(delivered, i, several));
         }
         return captions;
+    }
+
+    /** Of one clip. @param at which, in the order of the programme */
+    public static List<Caption> captions(Delivered delivered, int at) {
+        return captions(delivered, at, false);
+    }
+
+    private static List<Caption> captions(Delivered delivered, int at, boolean several) {
+        Shown shown = Shown.of(delivered, at);
+        return Captions.of(shown.text(), shown.words(), shown.place(), several ? shown.role() : "");
     }
 
     private static List<WordCaptions.Group> groups(Delivered delivered) {

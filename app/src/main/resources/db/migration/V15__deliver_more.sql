@@ -1,0 +1,28 @@
+-- Sets of parts that somebody named, for every project of the house.
+create table delivery_set (
+    name text primary key,
+    choice jsonb not null
+);
+
+-- What readers see of a cue where it isn't what is spoken: it holds for the words that it was made for.
+create table caption_correction (
+    cue_id uuid primary key,
+    project_id uuid not null references project on delete cascade,
+    spoken text not null,
+    shown text not null
+);
+do $$
+declare
+    event text;
+begin
+    foreach event in array array['insert', 'update', 'delete'] loop
+        execute format('create trigger %I after %s on caption_correction referencing %s table as changed for each statement execute function rows_changed(%L, %L)',
+            'caption_correction_' || event || '_told', event, case event when 'delete' then 'old' else 'new' end,
+            'delivery', 'select project_id from changed');
+    end loop;
+end $$;
+
+-- What a delivered clip measures; null for other files, and in deliveries from before.
+alter table delivery_file
+    add column lufs float8,
+    add column true_peak float8;
