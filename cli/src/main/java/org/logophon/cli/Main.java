@@ -18,6 +18,7 @@ import picocli.CommandLine.TypeConversionException;
             NarrateCommand.class,
             CheckCommand.class,
             VoicesCommand.class,
+            RestoreCommand.class,
             BenchCommand.class,
             MeasureVoicesCommand.class
         },

@@ -6,12 +6,14 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.logophon.app.deliver.CaptionRepository.Corrected;
 import org.logophon.app.project.CueScore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.ReadingRepository;
+import org.logophon.app.project.Role;
 import org.logophon.app.project.review.Note;
 import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.project.take.SpeechRepository;
@@ -27,6 +29,7 @@ import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.take.TakeScore;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Component;
@@ -120,6 +123,9 @@ class DeliveredProject {
                 : voices.find(made.take().origin().voice().id())
                         .map(Voice::name)
                         .orElse(made.take().origin().voice().id());
+        Map<String, String> cast = view.roles().stream()
+                .filter(role -> role.voiceId() != null)
+                .collect(Collectors.toMap(Role::name, Role::voiceId));
         Timed spoken = timed.getOrDefault(made.take().speech(), Timed.NONE);
         return new DeliveredClip(
                 cue.number(),
@@ -134,7 +140,9 @@ class DeliveredProject {
                 corrected
                         .getOrDefault(cue.id(), Corrected.NONE)
                         .shownFor(made.take().text()),
-                CueScore.of(view, cue, said),
+                made.take().origin().voice() == null
+                        ? CueScore.of(view, cue, said)
+                        : TakeScore.of(made.take().origin(), cast),
                 spoken.phones(),
                 new ClipOrigin(view.id(), cue.id(), made.take().id()));
     }

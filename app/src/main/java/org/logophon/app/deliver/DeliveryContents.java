@@ -3,6 +3,7 @@ package org.logophon.app.deliver;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -12,7 +13,9 @@ import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.project.ProjectView;
 import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Manifest;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
@@ -76,21 +79,19 @@ class DeliveryContents {
         }
         Map<String, PlacedClip<Made>> clips = new HashMap<>();
         programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
-        Map<String, String> voices = new HashMap<>();
-        delivered
-                .programme()
-                .clips()
-                .forEach(
-                        placed -> voices.put(placed.cue().number(), placed.cue().voice()));
+        Map<String, DeliveredClip> told = new HashMap<>();
+        delivered.programme().clips().forEach(placed -> told.put(placed.cue().number(), placed.cue()));
         List<Line> lines = new ArrayList<>();
         long bytes = 0;
         for (Part part : choice.chosen()) {
             for (PartFile file : part.files(delivered, choice.wishes(), DeliverySounds.NONE)) {
                 PlacedClip<Made> clip = clips.get(file.cue());
-                long size = size(part, file, clip, delivered, choice);
+                long size = size(part, file, clip, delivered, choice)
+                        + (clip == null ? 0 : noteBytes(told.get(file.cue()), delivered.language()));
                 bytes += size;
                 Stored was = earlier.remove(file.cue().isEmpty() ? "/" + file.path() : file.cue());
-                lines.add(line(file, clip, voices.getOrDefault(file.cue(), ""), size, was, before != null));
+                lines.add(line(
+                        file, clip, clip == null ? "" : told.get(file.cue()).voice(), size, was, before != null));
             }
         }
         earlier.values().forEach(gone -> lines.add(new Line(gone.entry().path(), "", "", "gone", "")));
@@ -167,6 +168,13 @@ class DeliveryContents {
             throw new UncheckedIOException(e);
         }
         return counted.bytes;
+    }
+
+    /** What a clip carries of its cue. */
+    private static long noteBytes(DeliveredClip clip, String language) {
+        return ClipNote.of(clip, language)
+                .map(note -> 8L + note.xml().getBytes(StandardCharsets.UTF_8).length)
+                .orElse(0L);
     }
 
     private static SampleCount part(PartFile file, Part part, Delivered delivered, Choice choice) {

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.logophon.core.direction.Direction;
-import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.reading.ReadingList;
@@ -18,18 +17,7 @@ public final class CueScore {
 
     /** @param said readings of the project */
     public static SsmlCue of(ProjectView view, CueView cue, ProjectReadings said) {
-        ResolvedDirection all = cue.direction();
-        // what project, role and cue say together, where any of them says something
-        Direction direction = new Direction(
-                all.paceFactor() == 1 ? null : (int) Math.round(all.paceFactor() * 100),
-                all.semitones() == 0 ? null : all.semitones(),
-                all.rangeFactor() == 1 ? null : (int) Math.round(all.rangeFactor() * 100),
-                all.loudnessDb() == 0 ? null : all.loudnessDb(),
-                null,
-                null,
-                null,
-                all.style().isEmpty() ? null : all.style(),
-                all.style().isEmpty() ? null : all.stylePercent());
+        Direction direction = cue.direction().asOne();
         List<PlacedReading> placed = said
                 .settled(
                         cue.id(),

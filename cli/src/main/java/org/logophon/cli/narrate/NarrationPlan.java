@@ -26,6 +26,8 @@ import org.logophon.core.render.Speaker;
 import org.logophon.core.render.Speakers;
 import org.logophon.core.render.VoiceParts;
 import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.ssml.SsmlCue.PlacedReading;
+import org.logophon.core.take.TakeScore;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.NativeVoices;
 
@@ -60,7 +62,10 @@ record NarrationPlan(
         String text = file.script().cues().get(at).text();
         String name = voiceOf(file, at).name();
         if (file.directed().isEmpty()) {
-            return new SsmlCue(text, name, asked, Marks.NONE, List.of(), Map.of());
+            List<PlacedReading> placed = readings.said(text, voiceOf(file, at).language()).stream()
+                    .map(place -> TakeScore.placed(text, place))
+                    .toList();
+            return new SsmlCue(text, name, asked, Marks.NONE, placed, Map.of());
         }
         SsmlCue directed = file.directed().get(at);
         return new SsmlCue(

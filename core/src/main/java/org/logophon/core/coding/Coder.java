@@ -15,6 +15,13 @@ public interface Coder {
      */
     void code(SoundSource sound, SoundFormat format, Tags tags, Path file) throws IOException;
 
+    /**
+     * The note that a file carries in its tags, as {@link Tags#note} gave it.
+     *
+     * @return empty for none, and for a file that is no sound
+     */
+    String note(Path file) throws IOException;
+
     /** Gives the samples of a coded file, one channel, in order. */
     void decode(Path file, int rate, SoundSource.BlockReader reader) throws IOException;
 }

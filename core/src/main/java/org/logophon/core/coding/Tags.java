@@ -8,10 +8,10 @@ import java.util.List;
  * @param title   of it
  * @param album   of the programme that it belongs to
  * @param track   its number; empty for none
- * @param comment what else it carries; empty for nothing
+ * @param note    a document that it carries; empty for none
  * @param date    ISO 8601 day
  */
-public record Tags(String title, String album, String track, String comment, String date, List<Chapter> chapters) {
+public record Tags(String title, String album, String track, String note, String date, List<Chapter> chapters) {
 
     public Tags {
         chapters = List.copyOf(chapters);

@@ -44,7 +44,7 @@ public final class SoundFile {
             OutputStream out)
             throws IOException {
         if (format.kind() == SoundFormat.Kind.WAV) {
-            WavWriter.write(atRate(sound, format, sounds), SampleFormat.of(format.bits()), extension, out);
+            WavWriter.write(atRate(sound, format, sounds), SampleFormat.of(format.bits()), extension, tags.note(), out);
             return;
         }
         Path file = Files.createTempFile("logophon-coded", "." + format.kind().extension());

@@ -39,6 +39,20 @@ public record ResolvedDirection(
         this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0, "", 0);
     }
 
+    /** What all levels say together, as one: a part is null where none of them says anything. */
+    public Direction asOne() {
+        return new Direction(
+                paceFactor == 1 ? null : (int) Math.round(paceFactor * 100),
+                semitones == 0 ? null : semitones,
+                rangeFactor == 1 ? null : (int) Math.round(rangeFactor * 100),
+                loudnessDb == 0 ? null : loudnessDb,
+                null,
+                null,
+                null,
+                style.isEmpty() ? null : style,
+                style.isEmpty() ? null : stylePercent);
+    }
+
     /** Levels from the outermost to the innermost: project, role, cue. Sums beyond a range stop at its edge. */
     public static ResolvedDirection of(Direction... outerToInner) {
         double pace = 1;

@@ -12,16 +12,19 @@ import java.nio.file.StandardOpenOption;
 import org.logophon.core.sound.SoundSource;
 
 /**
- * A mono WAV file that is made as it is read, from any byte on: RIFF with {@code bext} (when given), {@code fmt } and
- * {@code data}. The same sound gives the same bytes, whichever part of them is asked for.
+ * A mono WAV file that is made as it is read, from any byte on: RIFF with {@code bext} and {@code axml} (when given),
+ * {@code fmt } and {@code data}; over 4 GB it is RF64 (EBU Tech 3306). The same sound gives the same bytes, whichever part of
+ * them is asked for.
  */
 public final class WavFile {
 
     private static final int FORMAT_SIZE = 16;
+    /** Of the chunk that counts in 64 bits. */
+    private static final int SIZES_SIZE = 28;
     /** RIFF counts its bytes in 32 bits. */
     private static final long MOST_BYTES = 0xffff_ffffL;
 
-    /** Where the time reference lies in a file that {@link #write} wrote whole with an extension. */
+    /** Where the time reference lies in a file of less than 4 GB that {@link #write} wrote whole with an extension. */
     public static final long TIME_REFERENCE_AT = 12 + 8 + BroadcastExtension.TIME_REFERENCE_AT;
 
     public static final int TIME_REFERENCE_BYTES = 8;
@@ -31,28 +34,48 @@ public final class WavFile {
     private final byte[] head;
     private final long dataBytes;
 
+    /** @param extension null for none */
+    public WavFile(SoundSource sound, SampleFormat format, BroadcastExtension extension) {
+        this(sound, format, extension, "");
+    }
+
     /**
      * @param extension null for none
-     * @throws IllegalArgumentException when the sound is longer than RIFF can count
+     * @param xml       document that it carries; empty for none
      */
-    public WavFile(SoundSource sound, SampleFormat format, BroadcastExtension extension) {
+    public WavFile(SoundSource sound, SampleFormat format, BroadcastExtension extension, String xml) {
         this.sound = sound;
         this.format = format;
         this.dataBytes = sound.length() * format.bytes();
-        if (dataBytes > MOST_BYTES - 4_096) {
-            throw new IllegalArgumentException("A RIFF file holds 4 GB at most, and this sound has more.");
-        }
-        this.head = head(sound.rate(), extension);
+        this.head = head(sound.rate(), extension, xml.getBytes(StandardCharsets.UTF_8));
     }
 
-    private byte[] head(int rate, BroadcastExtension extension) {
+    private byte[] head(int rate, BroadcastExtension extension, byte[] xml) {
         int extensionSize = extension == null ? 0 : 8 + BroadcastExtension.SIZE;
-        ByteBuffer bytes =
-                ByteBuffer.allocate(12 + extensionSize + 8 + FORMAT_SIZE + 8).order(ByteOrder.LITTLE_ENDIAN);
-        tag(bytes, "RIFF").putInt((int) (bytes.capacity() - 8 + dataBytes + pad()));
+        int xmlSize = xml.length == 0 ? 0 : 8 + xml.length + (xml.length & 1);
+        int size = 12 + extensionSize + xmlSize + 8 + FORMAT_SIZE + 8;
+        boolean large = dataBytes + size > MOST_BYTES - 1;
+        size += large ? 8 + SIZES_SIZE : 0;
+        long all = size - 8 + dataBytes + pad();
+        ByteBuffer bytes = ByteBuffer.allocate(size).order(ByteOrder.LITTLE_ENDIAN);
+        tag(bytes, large ? "RF64" : "RIFF").putInt(large ? -1 : (int) all);
         tag(bytes, "WAVE");
+        if (large) {
+            tag(bytes, "ds64")
+                    .putInt(SIZES_SIZE)
+                    .putLong(all)
+                    .putLong(dataBytes)
+                    .putLong(sound.length())
+                    .putInt(0);
+        }
         if (extension != null) {
             tag(bytes, "bext").putInt(BroadcastExtension.SIZE).put(extension.bytes());
+        }
+        if (xmlSize > 0) {
+            tag(bytes, "axml").putInt(xml.length).put(xml);
+            if ((xml.length & 1) == 1) {
+                bytes.put((byte) 0);
+            }
         }
         tag(bytes, "fmt ")
                 .putInt(FORMAT_SIZE)
@@ -62,7 +85,7 @@ public final class WavFile {
                 .putInt(rate * format.bytes())
                 .putShort((short) format.bytes())
                 .putShort((short) (8 * format.bytes()));
-        tag(bytes, "data").putInt((int) dataBytes);
+        tag(bytes, "data").putInt(large ? -1 : (int) dataBytes);
         return bytes.array();
     }
 

@@ -17,6 +17,14 @@ public final class WavWriter {
         file.write(0, file.size(), out);
     }
 
+    /** @param xml document that it carries; empty for none */
+    public static void write(
+            SoundSource sound, SampleFormat format, BroadcastExtension extension, String xml, OutputStream out)
+            throws IOException {
+        WavFile file = new WavFile(sound, format, extension, xml);
+        file.write(0, file.size(), out);
+    }
+
     /** A sound that is in memory. */
     public static void write(Sound sound, SampleFormat format, BroadcastExtension extension, OutputStream out)
             throws IOException {

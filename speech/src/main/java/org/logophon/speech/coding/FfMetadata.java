@@ -7,12 +7,13 @@ final class FfMetadata {
 
     private FfMetadata() {}
 
-    static String of(Tags tags) {
+    /** @param note name of the tag that the note goes into */
+    static String of(Tags tags, String note) {
         StringBuilder text = new StringBuilder(";FFMETADATA1\n");
         put(text, "title", tags.title());
         put(text, "album", tags.album());
         put(text, "track", tags.track());
-        put(text, "comment", tags.comment());
+        put(text, note, tags.note());
         put(text, "date", tags.date());
         for (Tags.Chapter chapter : tags.chapters()) {
             text.append("[CHAPTER]\nTIMEBASE=1/1000\nSTART=")

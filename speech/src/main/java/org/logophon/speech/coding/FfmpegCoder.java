@@ -12,6 +12,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
 import org.logophon.core.coding.Coder;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.coding.Tags;
@@ -24,14 +28,29 @@ import org.logophon.core.wav.SampleFormat;
  */
 public final class FfmpegCoder implements Coder {
 
+    /** In formats that take tags of any name. */
+    private static final String NOTE = "logophon";
+    /** MPEG-4's long description: other tags than the known ones it would hide the title for. */
+    private static final String NOTE_OF_M4A = "synopsis";
+
+    private static final int NOTE_SECONDS = 20;
+    private static final int NOTE_BYTES = 4 << 20;
+
     private static final String MISSING =
             "FFmpeg isn't installed, which compressed formats need. Install Debian's package ffmpeg, or choose WAV.";
+
+    private static final ScheduledExecutorService LATE = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "late ffprobe");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     @Override
     public void code(SoundSource sound, SoundFormat format, Tags tags, Path file) throws IOException {
         Path metadata = Files.createTempFile("logophon-tags", ".txt");
         try {
-            Files.writeString(metadata, FfMetadata.of(tags));
+            Files.writeString(
+                    metadata, FfMetadata.of(tags, format.kind() == SoundFormat.Kind.M4A ? NOTE_OF_M4A : NOTE));
             List<String> command = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-hide_banner", "-v", "error", "-y"));
             command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(sound.rate()), "-ac", "1", "-i", "pipe:0"));
             command.addAll(List.of("-f", "ffmetadata", "-i", metadata.toString(), "-map", "0:a"));
@@ -83,6 +102,25 @@ public final class FfmpegCoder implements Coder {
             case OPUS -> List.of("-c:a", "libopus", "-b:a", "96k", "-f", "ogg");
             case M4A -> List.of("-c:a", "aac", "-b:a", "160k", "-movflags", "+faststart", "-f", "ipod");
         };
+    }
+
+    @Override
+    public String note(Path file) throws IOException {
+        List<String> command = new ArrayList<>(List.of("ffprobe", "-hide_banner", "-v", "quiet"));
+        command.addAll(List.of("-protocol_whitelist", "file,pipe", "-of", "default=noprint_wrappers=1:nokey=1"));
+        String tags = "tags=" + NOTE + "," + NOTE_OF_M4A;
+        command.addAll(List.of("-show_entries", "format_" + tags + ":stream_" + tags));
+        command.add("file:" + file.toAbsolutePath());
+        Process process = start(command);
+        process.getOutputStream().close();
+        // a file that is made to be slow doesn't keep anybody waiting
+        ScheduledFuture<?> late = LATE.schedule(process::destroyForcibly, NOTE_SECONDS, TimeUnit.SECONDS);
+        try (InputStream out = process.getInputStream()) {
+            return new String(out.readNBytes(NOTE_BYTES), StandardCharsets.UTF_8).strip();
+        } finally {
+            late.cancel(false);
+            process.destroyForcibly();
+        }
     }
 
     @Override

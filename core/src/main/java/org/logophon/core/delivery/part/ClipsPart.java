@@ -2,6 +2,7 @@ package org.logophon.core.delivery.part;
 
 import java.util.List;
 import org.logophon.core.coding.Tags;
+import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Part;
@@ -52,7 +53,7 @@ public final class ClipsPart implements Part {
                 clip.number() + " " + beginning(clip.text()),
                 delivered.title(),
                 clip.number().replaceAll("\\D", ""),
-                "",
+                ClipNote.of(clip, delivered.language()).map(ClipNote::xml).orElse(""),
                 sounds.made(clip).toLocalDate().toString(),
                 List.of());
         return SoundFile.of(clip.file(), () -> sounds.clip(clip), wishes.format(), tags, extension, sounds);
