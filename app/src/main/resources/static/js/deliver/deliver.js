@@ -3,10 +3,12 @@
 import { ask, renew, say } from '../app.js';
 import '../transport.js';
 import { captions } from './captions.js';
+import { clips } from './clips.js';
 
 const main = document.querySelector('.deliver');
 const address = `/projects/${main.dataset.project}`;
 const form = document.getElementById('wish');
+clips(`${address}/clips`);
 const spoken = captions(`${address}/deliver/captions`);
 
 /** What the form asks, as an address has it. */

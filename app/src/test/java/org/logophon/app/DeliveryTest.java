@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.sound.sampled.AudioSystem;
+import javax.sound.sampled.UnsupportedAudioFileException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -50,7 +52,7 @@ class DeliveryTest extends ApplicationTest {
     }
 
     @Test
-    void aPackageHoldsClipsSheetAndCaptionsThatAgree() throws IOException {
+    void aPackageHoldsClipsSheetAndCaptionsThatAgree() throws IOException, UnsupportedAudioFileException {
         String project = rendered(
                 "Agree", "# Scene\n\nThe first cue of two.\n\nThe second, which is a little longer than the first.", 2);
         Map<String, byte[]> files = zip(build(project, "{scene}/{number}", "-23"));
@@ -76,7 +78,9 @@ class DeliveryTest extends ApplicationTest {
             double at = 0;
             for (CSVRecord row : sheet) {
                 byte[] clip = files.get(row.get("file"));
-                double seconds = (clip.length - 654) / 3.0 / 48_000;
+                double seconds = AudioSystem.getAudioInputStream(new ByteArrayInputStream(clip))
+                                .getFrameLength()
+                        / 48_000.0;
                 assertThat(Double.parseDouble(row.get("duration_s")))
                         .isCloseTo(seconds, org.assertj.core.api.Assertions.within(0.001));
                 assertThat(Double.parseDouble(row.get("start_s")))
@@ -170,7 +174,7 @@ class DeliveryTest extends ApplicationTest {
                 .isEqualTo(404);
         // loudness changes every clip
         Map<String, byte[]> louder = zip(build(project, "{number}", "-16"));
-        assertThat(told(manifest(louder.get("delivery.json")), "010")).containsExactly("changed sound");
+        assertThat(told(manifest(louder.get("delivery.json")), "010")).containsExactly("changed loudness");
     }
 
     @Test

@@ -8,41 +8,24 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
-import org.logophon.app.deliver.ProjectCaptions.OfCue;
+import org.logophon.app.deliver.DeliveredProject.Prepared;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.programme.Placement.InSlot;
 import org.logophon.core.programme.Programme.PlacedClip;
-import org.springframework.stereotype.Component;
 
 /** What one would want to know before a delivery goes; none of it forbids one. */
-@Component
-class BeforeItGoes {
+final class BeforeItGoes {
 
     /** A clip that measures so far from what was asked, in LU, can't reach it: its peaks are in the way. */
     private static final double OFF_TARGET = 0.3;
 
-    private final ProjectCaptions captions;
-    private final DeliveredProject delivering;
-    private final DeliveryRepository deliveries;
-    private final DeliveredFiles files;
-
-    BeforeItGoes(
-            ProjectCaptions captions,
-            DeliveredProject delivering,
-            DeliveryRepository deliveries,
-            DeliveredFiles files) {
-        this.captions = captions;
-        this.delivering = delivering;
-        this.deliveries = deliveries;
-        this.files = files;
-    }
+    private BeforeItGoes() {}
 
     /** Captions are mended on the page itself. */
     static final String CAPTIONS = "captions";
@@ -60,7 +43,8 @@ class BeforeItGoes {
     /** A cue by its number. */
     public record Named(UUID id, String number) {}
 
-    List<Concern> of(ProjectView view) {
+    static List<Concern> of(Prepared now, Earlier earlier) {
+        ProjectView view = now.view();
         List<Concern> concerns = new ArrayList<>();
         add(
                 concerns,
@@ -103,7 +87,7 @@ class BeforeItGoes {
                 "place",
                 "1 cue runs past its slot",
                 " cues run past their slots");
-        Set<UUID> off = offTarget(view);
+        Set<UUID> off = offTarget(now, earlier);
         add(
                 concerns,
                 view,
@@ -112,8 +96,7 @@ class BeforeItGoes {
                 "direct",
                 "1 clip was off its loudness or over the ceiling when it was last packed",
                 " clips were off their loudness or over the ceiling when they were last packed");
-        Set<UUID> fast =
-                captions.of(view).stream().filter(OfCue::fast).map(OfCue::cue).collect(Collectors.toSet());
+        Set<UUID> fast = ProjectCaptions.fast(now);
         add(
                 concerns,
                 view,
@@ -126,26 +109,23 @@ class BeforeItGoes {
     }
 
     /** Cues whose clip would be the same again and missed what was asked of it: finishing it is what tells. */
-    private Set<UUID> offTarget(ProjectView view) {
-        Delivery last = deliveries.of(view.id()).stream()
-                .filter(delivery -> delivery.ready() && delivery.choice() != null)
-                .findFirst()
-                .orElse(null);
+    private static Set<UUID> offTarget(Prepared now, Earlier earlier) {
+        Delivery last = earlier.delivery();
         if (last == null) {
             return Set.of();
         }
         Map<String, Stored> clips = new HashMap<>();
-        files.of(last.id()).stream()
+        earlier.files().stream()
                 .filter(file -> file.measured() != null)
                 .forEach(file -> clips.put(file.entry().cue(), file));
         Asked asked =
                 new Asked(last.namePattern(), last.targetLufs(), last.choice().sound());
         Set<UUID> off = new HashSet<>();
-        for (PlacedClip<Made> placed : delivering.programme(view, asked).clips()) {
+        for (PlacedClip<Made> placed : now.programme().clips()) {
             Made made = placed.cue();
             Stored clip = clips.get(made.cue().number());
             if (clip != null
-                    && clip.madeOf().equals(made.madeOf())
+                    && clip.madeOf().equals(DeliveredProject.madeOf(made.cue(), made.take(), asked))
                     && missed(clip.measured(), made, last.targetLufs())) {
                 off.add(made.cue().id());
             }

@@ -1,7 +1,10 @@
 package org.logophon.app.deliver;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.deliver.DeliveredProject.Asked;
+import org.logophon.app.deliver.DeliveredProject.Prepared;
 import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
@@ -33,8 +36,8 @@ class DeliverController {
     private final DeliveryRepository deliveries;
     private final ChoiceRepository choices;
     private final SetRepository sets;
-    private final BeforeItGoes before;
-    private final DeliveryContents contents;
+    private final DeliveredProject prepare;
+    private final DeliveredFiles files;
     private final DeliveryFolder folder;
 
     DeliverController(
@@ -44,8 +47,8 @@ class DeliverController {
             DeliveryRepository deliveries,
             ChoiceRepository choices,
             SetRepository sets,
-            BeforeItGoes before,
-            DeliveryContents contents,
+            DeliveredProject prepare,
+            DeliveredFiles files,
             DeliveryFolder folder) {
         this.projects = projects;
         this.page = page;
@@ -53,8 +56,8 @@ class DeliverController {
         this.deliveries = deliveries;
         this.choices = choices;
         this.sets = sets;
-        this.before = before;
-        this.contents = contents;
+        this.prepare = prepare;
+        this.files = files;
         this.folder = folder;
     }
 
@@ -71,16 +74,20 @@ class DeliverController {
                 CaptionsPart.KINDS.stream()
                         .map(kind -> Map.entry(kind, CAPTIONS.get(kind)))
                         .toList());
-        concerns(view, model);
-        deliveries(id, model);
-        holds(view, choice, view.project().namePattern(), view.project().targetLufs(), model);
+        List<Delivery> all = deliveries(id, model);
+        Prepared now = kept(view, choice);
+        Earlier earlier = Earlier.of(all, files);
+        model.addAttribute("concerns", BeforeItGoes.of(now, earlier));
+        model.addAttribute("holds", DeliveryContents.of(now, choice, earlier));
         return "deliver";
     }
 
     /** What one would want to know before it goes. */
     @GetMapping("/deliver/left-out")
     String leftOut(@PathVariable UUID id, Model model) {
-        concerns(projects.view(id), model);
+        ProjectView view = projects.view(id);
+        Earlier earlier = Earlier.of(deliveries.of(id), files);
+        model.addAttribute("concerns", BeforeItGoes.of(kept(view, choices.of(id)), earlier));
         model.addAttribute("project", projects.require(id));
         return "deliver :: leftout";
     }
@@ -90,7 +97,9 @@ class DeliverController {
     String contents(@PathVariable UUID id, @ModelAttribute ChoiceForm form, Model model) {
         ProjectView view = projects.view(id);
         try {
-            holds(view, form.choice(choices.of(id)), form.pattern(), form.lufs(), model);
+            Choice choice = form.choice(choices.of(id));
+            Prepared now = prepare.prepared(view, new Asked(form.pattern(), form.lufs(), choice.sound()));
+            model.addAttribute("holds", DeliveryContents.of(now, choice, Earlier.of(deliveries.of(id), files)));
         } catch (Refused | InvalidInput e) {
             model.addAttribute("formProblem", e.getMessage());
         }
@@ -122,20 +131,16 @@ class DeliverController {
         return list(id, model);
     }
 
-    private void concerns(ProjectView view, Model model) {
-        model.addAttribute("concerns", before.of(view));
-    }
-
-    private void deliveries(UUID id, Model model) {
-        model.addAttribute("deliveries", deliveries.of(id));
+    private List<Delivery> deliveries(UUID id, Model model) {
+        List<Delivery> all = deliveries.of(id);
+        model.addAttribute("deliveries", all);
         model.addAttribute("intoFolder", folder.offered());
+        return all;
     }
 
-    private void holds(ProjectView view, Choice choice, String pattern, Double lufs, Model model) {
-        try {
-            model.addAttribute("holds", contents.of(view, choice, pattern, lufs));
-        } catch (InvalidInput e) {
-            model.addAttribute("formProblem", e.getMessage());
-        }
+    /** As the project would be delivered with what is kept of the form. */
+    private Prepared kept(ProjectView view, Choice choice) {
+        return prepare.prepared(
+                view, new Asked(view.project().namePattern(), view.project().targetLufs(), choice.sound()));
     }
 }

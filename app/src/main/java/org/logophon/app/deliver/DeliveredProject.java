@@ -80,7 +80,20 @@ class DeliveredProject {
                 });
     }
 
-    private static String madeOf(CueView cue, Take take, Asked asked) {
+    /**
+     * A project as it would be delivered now, but for its finished sound.
+     *
+     * @param delivered the same clips as the programme, in the same order
+     */
+    record Prepared(ProjectView view, Programme<Made> programme, Delivered delivered) {}
+
+    /** @throws org.logophon.core.input.InvalidInput when the names can't be made */
+    Prepared prepared(ProjectView view, Asked asked) {
+        Programme<Made> programme = programme(view, asked);
+        return new Prepared(view, programme, delivered(view, programme, null));
+    }
+
+    static String madeOf(CueView cue, Take take, Asked asked) {
         return new MadeOf(
                         Sha256.hex(String.join("\n", take.sound().id().toString(), take.text(), cue.number())),
                         asked.lufs() + "/" + cue.direction().loudnessDb(),

@@ -9,9 +9,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
-import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
-import org.logophon.app.project.ProjectView;
+import org.logophon.app.deliver.DeliveredProject.Prepared;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
@@ -23,11 +22,9 @@ import org.logophon.core.digest.Sha256;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
-import org.springframework.stereotype.Component;
 
 /** What a delivery will hold, before it is built. */
-@Component
-class DeliveryContents {
+final class DeliveryContents {
 
     /** What a codec makes of a second, near enough. */
     private static final Map<SoundFormat.Kind, Integer> BYTES_A_SECOND = Map.of(
@@ -38,15 +35,7 @@ class DeliveryContents {
 
     private static final int SAID_DIGITS = 32;
 
-    private final DeliveredProject delivering;
-    private final DeliveryRepository deliveries;
-    private final DeliveredFiles files;
-
-    DeliveryContents(DeliveredProject delivering, DeliveryRepository deliveries, DeliveredFiles files) {
-        this.delivering = delivering;
-        this.deliveries = deliveries;
-        this.files = files;
-    }
+    private DeliveryContents() {}
 
     /**
      * A file that will be there.
@@ -61,22 +50,18 @@ class DeliveryContents {
     /** @param against number of the delivery before; null for none */
     public record Contents(List<Line> lines, Integer against, String size, int files, int wanted) {}
 
-    Contents of(ProjectView view, Choice choice, String pattern, Double lufs) {
-        Programme<Made> programme = delivering.programme(view, new Asked(pattern, lufs, choice.sound()));
+    /** @param now prepared with what the choice asks for */
+    static Contents of(Prepared now, Choice choice, Earlier last) {
+        Programme<Made> programme = now.programme();
         if (programme.clips().isEmpty()) {
             return new Contents(List.of(), null, FileSize.of(0), 0, 0);
         }
-        Delivered delivered = delivering.delivered(view, programme, null);
-        Delivery before = deliveries.of(view.id()).stream()
-                .filter(delivery -> delivery.ready() && delivery.choice() != null)
-                .findFirst()
-                .orElse(null);
+        Delivered delivered = now.delivered();
+        Delivery before = last.delivery();
         Map<String, Stored> earlier = new HashMap<>();
-        if (before != null) {
-            files.of(before.id()).stream()
-                    .filter(file -> !file.entry().change().equals("gone"))
-                    .forEach(file -> earlier.put(key(file.entry()), file));
-        }
+        last.files().stream()
+                .filter(file -> !file.entry().change().equals("gone"))
+                .forEach(file -> earlier.put(key(file.entry()), file));
         Map<String, PlacedClip<Made>> clips = new HashMap<>();
         programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
         Map<String, DeliveredClip> told = new HashMap<>();

@@ -1,12 +1,15 @@
 package org.logophon.app.deliver;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.deliver.CaptionRepository.Corrected;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
+import org.logophon.app.deliver.DeliveredProject.Prepared;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
@@ -57,17 +60,13 @@ class ProjectCaptions {
             String text,
             boolean corrected,
             String outdated,
-            List<Shown> captions) {
-
-        public boolean fast() {
-            return captions.stream().anyMatch(Shown::fast);
-        }
-    }
+            List<Shown> captions) {}
 
     List<OfCue> of(ProjectView view) {
-        Programme<Made> programme = delivering.programme(
-                view, new Asked(view.project().namePattern(), view.project().targetLufs(), SoundFormat.USUAL));
-        Delivered delivered = delivering.delivered(view, programme, null);
+        Prepared now =
+                delivering.prepared(view, new Asked("{number}", view.project().targetLufs(), SoundFormat.USUAL));
+        Programme<Made> programme = now.programme();
+        Delivered delivered = now.delivered();
         Map<UUID, Corrected> corrected = corrections.of(view.id());
         List<OfCue> cues = new ArrayList<>();
         for (int i = 0; i < programme.clips().size(); i++) {
@@ -87,6 +86,17 @@ class ProjectCaptions {
                             .toList()));
         }
         return cues;
+    }
+
+    /** Cues with a caption that is too fast to read. */
+    static Set<UUID> fast(Prepared now) {
+        Set<UUID> fast = new HashSet<>();
+        for (int i = 0; i < now.programme().clips().size(); i++) {
+            if (CaptionsPart.captions(now.delivered(), i).stream().anyMatch(Caption::fast)) {
+                fast.add(now.programme().clips().get(i).cue().cue().id());
+            }
+        }
+        return fast;
     }
 
     private static Shown shown(Delivered delivered, Caption caption) {

@@ -3,6 +3,7 @@ package org.logophon.app.write.open;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -24,6 +25,7 @@ import org.logophon.core.script.Script;
 import org.logophon.core.script.Slot;
 import org.logophon.core.script.Splitting;
 import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.documents.OpenedDocument;
 import org.springframework.stereotype.Service;
@@ -152,9 +154,17 @@ class DocumentImport {
         for (int i = 0; i < directed.size() && now.size() == before + directed.size(); i++) {
             String role = now.get(before + i).role();
             if (directed.get(i) != null && !already.contains(role)) {
-                voices.find(directed.get(i).voice()).ifPresent(voice -> roles.cast(id, role, voice.id()));
+                named(directed.get(i).voice()).ifPresent(voice -> roles.cast(id, role, voice.id()));
             }
         }
+    }
+
+    /** By its id, else by its name. */
+    private Optional<Voice> named(String voice) {
+        return voices.find(voice)
+                .or(() -> voices.all().stream()
+                        .filter(one -> one.name().equalsIgnoreCase(voice))
+                        .findFirst());
     }
 
     /** @return the address of the first */

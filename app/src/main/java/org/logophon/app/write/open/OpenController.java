@@ -159,7 +159,7 @@ class OpenController {
     }
 
     /** The file's own name, without any folders that a browser or a forger may have sent. */
-    private static String name(MultipartFile file) {
+    static String name(MultipartFile file) {
         String name = file.getOriginalFilename() == null
                 ? ""
                 : file.getOriginalFilename().replaceAll("^.*[/\\\\]", "").replaceAll("\\p{Cntrl}", "");

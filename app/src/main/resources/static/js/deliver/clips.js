@@ -1,0 +1,68 @@
+// Delivered clips that come back: each is looked into, and its cue is shown, or can be made again.
+
+import { ask, element } from '../app.js';
+
+/** What a clip carries stands at its beginning: this much of it is sent, however long it is. */
+const HEAD = 2 << 20;
+
+/** @param address of the project's clips */
+export function clips(address) {
+  const list = document.getElementById('returned');
+  const again = document.getElementById('again');
+  const problem = document.getElementById('clips-problem');
+  const chooser = document.getElementById('clips');
+  if (!list) return;
+  let files = [];
+
+  const form = () => {
+    const sent = new FormData();
+    files.forEach(file => sent.append('files', file.slice(0, HEAD), file.name));
+    return sent;
+  };
+  const tell = (status, body) => {
+    problem.hidden = status === 200;
+    problem.textContent = status === 200 ? '' : body?.sentence ?? 'That did not work. Choose the files again.';
+  };
+
+  function line({ file, carries, number, role, text, address: where, sentence }) {
+    const item = element('li', carries ? '' : 'foreign');
+    const words = element('span', 'words');
+    words.append(element('b', 'figures', number || file), ' ', carries ? `${role}: ${text}` : '', element('br'),
+      element('span', 'soft', sentence));
+    item.append(words);
+    if (where) {
+      const link = element('a', 'btn btn-plain', 'Go to it');
+      link.href = where;
+      link.setAttribute('aria-label', `Go to cue ${number}`);
+      item.append(link);
+    }
+    return item;
+  }
+
+  async function look(chosen) {
+    files = [...chosen];
+    if (!files.length) return;
+    const { status, body } = await ask('POST', address, form());
+    tell(status, body);
+    list.replaceChildren(...(status === 200 ? body.map(line) : []));
+    again.hidden = status !== 200 || !body.some(one => one.carries);
+  }
+
+  again.addEventListener('click', async event => {
+    const how = event.target.dataset.again;
+    if (!how) return;
+    const sent = form();
+    sent.append('how', how);
+    const { status, body } = await ask('POST', `${address}/again`, sent);
+    tell(status, body);
+    if (status === 200) location.assign(body.address);
+  });
+  chooser.addEventListener('change', () => look(chooser.files));
+  document.addEventListener('dragover', event => { if ([...event.dataTransfer.types].includes('Files')) event.preventDefault(); });
+  document.addEventListener('drop', event => {
+    if (!event.dataTransfer.files.length) return;
+    event.preventDefault();
+    look(event.dataTransfer.files);
+    list.scrollIntoView({ block: 'nearest' });
+  });
+}
