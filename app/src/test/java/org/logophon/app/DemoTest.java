@@ -34,6 +34,13 @@ class DemoTest extends ApplicationTest {
         assertThat(heard.get(0).get("reviewed").asString()).isEqualTo("approved");
         assertThat(heard.get(1).get("takes").asInt()).isEqualTo(3);
         assertThat(heard.get(4).get("reviewed").asString()).isEqualTo("changed since heard: loudness");
+        String wheel = address("Wheel True");
+        Server.await(
+                "somebody has delivered twice",
+                Duration.ofSeconds(240),
+                () -> server.get(wheel + "/deliveries").body().contains("only what changed"));
+        String second = server.get(wheel + "/deliveries").body().replaceAll("(?s).*?data-look=\"([^\"]+)\".*", "$1");
+        assertThat(server.get(second).body()).contains("050_", "changed: words", "as before");
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);
         server.post(address("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));

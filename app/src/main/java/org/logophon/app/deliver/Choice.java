@@ -31,7 +31,8 @@ public record Choice(
         }
     }
 
-    static final Choice USUAL = choice(List.of("clips", "captions", "timeline", "markers", "sheet"), "wav", false);
+    public static final Choice USUAL =
+            choice(List.of("clips", "captions", "timeline", "markers", "sheet"), "wav", false);
 
     static final List<Named> SETS = List.of(
             new Named("editor", "an editor", USUAL),

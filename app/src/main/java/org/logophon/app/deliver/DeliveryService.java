@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Asks for deliveries. */
 @Service
-class DeliveryService {
+public class DeliveryService {
 
     /** The job, beside the service that schedules it. */
     @Configuration
@@ -58,7 +58,7 @@ class DeliveryService {
 
     /** @throws Refused with a sentence when nothing can be delivered or one is being built */
     @Transactional
-    void build(UUID id, String namePattern, Double targetLufs, Choice choice) {
+    public void build(UUID id, String namePattern, Double targetLufs, Choice choice) {
         projects.require(id);
         table.hold(id);
         FinishSettings.to(targetLufs);
@@ -72,7 +72,7 @@ class DeliveryService {
             throw new Refused(
                     "No cue has a take yet. Render the cues first; the button stands at the top of every page.");
         }
-        if (deliveries.of(id).stream().anyMatch(Delivery::building)) {
+        if (building(id)) {
             throw new Refused("A delivery of this project is being built already.");
         }
         table.setFinish(id, targetLufs, namePattern);
@@ -85,6 +85,15 @@ class DeliveryService {
                 choice,
                 view.project().scriptVersion());
         jobs.add(task, List.of(delivery.id().toString()));
+    }
+
+    /** How many are built. */
+    public int built(UUID project) {
+        return (int) deliveries.of(project).stream().filter(Delivery::ready).count();
+    }
+
+    public boolean building(UUID project) {
+        return deliveries.of(project).stream().anyMatch(Delivery::building);
     }
 
     void cancel(UUID project) {

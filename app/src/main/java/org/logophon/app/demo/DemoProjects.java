@@ -58,6 +58,7 @@ class DemoProjects {
     private final ScriptSaving scripts;
     private final RenderService rendering;
     private final DemoListening listening;
+    private final DemoDelivering delivering;
 
     DemoProjects(
             DemoPlaced placed,
@@ -67,7 +68,8 @@ class DemoProjects {
             MarkRepository marks,
             ScriptSaving scripts,
             RenderService rendering,
-            DemoListening listening) {
+            DemoListening listening,
+            DemoDelivering delivering) {
         this.placed = placed;
         this.projects = projects;
         this.roles = roles;
@@ -76,6 +78,7 @@ class DemoProjects {
         this.scripts = scripts;
         this.rendering = rendering;
         this.listening = listening;
+        this.delivering = delivering;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -92,6 +95,7 @@ class DemoProjects {
                 Direction.NONE);
         if (upright != null) {
             picture(upright, new Picture(FrameRate.named("30"), 0, 100), SHORT_MILLIS, SHORT_BETWEEN_MILLIS);
+            delivering.begin(upright, "Go and ride it.", "Now ride it.");
         }
         UUID course =
                 place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);

@@ -73,6 +73,7 @@ public final class BenchCommand implements Callable<Integer> {
             rows.addAll(new PlaceBench().run());
             rows.add(new MeterBench(folder).run());
             rows.add(new ScriptBench().run());
+            rows.add(new DeliverBench().coded(folder));
             if (server != null) {
                 BenchServer asked = new BenchServer(server);
                 rows.add(new EditBench(asked).run());
@@ -80,6 +81,7 @@ public final class BenchCommand implements Callable<Integer> {
                 rows.add(new MarkChangeBench(asked).run());
                 rows.add(new OtherTabBench(asked).run());
                 rows.addAll(new LongProjectBench(asked).run());
+                rows.addAll(new DeliverBench().served(asked));
             }
             if (measured != null) {
                 rows.addAll(List.of(JSON.readValue(Files.readString(measured), BenchResult[].class)));

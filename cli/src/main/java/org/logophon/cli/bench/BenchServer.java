@@ -1,5 +1,6 @@
 package org.logophon.cli.bench;
 
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -102,6 +103,19 @@ final class BenchServer {
         @Override
         public void close() {
             lines.close();
+        }
+    }
+
+    /** How long an answer takes until its first byte is there; the rest isn't waited for. */
+    double firstByteSeconds(String path) throws Exception {
+        long began = System.nanoTime();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + path)).build();
+        try (InputStream in =
+                http.send(request, HttpResponse.BodyHandlers.ofInputStream()).body()) {
+            if (in.read() < 0) {
+                throw new InputUnusable(path + " was empty in the bench.");
+            }
+            return (System.nanoTime() - began) / 1e9;
         }
     }
 
