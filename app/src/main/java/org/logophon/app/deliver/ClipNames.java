@@ -21,11 +21,11 @@ final class ClipNames {
      * @param extension without its dot
      * @throws InvalidInput for a bad pattern
      */
-    static Map<CueView, String> names(ProjectView view, String pattern, String extension) {
+    static Map<CueView, FileNames.Name> names(ProjectView view, String pattern, String extension) {
         FileNames names = new FileNames(pattern);
-        Map<CueView, String> named = new LinkedHashMap<>();
+        Map<CueView, FileNames.Name> named = new LinkedHashMap<>();
         for (CueView cue : delivered(view)) {
-            named.put(cue, names.next(fields(view, cue), extension));
+            named.put(cue, names.named(fields(view, cue), extension));
         }
         return named;
     }

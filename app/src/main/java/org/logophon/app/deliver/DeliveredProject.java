@@ -24,6 +24,7 @@ import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipOrigin;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.FileNames;
 import org.logophon.core.digest.Sha256;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.loudness.Loudness;
@@ -64,11 +65,16 @@ class DeliveredProject {
     record Asked(String pattern, Double lufs, SoundFormat format) {}
 
     /** What a clip is made of. */
-    record Made(CueView cue, Take take, String file, String madeOf) {}
+    record Made(CueView cue, Take take, FileNames.Name name, String madeOf) {
+
+        String file() {
+            return name.path();
+        }
+    }
 
     /** Clips in their places, by what they are made of; those without a take are left out. */
     Programme<Made> programme(ProjectView view, Asked asked) {
-        Map<CueView, String> names =
+        Map<CueView, FileNames.Name> names =
                 ClipNames.names(view, asked.pattern(), asked.format().kind().extension());
         Map<UUID, Take> kept = new HashMap<>();
         takes.all(names.keySet().stream().map(CueView::keptTake).toList()).forEach(take -> kept.put(take.id(), take));

@@ -47,14 +47,18 @@ final class DeliveryContents {
      */
     public record Line(String path, String length, String size, String change, String why) {}
 
-    /** @param against number of the delivery before; null for none */
-    public record Contents(List<Line> lines, Integer against, String size, int files, int wanted) {}
+    /**
+     * @param against   number of the delivery before; null for none
+     * @param shortened numbers of cues whose names didn't fit
+     */
+    public record Contents(
+            List<Line> lines, Integer against, String size, int files, int wanted, List<String> shortened) {}
 
     /** @param now prepared with what the choice asks for */
     static Contents of(Prepared now, Choice choice, Earlier last) {
         Programme<Made> programme = now.programme();
         if (programme.clips().isEmpty()) {
-            return new Contents(List.of(), null, FileSize.of(0), 0, 0);
+            return new Contents(List.of(), null, FileSize.of(0), 0, 0, List.of());
         }
         Delivered delivered = now.delivered();
         Delivery before = last.delivery();
@@ -80,10 +84,15 @@ final class DeliveryContents {
             }
         }
         earlier.values().forEach(gone -> lines.add(new Line(gone.entry().path(), "", "", "gone", "")));
+        List<String> shortened = programme.clips().stream()
+                .filter(placed -> placed.cue().name().shortened())
+                .map(placed -> placed.cue().cue().number())
+                .toList();
         int wanted = (int) lines.stream()
                 .filter(line -> List.of("new", "changed", "").contains(line.change()))
                 .count();
-        return new Contents(lines, before == null ? null : before.ordinal(), FileSize.of(bytes), lines.size(), wanted);
+        return new Contents(
+                lines, before == null ? null : before.ordinal(), FileSize.of(bytes), lines.size(), wanted, shortened);
     }
 
     private static String key(Manifest.Entry file) {

@@ -11,6 +11,9 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.DatabaseAway;
+import org.logophon.app.web.NoRoom;
+import org.logophon.app.web.Refused;
+import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.delivery.Manifest;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -63,6 +66,12 @@ class PackageBuilder {
     private void build(Delivery delivery) {
         try {
             packed(delivery);
+        } catch (CodingFailed failed) {
+            // a full disk ends the coder too, and is what is to be told
+            if (NoRoom.is(failed)) {
+                throw new UncheckedIOException(failed);
+            }
+            throw new Refused(failed.getMessage());
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }
@@ -71,16 +80,20 @@ class PackageBuilder {
     private void packed(Delivery delivery) throws IOException {
         ProjectView view = projects.view(delivery.projectId());
         deliveries.setTotal(delivery.id(), writer.steps(view, delivery));
+        int[] told = {0};
         List<Stored> written = writer.write(view, delivery, done -> {
             room.need(0);
-            deliveries.progress(delivery.id(), done);
+            if (done != told[0]) {
+                told[0] = done;
+                deliveries.progress(delivery.id(), done);
+            }
             return deliveries.find(delivery.id()).filter(Delivery::building).isPresent();
         });
         if (written != null) {
-            List<Stored> told = told(delivery, view, written);
-            long bytes = told.stream().mapToLong(file -> file.entry().bytes()).sum();
+            List<Stored> all = told(delivery, view, written);
+            long bytes = all.stream().mapToLong(file -> file.entry().bytes()).sum();
             transaction.executeWithoutResult(status -> {
-                files.save(delivery.id(), told);
+                files.save(delivery.id(), all);
                 deliveries.end(delivery.id(), "ready", null, bytes);
             });
         }

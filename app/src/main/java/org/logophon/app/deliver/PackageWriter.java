@@ -18,6 +18,8 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.IntPredicate;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.deliver.DeliveredFiles.Measured;
@@ -44,6 +46,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Makes the files of a delivery, on all cores, and stores what isn't stored yet. */
 @Component
 class PackageWriter {
+
+    private static final long ASKED_EVERY_MILLIS = 700;
 
     private final DeliveredProject delivering;
     private final DeliveredFiles files;
@@ -136,12 +140,32 @@ class PackageWriter {
         List<Future<T>> running = work.stream().map(threads::submit).toList();
         List<T> results = new ArrayList<>();
         for (Future<T> one : running) {
+            // a file may take minutes: whether it is still wanted is asked meanwhile
+            while (!ended(one)) {
+                if (!goOn.test(done + results.size())) {
+                    return null;
+                }
+            }
             results.add(result(one));
             if (!goOn.test(done + results.size())) {
                 return null;
             }
         }
         return results;
+    }
+
+    private static boolean ended(Future<?> work) throws IOException {
+        try {
+            work.get(ASKED_EVERY_MILLIS, TimeUnit.MILLISECONDS);
+            return true;
+        } catch (TimeoutException notYet) {
+            return false;
+        } catch (ExecutionException failed) {
+            return true;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The delivery was stopped.", stopped);
+        }
     }
 
     private static <T> T result(Future<T> work) throws IOException {

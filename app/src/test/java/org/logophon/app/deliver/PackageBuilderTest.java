@@ -24,6 +24,7 @@ import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NoRoom;
 import org.logophon.app.web.NotFound;
+import org.logophon.core.coding.CodingFailed;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -103,6 +104,14 @@ class PackageBuilderTest {
         when(writer.write(any(), any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
         builder.run(id);
         verify(deliveries).end(id, "failed", "The kept take of cue 030 is gone.", 0);
+    }
+
+    @Test
+    void aMissingCoderIsToldInItsOwnWords() throws IOException {
+        delivery("building");
+        when(writer.write(any(), any(), any())).thenThrow(new CodingFailed("FFmpeg isn't installed. Choose WAV."));
+        builder.run(id);
+        verify(deliveries).end(id, "failed", "FFmpeg isn't installed. Choose WAV.", 0);
     }
 
     @Test

@@ -55,20 +55,30 @@ public final class FileNames {
      * @param extension without its dot
      */
     public String next(ClipFields clip, String extension) {
+        return named(clip, extension).path();
+    }
+
+    /** @param shortened true where not all of it fitted */
+    public record Name(String path, boolean shortened) {}
+
+    /** The same with what became of it. */
+    public Name named(ClipFields clip, String extension) {
         Map<String, String> values = clip.values();
         String[] steps = pattern.split("/", -1);
         StringBuilder folders = new StringBuilder();
+        boolean cut = values.values().stream().anyMatch(value -> value.length() > MOST_BYTES);
         for (int i = 0; i + 1 < steps.length; i++) {
             String folder = filled(steps[i], values);
             // a cue of no scene lies beside the folders of the others
             folders.append(folder.isBlank() ? "" : shortened(safe(folder), MOST_BYTES) + "/");
+            cut |= bytes(safe(folder)) > MOST_BYTES;
         }
         String base = safe(filled(steps[steps.length - 1], values));
         for (int copy = 1; ; copy++) {
             String suffix = (copy == 1 ? "" : "-" + copy) + "." + extension;
             String name = folders + shortened(base, MOST_BYTES - suffix.length()) + suffix;
             if (used.add(name.toLowerCase(Locale.ROOT))) {
-                return name;
+                return new Name(name, cut || bytes(base) > MOST_BYTES - suffix.length());
             }
         }
     }
@@ -97,9 +107,13 @@ public final class FileNames {
         return DEVICE.matcher(plain).find() ? "_" + plain : plain;
     }
 
+    private static int bytes(String name) {
+        return name.getBytes(StandardCharsets.UTF_8).length;
+    }
+
     private static String shortened(String name, int mostBytes) {
         String kept = name;
-        while (kept.getBytes(StandardCharsets.UTF_8).length > mostBytes) {
+        while (bytes(kept) > mostBytes) {
             kept = kept.substring(0, kept.offsetByCodePoints(kept.length(), -1));
         }
         return kept.replaceAll("[\\s.]+$", "");

@@ -2,6 +2,7 @@ package org.logophon.core.delivery;
 
 import java.io.FilterOutputStream;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -74,6 +75,9 @@ public final class FileWriting {
 
         @Override
         public void write(byte[] some, int from, int count) throws IOException {
+            if (Thread.currentThread().isInterrupted()) {
+                throw new InterruptedIOException("The writing of a delivery was stopped.");
+            }
             out.write(some, from, count);
             all.update(some, from, count);
             long first = WavFile.TIME_REFERENCE_AT;

@@ -40,6 +40,15 @@ class DeliveryFilesTest {
     }
 
     @Test
+    void whatDidNotFitIsTold() {
+        FileNames names = new FileNames("{scene}/{number}_{role}");
+        ClipFields plain = new ClipFields("010", "Text", "Keeper", "Isla", "", "One", "Film");
+        ClipFields wide = new ClipFields("020", "Text", "日".repeat(60), "Isla", "", "One", "Film");
+        assertThat(names.named(plain, "wav")).isEqualTo(new FileNames.Name("One/010_Keeper.wav", false));
+        assertThat(names.named(wide, "wav").shortened()).isTrue();
+    }
+
+    @Test
     @Timeout(20)
     void aFieldAsLongAsAScriptIsCut() {
         for (String scene : List.of(

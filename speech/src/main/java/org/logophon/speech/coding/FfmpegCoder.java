@@ -17,6 +17,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import org.logophon.core.coding.Coder;
+import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.coding.Tags;
 import org.logophon.core.sound.SoundSource;
@@ -78,7 +79,7 @@ public final class FfmpegCoder implements Coder {
             sound.readAll((samples, count) -> {
                 try {
                     if (Thread.currentThread().isInterrupted()) {
-                        throw new IOException("The coding was stopped.");
+                        throw new CodingFailed("The coding was stopped.");
                     }
                     in.write(SampleFormat.FLOAT_32.encode(samples, count, 0));
                 } catch (IOException e) {
@@ -137,6 +138,10 @@ public final class FfmpegCoder implements Coder {
             for (int got = out.readNBytes(bytes, 0, bytes.length);
                     got > 0;
                     got = out.readNBytes(bytes, 0, bytes.length)) {
+                if (Thread.currentThread().isInterrupted()) {
+                    process.destroyForcibly();
+                    throw new CodingFailed("The decoding was stopped.");
+                }
                 ByteBuffer.wrap(bytes, 0, got)
                         .order(ByteOrder.LITTLE_ENDIAN)
                         .asFloatBuffer()
@@ -151,7 +156,7 @@ public final class FfmpegCoder implements Coder {
         try {
             return new ProcessBuilder(command).start();
         } catch (IOException missing) {
-            throw new IOException(MISSING, missing);
+            throw new CodingFailed(MISSING, missing);
         }
     }
 
@@ -160,12 +165,12 @@ public final class FfmpegCoder implements Coder {
             int code = process.waitFor();
             errors.join();
             if (code != 0) {
-                throw new IOException("FFmpeg couldn't do it: " + Errors.said(errors));
+                throw new CodingFailed("FFmpeg couldn't do it: " + Errors.said(errors));
             }
         } catch (InterruptedException stopped) {
             process.destroyForcibly();
             Thread.currentThread().interrupt();
-            throw new IOException("The coding was stopped.", stopped);
+            throw new CodingFailed("The coding was stopped.", stopped);
         }
     }
 
