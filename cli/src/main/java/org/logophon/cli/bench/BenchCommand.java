@@ -44,17 +44,23 @@ public final class BenchCommand implements Callable<Integer> {
 
     @Parameters(
             arity = "0..1",
-            paramLabel = "load",
-            description = "\"load\": many people at once on the running Logophon, instead of all else.")
+            paramLabel = "load|deliver",
+            description =
+                    "\"load\": many people at once on the running Logophon, instead of all else; \"deliver\": hours delivered.")
     private String which;
 
     @Override
     public Integer call() throws Exception {
-        if (which != null && (!which.equals("load") || server == null)) {
-            throw new InputUnusable("The bench knows \"load\" beside what it measures without a word; it is \"" + which
-                    + "\", and needs a running server.");
+        if (which != null && (!List.of("load", "deliver").contains(which) || server == null)) {
+            throw new InputUnusable(
+                    "The bench knows \"load\" and \"deliver\" beside what it measures without a word; it was asked for \""
+                            + which + "\", and both need a running server.");
         }
-        List<BenchResult> rows = which == null ? all() : new LoadBench(server).run();
+        List<BenchResult> rows = which == null
+                ? all()
+                : which.equals("load")
+                        ? new LoadBench(server).run()
+                        : new DeliverBench().served(new BenchServer(server));
         print(rows);
         return rows.stream().allMatch(BenchResult::met) ? ExitStatus.DONE : ExitStatus.FAILED;
     }

@@ -33,7 +33,7 @@ final class DeliverBench {
     List<BenchResult> served(BenchServer server) throws Exception {
         String project = server.project("Hours");
         server.save(project, CUE.repeat(CUES), 0);
-        server.made(project + "/render", "step=DELIVER");
+        server.send("POST", project + "/render", "step=DELIVER", "application/x-www-form-urlencoded");
         double seconds = ready(server, project);
         StringBuilder form = new StringBuilder("asked=true&pattern={number}&target=-19&format=wav&rate=48000&bits=24")
                 .append("&minutes=10&captions=srt&captions=vtt&captions=ttml&captions=words");
