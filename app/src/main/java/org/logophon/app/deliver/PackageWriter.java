@@ -18,9 +18,11 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.deliver.DeliveredFiles.Measured;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
@@ -106,7 +108,7 @@ class PackageWriter {
         try {
             List<Callable<Clip>> finishing = new ArrayList<>();
             programme.clips().forEach(placed -> finishing.add(() -> finished(placed.cue(), delivery.targetLufs())));
-            List<Clip> clips = all(threads, finishing, 0, goOn);
+            List<Clip> clips = all(threads, finishing, at -> false, 0, goOn);
             if (clips == null) {
                 return null;
             }
@@ -124,20 +126,29 @@ class PackageWriter {
             }
             var ready = sounds.of(view, delivered, delivery, sources, takes);
             List<Callable<Stored>> writing = new ArrayList<>();
-            for (PartFile file : partFiles(delivery.choice(), delivered, ready)) {
+            List<PartFile> all = partFiles(delivery.choice(), delivered, ready);
+            for (PartFile file : all) {
                 Made made = madeOf.get(file.cue());
                 writing.add(
                         () -> written(file, delivered, made == null ? "" : made.madeOf(), measured.get(file.cue())));
             }
-            return all(threads, writing, clips.size(), goOn);
+            // what is of many cues is long: begun last, it would leave the other cores without work
+            return all(threads, writing, at -> all.get(at).cue().isEmpty(), clips.size(), goOn);
         } finally {
             threads.shutdownNow();
         }
     }
 
-    private static <T> List<T> all(ExecutorService threads, List<Callable<T>> work, int done, IntPredicate goOn)
+    /**
+     * @param first which of them are begun before the others
+     * @return in the order in which they were given; null when it was stopped
+     */
+    private static <T> List<T> all(
+            ExecutorService threads, List<Callable<T>> work, IntPredicate first, int done, IntPredicate goOn)
             throws IOException {
-        List<Future<T>> running = work.stream().map(threads::submit).toList();
+        List<FutureTask<T>> running = work.stream().map(FutureTask::new).toList();
+        IntStream.range(0, running.size()).filter(first).forEach(at -> threads.execute(running.get(at)));
+        IntStream.range(0, running.size()).filter(first.negate()).forEach(at -> threads.execute(running.get(at)));
         List<T> results = new ArrayList<>();
         for (Future<T> one : running) {
             // a file may take minutes: whether it is still wanted is asked meanwhile

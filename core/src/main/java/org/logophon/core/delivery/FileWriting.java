@@ -29,17 +29,18 @@ public final class FileWriting {
         Optional<PlacedClip<DeliveredClip>> placed = delivered.programme().clips().stream()
                 .filter(one -> clip && one.cue().number().equals(file.cue()))
                 .findFirst();
+        String sha256 = hex(digests.all);
         return new Manifest.Entry(
                 file.path(),
                 digests.bytes,
-                hex(digests.all),
+                sha256,
                 file.cue(),
                 "new",
                 "",
                 placed.map(one -> Sha256.hex(one.cue().text()).substring(0, SAID_DIGITS))
                         .orElse(""),
                 placed.map(one -> one.cue().voice()).orElse(""),
-                hex(digests.content),
+                digests.placed ? hex(digests.content) : sha256,
                 placed.map(one -> one.start().samples()).orElse(-1L));
     }
 
@@ -47,19 +48,21 @@ public final class FileWriting {
         return HexFormat.of().formatHex(digest.digest());
     }
 
-    private static MessageDigest sha256() {
+    private static MessageDigest digest(String algorithm) {
         try {
-            return MessageDigest.getInstance("SHA-256");
+            return MessageDigest.getInstance(algorithm);
         } catch (NoSuchAlgorithmException never) {
-            throw new IllegalStateException("Every Java has SHA-256.", never);
+            throw new IllegalStateException("Every Java has " + algorithm + ".", never);
         }
     }
 
     /** Of all bytes, and of all but a clip's place in time. */
     private static final class Digests extends FilterOutputStream {
 
-        private final MessageDigest all = sha256();
-        private final MessageDigest content = sha256();
+        private final MessageDigest all = digest("SHA-256");
+        /** It tells one's own clip from what it was before, and guards nothing: three times as fast, over hours of sound. */
+        private final MessageDigest content = digest("MD5");
+
         private final boolean placed;
         private long bytes;
 
@@ -80,9 +83,13 @@ public final class FileWriting {
             }
             out.write(some, from, count);
             all.update(some, from, count);
+            if (!placed) {
+                bytes += count;
+                return;
+            }
             long first = WavFile.TIME_REFERENCE_AT;
             long after = first + WavFile.TIME_REFERENCE_BYTES;
-            if (!placed || bytes >= after || bytes + count <= first) {
+            if (bytes >= after || bytes + count <= first) {
                 content.update(some, from, count);
             } else {
                 for (int i = 0; i < count; i++) {

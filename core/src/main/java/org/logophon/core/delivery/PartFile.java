@@ -1,7 +1,10 @@
 package org.logophon.core.delivery;
 
+import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.function.Supplier;
 
@@ -23,6 +26,21 @@ public record PartFile(String path, String cue, Content content) {
     /** One of the whole programme. */
     public PartFile(String path, Content content) {
         this(path, "", content);
+    }
+
+    /** Writes text as it is made. */
+    @FunctionalInterface
+    public interface Text {
+        void write(Writer out) throws IOException;
+    }
+
+    /** A text file, UTF-8, that is never held whole: a row for every sound of some hours is long. */
+    public static PartFile streamed(String path, Text text) {
+        return new PartFile(path, out -> {
+            Writer writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), 1 << 14);
+            text.write(writer);
+            writer.flush();
+        });
     }
 
     /** A text file, UTF-8. */

@@ -60,7 +60,7 @@ public record Phone(int word, double from, double to, String ipa) {
         return lines.toString();
     }
 
-    /** What {@link #written} wrote. */
+    /** What {@link #written} wrote. A language has few sounds: each is held once. */
     public static List<Phone> read(String lines) {
         return lines.lines()
                 .map(line -> line.split(" ", 4))
@@ -68,7 +68,7 @@ public record Phone(int word, double from, double to, String ipa) {
                         Integer.parseInt(cells[0]),
                         Double.parseDouble(cells[1]),
                         Double.parseDouble(cells[2]),
-                        cells[3]))
+                        cells[3].intern()))
                 .toList();
     }
 }

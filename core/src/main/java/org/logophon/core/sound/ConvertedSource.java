@@ -1,5 +1,6 @@
 package org.logophon.core.sound;
 
+import java.lang.ref.WeakReference;
 import java.util.Arrays;
 
 /**
@@ -22,7 +23,8 @@ public final class ConvertedSource implements SoundSource {
     private final int inStep;
 
     private final int outStep;
-    private SoundSource whole;
+    /** Hours of clips are held as sources: what was converted of one goes when memory is wanted, and is made again. */
+    private WeakReference<SoundSource> whole = new WeakReference<>(null);
 
     private ConvertedSource(SoundSource source, int rate, Resampler resampler) {
         this.source = source;
@@ -71,11 +73,14 @@ public final class ConvertedSource implements SoundSource {
     }
 
     private synchronized SoundSource whole() {
-        if (whole == null) {
-            float[] made = resampler.resample(source.inMemory(), rate).samples();
-            whole = SoundSource.of(new Sound(made.length == length ? made : Arrays.copyOf(made, (int) length), rate));
+        SoundSource made = whole.get();
+        if (made == null) {
+            float[] samples = resampler.resample(source.inMemory(), rate).samples();
+            made = SoundSource.of(
+                    new Sound(samples.length == length ? samples : Arrays.copyOf(samples, (int) length), rate));
+            whole = new WeakReference<>(made);
         }
-        return whole;
+        return made;
     }
 
     /** @param from a multiple of {@link #outStep} */

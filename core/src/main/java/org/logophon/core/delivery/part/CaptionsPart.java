@@ -39,22 +39,38 @@ public final class CaptionsPart implements Part {
     @Override
     public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
         List<PartFile> files = new ArrayList<>();
+        Once captions = new Once(delivered);
         for (String kind : KINDS) {
             if (wishes.captions().contains(kind)) {
-                files.add(file(delivered, kind));
+                files.add(file(delivered, captions, kind));
             }
         }
         return files;
     }
 
-    private static PartFile file(Delivered delivered, String kind) {
+    /** Captions that several files have alike, cut when the first of them is written. */
+    private static final class Once {
+
+        private final Delivered delivered;
+        private List<Caption> captions;
+
+        Once(Delivered delivered) {
+            this.delivered = delivered;
+        }
+
+        synchronized List<Caption> get() {
+            captions = captions == null ? CaptionsPart.captions(delivered) : captions;
+            return captions;
+        }
+    }
+
+    private static PartFile file(Delivered delivered, Once captions, String kind) {
         return switch (kind) {
-            case "srt" -> PartFile.text("captions.srt", () -> SubRip.of(captions(delivered)));
-            case "vtt" -> PartFile.text("captions.vtt", () -> WebVtt.of(captions(delivered), delivered.language()));
+            case "srt" -> PartFile.text("captions.srt", () -> SubRip.of(captions.get()));
+            case "vtt" -> PartFile.text("captions.vtt", () -> WebVtt.of(captions.get(), delivered.language()));
             case "ttml" ->
                 PartFile.text(
-                        "captions.ttml",
-                        () -> TimedText.of(captions(delivered), delivered.language(), delivered.title()));
+                        "captions.ttml", () -> TimedText.of(captions.get(), delivered.language(), delivered.title()));
             default ->
                 PartFile.text("captions-words.vtt", () -> WordCaptions.vtt(groups(delivered), delivered.language()));
         };

@@ -1,10 +1,9 @@
 package org.logophon.core.delivery.part;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.io.IOException;
+import java.io.Writer;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Part;
@@ -16,13 +15,16 @@ import org.logophon.core.mouth.MouthShapes;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.table.SafeCell;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Shapes of the mouth for each cue: as JSON and as a table, and a table with one for each frame of the programme. */
 public final class MouthPart implements Part {
 
     private static final int VERSION = 1;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
     @Override
     public String id() {
@@ -37,9 +39,9 @@ public final class MouthPart implements Part {
     @Override
     public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
         return List.of(
-                PartFile.text("mouth.json", () -> json(delivered)),
-                PartFile.text("mouth.csv", () -> csv(delivered)),
-                PartFile.text("mouth-frames.csv", () -> frames(delivered)));
+                PartFile.streamed("mouth.json", out -> json(delivered, out)),
+                PartFile.streamed("mouth.csv", out -> csv(delivered, out)),
+                PartFile.streamed("mouth-frames.csv", out -> frames(delivered, out)));
     }
 
     private static MouthShapes shapes(PlacedClip<DeliveredClip> placed) {
@@ -48,33 +50,39 @@ public final class MouthPart implements Part {
                 clip.text(), clip.words(), clip.phones(), placed.length().seconds());
     }
 
-    private static String json(Delivered delivered) {
-        List<Map<String, Object>> cues = new ArrayList<>();
-        for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
-            MouthShapes shapes = shapes(placed);
-            List<Map<String, Object>> each = new ArrayList<>();
-            for (MouthShape shape : shapes.shapes()) {
-                Map<String, Object> one = new LinkedHashMap<>();
-                one.put("start", rounded(shape.start()));
-                one.put("end", rounded(shape.end()));
-                one.put("viseme", shape.viseme());
-                one.put("phoneme", shape.phoneme());
-                each.add(one);
+    private static void json(Delivered delivered, Writer out) throws IOException {
+        try (JsonGenerator json = JSON.createGenerator(out)) {
+            json.writeStartObject();
+            json.writeNumberProperty("version", VERSION);
+            json.writeArrayPropertyStart("cues");
+            for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
+                MouthShapes shapes = shapes(placed);
+                json.writeStartObject();
+                json.writeStringProperty("number", placed.cue().number());
+                json.writeStringProperty("from", from(shapes));
+                json.writeArrayPropertyStart("shapes");
+                for (MouthShape shape : shapes.shapes()) {
+                    json.writeStartObject();
+                    json.writeNumberProperty("start", rounded(shape.start()));
+                    json.writeNumberProperty("end", rounded(shape.end()));
+                    json.writeNumberProperty("viseme", shape.viseme());
+                    json.writeStringProperty("phoneme", shape.phoneme());
+                    json.writeEndObject();
+                }
+                json.writeEndArray();
+                json.writeEndObject();
             }
-            Map<String, Object> cue = new LinkedHashMap<>();
-            cue.put("number", placed.cue().number());
-            cue.put("from", shapes.source().name().toLowerCase(Locale.ROOT));
-            cue.put("shapes", each);
-            cues.add(cue);
+            json.writeEndArray();
+            json.writeEndObject();
         }
-        Map<String, Object> all = new LinkedHashMap<>();
-        all.put("version", VERSION);
-        all.put("cues", cues);
-        return JSON.writeValueAsString(all);
     }
 
-    private static String csv(Delivered delivered) {
-        StringBuilder rows = new StringBuilder("number,start,end,viseme,phoneme,from\r\n");
+    private static String from(MouthShapes shapes) {
+        return shapes.source().name().toLowerCase(Locale.ROOT);
+    }
+
+    private static void csv(Delivered delivered, Writer rows) throws IOException {
+        rows.write("number,start,end,viseme,phoneme,from\r\n");
         for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
             MouthShapes shapes = shapes(placed);
             for (MouthShape shape : shapes.shapes()) {
@@ -86,15 +94,14 @@ public final class MouthPart implements Part {
                         shape.end(),
                         shape.viseme(),
                         SafeCell.of(shape.phoneme()),
-                        shapes.source().name().toLowerCase(Locale.ROOT)));
+                        from(shapes)));
             }
         }
-        return rows.toString();
     }
 
     /** The shape in the middle of each frame that a clip is heard in. */
-    private static String frames(Delivered delivered) {
-        StringBuilder rows = new StringBuilder("timecode,number,viseme\r\n");
+    private static void frames(Delivered delivered, Writer rows) throws IOException {
+        rows.write("timecode,number,viseme\r\n");
         for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
             List<MouthShape> shapes = shapes(placed).shapes();
             int at = 0;
@@ -112,11 +119,10 @@ public final class MouthPart implements Part {
                         .append(',')
                         .append(SafeCell.of(placed.cue().number()))
                         .append(',')
-                        .append(shapes.get(at).viseme())
+                        .append(Integer.toString(shapes.get(at).viseme()))
                         .append("\r\n");
             }
         }
-        return rows.toString();
     }
 
     private static double rounded(double seconds) {

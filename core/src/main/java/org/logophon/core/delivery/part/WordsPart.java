@@ -1,9 +1,8 @@
 package org.logophon.core.delivery.part;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.io.IOException;
+import java.io.Writer;
 import java.util.List;
-import java.util.Map;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Part;
@@ -12,13 +11,16 @@ import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.Wishes;
 import org.logophon.core.finish.Clip.TimedWord;
 import org.logophon.core.programme.Programme.PlacedClip;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Each word with its time, in its clip and in the programme, as JSON. */
 public final class WordsPart implements Part {
 
     private static final int VERSION = 1;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
     @Override
     public String id() {
@@ -32,33 +34,35 @@ public final class WordsPart implements Part {
 
     @Override
     public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
-        return List.of(PartFile.text("words.json", () -> json(delivered)));
+        return List.of(PartFile.streamed("words.json", out -> json(delivered, out)));
     }
 
-    private static String json(Delivered delivered) {
-        List<Map<String, Object>> cues = new ArrayList<>();
-        for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
-            DeliveredClip clip = placed.cue();
-            List<Map<String, Object>> words = new ArrayList<>();
-            for (TimedWord word : clip.words()) {
-                Map<String, Object> one = new LinkedHashMap<>();
-                one.put("text", clip.text().substring(word.start(), word.end()));
-                one.put("startSeconds", rounded(word.startSeconds()));
-                one.put("endSeconds", rounded(word.endSeconds()));
-                words.add(one);
+    private static void json(Delivered delivered, Writer out) throws IOException {
+        try (JsonGenerator json = JSON.createGenerator(out)) {
+            json.writeStartObject();
+            json.writeNumberProperty("version", VERSION);
+            json.writeArrayPropertyStart("cues");
+            for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
+                DeliveredClip clip = placed.cue();
+                json.writeStartObject();
+                json.writeStringProperty("number", clip.number());
+                json.writeStringProperty("file", clip.file());
+                json.writeStringProperty("role", clip.role());
+                json.writeNumberProperty("startSeconds", rounded(placed.start().seconds()));
+                json.writeArrayPropertyStart("words");
+                for (TimedWord word : clip.words()) {
+                    json.writeStartObject();
+                    json.writeStringProperty("text", clip.text().substring(word.start(), word.end()));
+                    json.writeNumberProperty("startSeconds", rounded(word.startSeconds()));
+                    json.writeNumberProperty("endSeconds", rounded(word.endSeconds()));
+                    json.writeEndObject();
+                }
+                json.writeEndArray();
+                json.writeEndObject();
             }
-            Map<String, Object> cue = new LinkedHashMap<>();
-            cue.put("number", clip.number());
-            cue.put("file", clip.file());
-            cue.put("role", clip.role());
-            cue.put("startSeconds", rounded(placed.start().seconds()));
-            cue.put("words", words);
-            cues.add(cue);
+            json.writeEndArray();
+            json.writeEndObject();
         }
-        Map<String, Object> all = new LinkedHashMap<>();
-        all.put("version", VERSION);
-        all.put("cues", cues);
-        return JSON.writeValueAsString(all);
     }
 
     private static double rounded(double seconds) {
