@@ -6,8 +6,7 @@ create table delivery_set (
 
 -- What readers see of a cue where it isn't what is spoken: it holds for the words that it was made for.
 create table caption_correction (
-    cue_id uuid primary key,
-    project_id uuid not null references project on delete cascade,
+    cue_id uuid primary key references cue on delete cascade,
     spoken text not null,
     shown text not null
 );
@@ -18,7 +17,7 @@ begin
     foreach event in array array['insert', 'update', 'delete'] loop
         execute format('create trigger %I after %s on caption_correction referencing %s table as changed for each statement execute function rows_changed(%L, %L)',
             'caption_correction_' || event || '_told', event, case event when 'delete' then 'old' else 'new' end,
-            'delivery', 'select project_id from changed');
+            'delivery', 'select c.project_id from changed m join cue c on c.id = m.cue_id');
     end loop;
 end $$;
 

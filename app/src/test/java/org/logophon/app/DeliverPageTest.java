@@ -157,6 +157,12 @@ class DeliverPageTest extends BrowserTest {
         assertThat(files.stream().map(file -> file.getFileName().toString())).contains("captions.srt");
         assertThat(Files.readString(folder.resolve("1/captions.srt"))).contains("The lens weighs 2.3 t.");
         assertThat(server.get(project + "/write").body()).contains("The lens weighs two point three tonnes.");
+        // a copy of the project brings its captions along
+        server.post(project + "/duplicate", Map.of());
+        String copy = server.get("/")
+                .body()
+                .replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>Read \\(copy\\)<.*", "$1");
+        assertThat(server.get(copy + "/deliver/captions").body()).contains("The lens weighs 2.3 t.");
         server.save(project, "KEEPER: The old lens weighs two point three tonnes.", 1);
         server.post(project + "/render", Map.of("step", "DELIVER"));
         Server.await("again", Duration.ofSeconds(120), () -> server.ready(project) == 1);

@@ -6,10 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.logophon.app.deliver.CaptionRepository.Corrected;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.deliver.DeliveredProject.Prepared;
+import org.logophon.app.project.CaptionRepository;
+import org.logophon.app.project.CaptionRepository.Corrected;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.NotFound;
@@ -129,7 +130,7 @@ class ProjectCaptions {
         if (text.equals(now.spoken().strip().replaceAll("\\s+", " "))) {
             corrections.remove(cue);
         } else {
-            corrections.keep(project, cue, new Corrected(now.spoken(), text));
+            corrections.keep(cue, new Corrected(now.spoken(), text));
         }
     }
 }

@@ -47,6 +47,9 @@ public class ProjectCopy {
                 marks as (
                   insert into mark (cue_id, start_index, end_index, kind, value, origin, reason)
                   select c.copy, m.start_index, m.end_index, m.kind, m.value, m.origin, m.reason from cues c join mark m on m.cue_id = c.id),
+                captions as (
+                  insert into caption_correction (cue_id, spoken, shown)
+                  select c.copy, s.spoken, s.shown from cues c join caption_correction s on s.cue_id = c.id),
                 chances as (
                   insert into cue_chance (cue_id, seed) select c.copy, s.seed from cues c join cue_chance s on s.cue_id = c.id),
                 places as (

@@ -1,4 +1,4 @@
-package org.logophon.app.deliver;
+package org.logophon.app.project;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -8,7 +8,7 @@ import org.springframework.stereotype.Repository;
 
 /** Table {@code caption_correction}: what readers see of a cue where it isn't what is spoken. */
 @Repository
-class CaptionRepository {
+public class CaptionRepository {
 
     private final JdbcClient jdbc;
 
@@ -17,20 +17,21 @@ class CaptionRepository {
     }
 
     /** @param spoken words that it was made for */
-    record Corrected(String spoken, String shown) {
+    public record Corrected(String spoken, String shown) {
 
-        static final Corrected NONE = new Corrected("", "");
+        public static final Corrected NONE = new Corrected("", "");
 
         /** Empty for other words than those it was made for: nobody has looked at what becomes of it. */
-        String shownFor(String text) {
+        public String shownFor(String text) {
             return spoken.equals(text) ? shown : "";
         }
     }
 
     /** By the cue's id. */
-    Map<UUID, Corrected> of(UUID project) {
+    public Map<UUID, Corrected> of(UUID project) {
         Map<UUID, Corrected> corrected = new HashMap<>();
-        jdbc.sql("select cue_id, spoken, shown from caption_correction where project_id = :project")
+        jdbc.sql(
+                        "select s.cue_id, s.spoken, s.shown from caption_correction s join cue c on c.id = s.cue_id where c.project_id = :project")
                 .param("project", project)
                 .query(row -> {
                     corrected.put(
@@ -40,18 +41,17 @@ class CaptionRepository {
         return corrected;
     }
 
-    void keep(UUID project, UUID cue, Corrected corrected) {
+    public void keep(UUID cue, Corrected corrected) {
         jdbc.sql("""
-                insert into caption_correction (cue_id, project_id, spoken, shown) values (:cue, :project, :spoken, :shown)
+                insert into caption_correction (cue_id, spoken, shown) values (:cue, :spoken, :shown)
                 on conflict (cue_id) do update set spoken = excluded.spoken, shown = excluded.shown""")
                 .param("cue", cue)
-                .param("project", project)
                 .param("spoken", corrected.spoken())
                 .param("shown", corrected.shown())
                 .update();
     }
 
-    void remove(UUID cue) {
+    public void remove(UUID cue) {
         jdbc.sql("delete from caption_correction where cue_id = :cue")
                 .param("cue", cue)
                 .update();
