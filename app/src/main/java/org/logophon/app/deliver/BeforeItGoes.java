@@ -43,7 +43,8 @@ final class BeforeItGoes {
     /** A cue by its number. */
     public record Named(UUID id, String number) {}
 
-    static List<Concern> of(Prepared now, Earlier earlier) {
+    /** @param fast cues with captions that are too fast to read */
+    static List<Concern> of(Prepared now, Earlier earlier, Set<UUID> fast) {
         ProjectView view = now.view();
         List<Concern> concerns = new ArrayList<>();
         add(
@@ -96,7 +97,6 @@ final class BeforeItGoes {
                 "direct",
                 "1 clip was off its loudness or over the ceiling when it was last packed",
                 " clips were off their loudness or over the ceiling when they were last packed");
-        Set<UUID> fast = ProjectCaptions.fast(now);
         add(
                 concerns,
                 view,

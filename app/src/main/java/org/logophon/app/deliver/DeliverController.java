@@ -37,6 +37,7 @@ class DeliverController {
     private final ChoiceRepository choices;
     private final SetRepository sets;
     private final DeliveredProject prepare;
+    private final CaptionSpeeds speeds;
     private final DeliveredFiles files;
     private final DeliveryFolder folder;
 
@@ -48,6 +49,7 @@ class DeliverController {
             ChoiceRepository choices,
             SetRepository sets,
             DeliveredProject prepare,
+            CaptionSpeeds speeds,
             DeliveredFiles files,
             DeliveryFolder folder) {
         this.projects = projects;
@@ -57,6 +59,7 @@ class DeliverController {
         this.choices = choices;
         this.sets = sets;
         this.prepare = prepare;
+        this.speeds = speeds;
         this.files = files;
         this.folder = folder;
     }
@@ -77,7 +80,7 @@ class DeliverController {
         List<Delivery> all = deliveries(id, model);
         Prepared now = kept(view, choice);
         Earlier earlier = Earlier.of(all, files);
-        model.addAttribute("concerns", BeforeItGoes.of(now, earlier));
+        model.addAttribute("concerns", BeforeItGoes.of(now, earlier, speeds.fast(now)));
         model.addAttribute("holds", DeliveryContents.of(now, choice, earlier));
         return "deliver";
     }
@@ -87,7 +90,8 @@ class DeliverController {
     String leftOut(@PathVariable UUID id, Model model) {
         ProjectView view = projects.view(id);
         Earlier earlier = Earlier.of(deliveries.of(id), files);
-        model.addAttribute("concerns", BeforeItGoes.of(kept(view, choices.of(id)), earlier));
+        Prepared now = kept(view, choices.of(id));
+        model.addAttribute("concerns", BeforeItGoes.of(now, earlier, speeds.fast(now)));
         model.addAttribute("project", projects.require(id));
         return "deliver :: leftout";
     }

@@ -112,9 +112,11 @@ class DeliveredProject {
     Delivered delivered(ProjectView view, Programme<Made> programme, List<Clip> clips) {
         ProjectReadings said = readings.of(view.id());
         Iterator<Clip> finished = clips == null ? null : clips.iterator();
-        Map<UUID, Timed> timed = speeches.timed(programme.clips().stream()
-                .map(placed -> placed.cue().take().speech())
-                .toList());
+        Map<UUID, Timed> timed = speeches.timed(
+                programme.clips().stream()
+                        .map(placed -> placed.cue().take().speech())
+                        .toList(),
+                clips != null);
         Map<UUID, Corrected> corrected = corrections.of(view.id());
         Programme<DeliveredClip> told = programme.with(
                 made -> told(view, made, finished == null ? null : finished.next(), said, timed, corrected));

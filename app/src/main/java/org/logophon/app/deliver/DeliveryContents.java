@@ -1,9 +1,5 @@
 package org.logophon.app.deliver;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -12,7 +8,6 @@ import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.deliver.DeliveredProject.Prepared;
 import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Manifest;
@@ -30,7 +25,7 @@ final class DeliveryContents {
     private static final Map<SoundFormat.Kind, Integer> BYTES_A_SECOND = Map.of(
             SoundFormat.Kind.FLAC, 70_000,
             SoundFormat.Kind.MP3, 24_000,
-            SoundFormat.Kind.OPUS, 11_000,
+            SoundFormat.Kind.OPUS, 18_500,
             SoundFormat.Kind.M4A, 19_000);
 
     private static final int SAID_DIGITS = 32;
@@ -70,13 +65,16 @@ final class DeliveryContents {
         programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
         Map<String, DeliveredClip> told = new HashMap<>();
         delivered.programme().clips().forEach(placed -> told.put(placed.cue().number(), placed.cue()));
+        TextSizes texts = new TextSizes(delivered);
         List<Line> lines = new ArrayList<>();
         long bytes = 0;
         for (Part part : choice.chosen()) {
+            Map<String, Long> written = sound(part) ? Map.of() : texts.of(part, choice.wishes());
             for (PartFile file : part.files(delivered, choice.wishes(), DeliverySounds.NONE)) {
                 PlacedClip<Made> clip = clips.get(file.cue());
-                long size = size(part, file, clip, delivered, choice)
-                        + (clip == null ? 0 : noteBytes(told.get(file.cue()), delivered.language()));
+                long size =
+                        sound(part) ? size(part, file, clip, delivered, choice) : written.getOrDefault(file.path(), 0L);
+                size += clip == null ? 0 : texts.noteBytes(told.get(file.cue()));
                 bytes += size;
                 Stored was = earlier.remove(file.cue().isEmpty() ? "/" + file.path() : file.cue());
                 lines.add(line(
@@ -138,56 +136,27 @@ final class DeliveryContents {
         return "%.2f s".formatted(length.seconds());
     }
 
-    /** Text is written for it, sound is reckoned. */
-    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Delivered delivered, Choice choice) {
-        boolean sound =
-                clip != null || List.of("programme", "parts", "audiobook").contains(part.id());
-        if (sound) {
-            SampleCount length = clip != null
-                    ? clip.length()
-                    : part.id().equals("parts")
-                            ? part(file, part, delivered, choice)
-                            : delivered.programme().length();
-            SoundFormat.Kind kind = part.id().equals("audiobook")
-                    ? SoundFormat.Kind.M4A
-                    : choice.sound().kind();
-            return kind == SoundFormat.Kind.WAV
-                    ? Math.round(length.seconds() * choice.rate() * choice.bits() / 8) + 654
-                    : Math.round(length.seconds() * BYTES_A_SECOND.get(kind));
-        }
-        Counted counted = new Counted();
-        try {
-            file.content().write(counted);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return counted.bytes;
+    private static boolean sound(Part part) {
+        return List.of("clips", "programme", "parts", "audiobook").contains(part.id());
     }
 
-    /** What a clip carries of its cue. */
-    private static long noteBytes(DeliveredClip clip, String language) {
-        return ClipNote.of(clip, language)
-                .map(note -> 8L + note.xml().getBytes(StandardCharsets.UTF_8).length)
-                .orElse(0L);
+    /** Of sound, reckoned. */
+    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Delivered delivered, Choice choice) {
+        SampleCount length = clip != null
+                ? clip.length()
+                : part.id().equals("parts")
+                        ? part(file, part, delivered, choice)
+                        : delivered.programme().length();
+        SoundFormat.Kind kind = part.id().equals("audiobook")
+                ? SoundFormat.Kind.M4A
+                : choice.sound().kind();
+        return kind == SoundFormat.Kind.WAV
+                ? Math.round(length.seconds() * choice.rate() * choice.bits() / 8) + 654
+                : Math.round(length.seconds() * BYTES_A_SECOND.get(kind));
     }
 
     private static SampleCount part(PartFile file, Part part, Delivered delivered, Choice choice) {
         int parts = part.files(delivered, choice.wishes(), DeliverySounds.NONE).size();
         return new SampleCount(delivered.programme().length().samples() / Math.max(1, parts));
-    }
-
-    /** Keeps nothing. */
-    private static final class Counted extends OutputStream {
-        private long bytes;
-
-        @Override
-        public void write(int one) {
-            bytes++;
-        }
-
-        @Override
-        public void write(byte[] some, int from, int count) {
-            bytes += count;
-        }
     }
 }

@@ -1,10 +1,8 @@
 package org.logophon.app.deliver;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
@@ -87,17 +85,6 @@ class ProjectCaptions {
                             .toList()));
         }
         return cues;
-    }
-
-    /** Cues with a caption that is too fast to read. */
-    static Set<UUID> fast(Prepared now) {
-        Set<UUID> fast = new HashSet<>();
-        for (int i = 0; i < now.programme().clips().size(); i++) {
-            if (CaptionsPart.captions(now.delivered(), i).stream().anyMatch(Caption::fast)) {
-                fast.add(now.programme().clips().get(i).cue().cue().id());
-            }
-        }
-        return fast;
     }
 
     private static Shown shown(Delivered delivered, Caption caption) {

@@ -51,7 +51,7 @@ class ManifestTest {
                         "030.wav moved",
                         "040_new.wav changed name",
                         "060.wav new",
-                        "cue-sheet.csv changed sound",
+                        "cue-sheet.csv changed content",
                         "markers.csv same",
                         "050.wav gone");
         // what was gone then isn't gone once more

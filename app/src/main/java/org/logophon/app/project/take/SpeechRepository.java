@@ -73,13 +73,14 @@ public class SpeechRepository {
         public static final Timed NONE = new Timed(List.of(), 1, List.of());
     }
 
-    /** By the speech's id. */
-    public Map<UUID, Timed> timed(List<UUID> speeches) {
+    /** By the speech's id. @param single true with its single sounds, which are many */
+    public Map<UUID, Timed> timed(List<UUID> speeches, boolean single) {
         Map<UUID, Timed> timed = new HashMap<>();
         if (!speeches.isEmpty()) {
             jdbc.sql(
-                            "select s.id, s.words, s.phones, w.sample_rate from speech s join sound w on w.id = s.sound_id where s.id in (:speeches)")
+                            "select s.id, s.words, case when :single then s.phones end as phones, w.sample_rate from speech s join sound w on w.id = s.sound_id where s.id in (:speeches)")
                     .param("speeches", speeches)
+                    .param("single", single)
                     .query(row -> {
                         Integer[] words = (Integer[]) array(row, "words");
                         String phones = row.getString("phones");
