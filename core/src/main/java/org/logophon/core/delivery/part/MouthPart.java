@@ -16,15 +16,11 @@ import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.table.SafeCell;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.StreamWriteFeature;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Shapes of the mouth for each cue: as JSON and as a table, and a table with one for each frame of the programme. */
 public final class MouthPart implements Part {
 
     private static final int VERSION = 1;
-    private static final JsonMapper JSON =
-            JsonMapper.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
     @Override
     public String id() {
@@ -39,7 +35,7 @@ public final class MouthPart implements Part {
     @Override
     public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
         return List.of(
-                PartFile.streamed("mouth.json", out -> json(delivered, out)),
+                PartFile.streamed("mouth.json", out -> CueJson.write(delivered, VERSION, out, MouthPart::json)),
                 PartFile.streamed("mouth.csv", out -> csv(delivered, out)),
                 PartFile.streamed("mouth-frames.csv", out -> frames(delivered, out)));
     }
@@ -50,31 +46,20 @@ public final class MouthPart implements Part {
                 clip.text(), clip.words(), clip.phones(), placed.length().seconds());
     }
 
-    private static void json(Delivered delivered, Writer out) throws IOException {
-        try (JsonGenerator json = JSON.createGenerator(out)) {
+    private static void json(PlacedClip<DeliveredClip> placed, JsonGenerator json) {
+        MouthShapes shapes = shapes(placed);
+        json.writeStringProperty("number", placed.cue().number());
+        json.writeStringProperty("from", from(shapes));
+        json.writeArrayPropertyStart("shapes");
+        for (MouthShape shape : shapes.shapes()) {
             json.writeStartObject();
-            json.writeNumberProperty("version", VERSION);
-            json.writeArrayPropertyStart("cues");
-            for (PlacedClip<DeliveredClip> placed : delivered.programme().clips()) {
-                MouthShapes shapes = shapes(placed);
-                json.writeStartObject();
-                json.writeStringProperty("number", placed.cue().number());
-                json.writeStringProperty("from", from(shapes));
-                json.writeArrayPropertyStart("shapes");
-                for (MouthShape shape : shapes.shapes()) {
-                    json.writeStartObject();
-                    json.writeNumberProperty("start", rounded(shape.start()));
-                    json.writeNumberProperty("end", rounded(shape.end()));
-                    json.writeNumberProperty("viseme", shape.viseme());
-                    json.writeStringProperty("phoneme", shape.phoneme());
-                    json.writeEndObject();
-                }
-                json.writeEndArray();
-                json.writeEndObject();
-            }
-            json.writeEndArray();
+            json.writeNumberProperty("start", CueJson.rounded(shape.start()));
+            json.writeNumberProperty("end", CueJson.rounded(shape.end()));
+            json.writeNumberProperty("viseme", shape.viseme());
+            json.writeStringProperty("phoneme", shape.phoneme());
             json.writeEndObject();
         }
+        json.writeEndArray();
     }
 
     private static String from(MouthShapes shapes) {
@@ -123,9 +108,5 @@ public final class MouthPart implements Part {
                         .append("\r\n");
             }
         }
-    }
-
-    private static double rounded(double seconds) {
-        return Math.round(seconds * 10_000) / 10_000.0;
     }
 }
