@@ -38,7 +38,7 @@ public final class FfmpegCoder implements Coder {
     private static final int NOTE_BYTES = 4 << 20;
 
     private static final String MISSING =
-            "FFmpeg isn't installed, which compressed formats need. Install Debian's package ffmpeg, or choose WAV.";
+            "FFmpeg isn't installed, which compressed formats need. Install Debian's package ffmpeg, or use WAV.";
 
     private static final ScheduledExecutorService LATE = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "late ffprobe");

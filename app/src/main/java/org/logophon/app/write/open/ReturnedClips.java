@@ -17,6 +17,7 @@ import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.coding.Coder;
+import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.ClipOrigin;
 import org.logophon.core.delivery.ClipReading;
@@ -62,7 +63,7 @@ class ReturnedClips {
         Optional<ClipNote> read;
         try {
             read = note(sent);
-        } catch (InvalidInput unreadable) {
+        } catch (InvalidInput | CodingFailed unreadable) {
             return new Returned(name, false, "", "", "", null, unreadable.getMessage());
         }
         if (read.isEmpty()) {
@@ -125,7 +126,7 @@ class ReturnedClips {
         for (MultipartFile file : files) {
             try {
                 note(file).ifPresent(notes::add);
-            } catch (InvalidInput unreadable) {
+            } catch (InvalidInput | CodingFailed unreadable) {
                 throw new Refused(OpenController.name(file) + ": " + unreadable.getMessage());
             }
         }
