@@ -62,7 +62,8 @@ class SetController {
 
     @PostMapping("/remove")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@RequestParam(name = "setName", defaultValue = "") String name) {
+    void remove(@PathVariable UUID id, @RequestParam(name = "setName", defaultValue = "") String name) {
+        projects.require(id);
         sets.remove(name);
     }
 }
