@@ -15,9 +15,6 @@ import org.logophon.core.sound.SoundSource;
  */
 public final class ClipFinisher {
 
-    /** Samples that are held at once while they are measured: a minute and a half. */
-    private static final long AT_ONCE = 1 << 22;
-
     private final Resampler resampler;
 
     public ClipFinisher(Resampler resampler) {
@@ -38,7 +35,8 @@ public final class ClipFinisher {
     public Clip finish(SoundSource trimmed, List<WordTime> words, FinishSettings settings, double offsetDb) {
         SoundSource converted = ConvertedSource.of(trimmed, settings.rate(), resampler);
         // measured many times over: so long it is held, if it is short
-        SoundSource measured = converted.length() > AT_ONCE ? converted : SoundSource.of(converted.inMemory());
+        SoundSource measured =
+                converted.length() > ConvertedSource.AT_ONCE ? converted : SoundSource.of(converted.inMemory());
         Level level = Level.of(measured, settings, offsetDb);
         SoundSource clip = padded(new LevelledSource(converted, level), settings);
         return new Clip(

@@ -13,7 +13,7 @@ public final class ConvertedSource implements SoundSource {
     /** Around a block, more than any converter's filter reaches. Ours. */
     private static final int LEAST_MARGIN = 4_096;
     /** Up to this many samples at either rate a sound is converted at once. */
-    private static final long AT_ONCE = 1 << 22;
+    public static final long AT_ONCE = 1 << 22;
 
     private final SoundSource source;
     private final Resampler resampler;
