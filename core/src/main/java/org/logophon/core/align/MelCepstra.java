@@ -12,9 +12,10 @@ import org.logophon.core.sound.Sound;
  *
  * @param frames      a step's values: cepstra first, then slopes
  * @param levels      a step's level, in dB under the loudest
+ * @param loudest     power of the loudest step, or of one before it
  * @param stepSeconds from one step to the next; a step is in the middle of its window
  */
-record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
+record MelCepstra(float[][] frames, float[] levels, double loudest, double stepSeconds) {
 
     static final double STEP_SECONDS = 0.010;
     private static final double WINDOW_SECONDS = 0.025;
@@ -45,11 +46,29 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
     }
 
     static MelCepstra of(Sound sound, double highestHertz) {
-        int step = (int) Math.round(STEP_SECONDS * sound.rate());
+        return of(sound, highestHertz, 1);
+    }
+
+    /** @param throat as {@link #raw} takes it */
+    static MelCepstra of(Sound sound, double highestHertz, double throat) {
+        MelCepstra raw = raw(sound, highestHertz, STEP_SECONDS, throat, 1e-12);
+        slopes(raw.frames());
+        normalise(raw.frames(), new boolean[raw.frames().length]);
+        return raw;
+    }
+
+    /**
+     * Before slopes, and not brought to a mean: a part of a longer sound.
+     *
+     * @param throat  by how much its resonances are moved up: over 1 for a shorter vocal tract than the speaker has
+     * @param loudestBefore power that was the loudest before it, as an earlier part gave it
+     */
+    static MelCepstra raw(Sound sound, double highestHertz, double stepSeconds, double throat, double loudestBefore) {
+        int step = (int) Math.round(stepSeconds * sound.rate());
         int window = (int) Math.round(WINDOW_SECONDS * sound.rate());
         int count = Math.max(1, (sound.samples().length + step - 1) / step);
-        double[][] bands = bands(sound, count, step, window, highestHertz);
-        double loudest = 1e-12;
+        double[][] bands = bands(sound, count, step, window, highestHertz, throat);
+        double loudest = loudestBefore;
         for (double[] frame : bands) {
             loudest = Math.max(loudest, sum(frame));
         }
@@ -60,9 +79,7 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
             levels[f] = (float) (10 * Math.log10(Math.max(1e-12, sum(bands[f]) / loudest)));
             cepstrum(bands[f], floor, frames[f]);
         }
-        slopes(frames);
-        normalise(frames);
-        return new MelCepstra(frames, levels, step / (double) sound.rate());
+        return new MelCepstra(frames, levels, loudest, step / (double) sound.rate());
     }
 
     private static double sum(double[] values) {
@@ -73,13 +90,13 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
         return sum;
     }
 
-    private static double[][] bands(Sound sound, int count, int step, int window, double highestHertz) {
+    private static double[][] bands(Sound sound, int count, int step, int window, double highestHertz, double throat) {
         int size = Integer.highestOneBit(Math.max(2, window - 1)) << 1;
         double[] shape = new double[window];
         for (int i = 0; i < window; i++) {
             shape[i] = 0.54 - 0.46 * Math.cos(2 * Math.PI * i / (window - 1));
         }
-        double[] places = places(size, sound.rate(), highestHertz);
+        double[] places = places(size, sound.rate() * throat, highestHertz);
         float[] x = sound.samples();
         double[][] bands = new double[count][BANDS];
         double[][] frame = new double[2][size];
@@ -112,12 +129,12 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
     }
 
     /** Where each line of the spectrum stands among the bands; band {@code b} reaches from {@code b} to {@code b + 2}. */
-    private static double[] places(int size, int rate, double highestHertz) {
+    private static double[] places(int size, double rate, double highestHertz) {
         double low = mel(LOWEST_HZ);
         double wide = (mel(highestHertz) - low) / (BANDS + 1);
         double[] places = new double[size / 2 + 1];
         for (int i = 0; i <= size / 2; i++) {
-            places[i] = (mel(i * (double) rate / size) - low) / wide;
+            places[i] = (mel(i * rate / size) - low) / wide;
         }
         return places;
     }
@@ -140,7 +157,7 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
         }
     }
 
-    private static void slopes(float[][] frames) {
+    static void slopes(float[][] frames) {
         for (int f = 0; f < frames.length; f++) {
             for (int c = 0; c < CEPSTRA; c++) {
                 float sum = 0;
@@ -152,16 +169,21 @@ record MelCepstra(float[][] frames, float[] levels, double stepSeconds) {
         }
     }
 
-    private static void normalise(float[][] frames) {
+    /** @param left steps that don't count: where nobody speaks */
+    static void normalise(float[][] frames, boolean[] left) {
         for (int c = 0; c < 2 * CEPSTRA; c++) {
             double sum = 0;
             double squares = 0;
-            for (float[] frame : frames) {
-                sum += frame[c];
-                squares += (double) frame[c] * frame[c];
+            int count = 0;
+            for (int f = 0; f < frames.length; f++) {
+                if (!left[f]) {
+                    sum += frames[f][c];
+                    squares += (double) frames[f][c] * frames[f][c];
+                    count++;
+                }
             }
-            double mean = sum / frames.length;
-            double spread = Math.sqrt(Math.max(1e-12, squares / frames.length - mean * mean));
+            double mean = count == 0 ? 0 : sum / count;
+            double spread = Math.sqrt(Math.max(1e-12, count == 0 ? 1 : squares / count - mean * mean));
             double weight = (c < CEPSTRA ? 1 : SLOPES) / spread;
             for (float[] frame : frames) {
                 frame[c] = (float) ((frame[c] - mean) * weight);

@@ -95,7 +95,7 @@ final class Warp {
         return cost == null || j < low || j - low >= cost.length ? Float.MAX_VALUE : cost[j - low];
     }
 
-    private static float distance(float[] one, float[] other) {
+    static float distance(float[] one, float[] other) {
         float sum = 0;
         for (int c = 0; c < one.length; c++) {
             float difference = one[c] - other[c];
