@@ -9,7 +9,7 @@ import org.logophon.core.sound.Sound;
  * milliseconds and a voice's pulses come again with each period, so that what is around them is as rough as they are.
  * Thresholds are ours, tried on all voices.
  */
-final class Clicks {
+public final class Clicks {
 
     /** So many times the rest of its surroundings. */
     private static final double OUT = 6.5;
@@ -25,7 +25,7 @@ final class Clicks {
     private Clicks() {}
 
     /** @return seconds, in order */
-    static List<Double> in(Sound sound) {
+    public static List<Double> in(Sound sound) {
         float[] x = sound.samples();
         float[] rough = new float[x.length];
         for (int i = 1; i + 1 < x.length; i++) {

@@ -20,7 +20,11 @@ public record TakeFinding(Kind kind, double fromSeconds, double toSeconds, int s
         CUT("cut off"),
         CLICK("a click"),
         LEVEL("falls out of the level"),
-        SILENCE("a long silence");
+        SILENCE("a long silence"),
+        PUT_IN("more than the script"),
+        STUMBLE("a stumble"),
+        HESITATION("a hesitation"),
+        BREATH("a loud breath");
 
         private final String label;
 

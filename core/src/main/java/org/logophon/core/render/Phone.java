@@ -17,7 +17,7 @@ import org.logophon.core.render.Utterance.PhonemeStart;
 public record Phone(int word, double from, double to, String ipa) {
 
     /** The engine's sounds by the words that they are in; none where it doesn't name them. */
-    static List<Phone> of(List<WordTime> words, Utterance utterance) {
+    public static List<Phone> of(List<WordTime> words, Utterance utterance) {
         List<PhonemeStart> heard = utterance.phonemes();
         if (words.isEmpty() || heard.stream().allMatch(phoneme -> phoneme.ipa().isEmpty())) {
             return List.of();

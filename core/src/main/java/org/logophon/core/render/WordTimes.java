@@ -16,12 +16,12 @@ import org.logophon.core.script.Words;
  * be several: {@code 1,240} has four) and ends where the next word or a pause starts. Words that the engine says in one
  * breath ("no one", "on the" are one event of espeak-ng) are parted where a sound begins, by how many sounds each has.
  */
-final class WordTimes {
+public final class WordTimes {
 
     private WordTimes() {}
 
     /** @param language BCP 47 tag of the voice */
-    static List<WordTime> of(String cue, String language, SpokenText spoken, Utterance utterance) {
+    public static List<WordTime> of(String cue, String language, SpokenText spoken, Utterance utterance) {
         List<Word> words = Words.of(cue);
         int[] starts = starts(words, spoken, utterance);
         int samples = utterance.sound().samples().length;

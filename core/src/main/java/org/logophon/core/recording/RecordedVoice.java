@@ -1,0 +1,116 @@
+package org.logophon.core.recording;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.logophon.core.input.InvalidInput;
+import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.Age;
+import org.logophon.core.voice.Gender;
+import org.logophon.core.voice.Terms;
+import org.logophon.core.voice.Voice;
+
+/**
+ * A recording as a voice: one that can say its own words only. With another voice beside it, that one says them in the
+ * recording's timing and melody. Its identifier says all of it, so that a recipe, a take and a cue name it as any voice.
+ *
+ * @param recording which one
+ * @param voice     id of the voice that says it; empty for the recording itself
+ * @param timing    how much of the recording's timing, 0–100 %
+ * @param melody    how much of its melody, 0–100 %
+ * @param ownPitch  true when the voice keeps its own median pitch, false for the recording's
+ */
+public record RecordedVoice(String recording, String voice, int timing, int melody, boolean ownPitch) {
+
+    /** Engine family of recordings. */
+    public static final String ENGINE = "recording";
+
+    private static final String PLAIN = "recording:";
+    private static final String RECAST = "recast:";
+
+    public RecordedVoice {
+        if (timing < 0 || timing > 100 || melody < 0 || melody > 100) {
+            throw new InvalidInput("Timing and melody go from 0 to 100 %.");
+        }
+    }
+
+    /** The recording itself. */
+    public static RecordedVoice itself(String recording) {
+        return new RecordedVoice(recording, "", 100, 100, true);
+    }
+
+    /** What an identifier says; empty for any other voice's. */
+    public static Optional<RecordedVoice> of(String id) {
+        if (id != null && id.startsWith(PLAIN)) {
+            return Optional.of(itself(id.substring(PLAIN.length())));
+        }
+        if (id == null || !id.startsWith(RECAST)) {
+            return Optional.empty();
+        }
+        String[] parts = id.substring(RECAST.length()).split(":", 5);
+        return parts.length < 5
+                ? Optional.empty()
+                : Optional.of(new RecordedVoice(
+                        parts[0],
+                        parts[4],
+                        Integer.parseInt(parts[1]),
+                        Integer.parseInt(parts[2]),
+                        parts[3].equals("own")));
+    }
+
+    public String id() {
+        return recast()
+                ? RECAST + recording + ":" + timing + ":" + melody + ":" + (ownPitch ? "own" : "recorded") + ":" + voice
+                : PLAIN + recording;
+    }
+
+    /** True when another voice says it. */
+    public boolean recast() {
+        return !voice.isEmpty();
+    }
+
+    /**
+     * As a voice.
+     *
+     * @param voices finds the one that says it
+     * @param language of the recording; a voice that says it brings its own
+     * @return empty when that voice isn't here
+     */
+    public Optional<Voice> asVoice(Function<String, Optional<Voice>> voices, String language) {
+        if (!recast()) {
+            return Optional.of(made("Your recording", language, "", null, Age.GROWN, id()));
+        }
+        return voices.apply(voice)
+                .filter(found -> found.terms().free() && !found.whispers())
+                .map(found -> made(
+                        found.name() + ", as recorded",
+                        found.language(),
+                        found.accent(),
+                        found.gender(),
+                        found.age(),
+                        // another tuning of a house voice is another sound
+                        id() + "|" + found.baseId() + "|" + found.tuning()));
+    }
+
+    /** @param gender null for a recording: nobody asked who spoke */
+    private Voice made(String name, String language, String accent, Gender gender, Age age, String engineVoice) {
+        Set<Ability> can =
+                Set.of(Ability.PACE, Ability.PITCH, Ability.RANGE, Ability.STRESS, Ability.PAUSE, Ability.WORD_TIMES);
+        return new Voice(
+                id(),
+                name,
+                language,
+                language,
+                accent,
+                gender,
+                age,
+                List.of(),
+                ENGINE,
+                engineVoice,
+                can,
+                Set.of(),
+                List.of(),
+                Terms.FREE);
+    }
+}
