@@ -121,8 +121,8 @@ class StoreTest extends ApplicationTest {
             samples[i] = (float) (0.2 * Math.sin(i * 0.02));
         }
         UUID cue = UUID.fromString(server.cues(project).get(0).get("id").asString());
-        StoredSpeech speech = speeches.save(new Sound(samples, 48_000), null);
-        UUID take = takes.spoken(cue, TakeSource.RECORDED, speech.id(), TakeOrigin.spoken(words, "Narrator"));
+        StoredSpeech speech = speeches.save(new Sound(samples, 48_000), null, List.of());
+        UUID take = takes.spoken(cue, TakeSource.RECORDED, speech.id(), TakeOrigin.spoken(words, "Narrator", null));
         cues.keep(cue, take, null);
         return take;
     }

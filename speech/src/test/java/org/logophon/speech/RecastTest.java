@@ -48,8 +48,8 @@ class RecastTest {
         Narrator narrator = new Narrator(
                 new RecordedEngine(new Engines(POOL), plain(), id -> Optional.of(recorded), VOICES),
                 new WorkerResampler(POOL));
-        Voice as = new RecordedVoice("one", voice, timing, melody, ownPitch)
-                .asVoice(VOICES, "en-GB")
+        Voice as = new RecordedVoice("one", "", voice, timing, melody, ownPitch)
+                .asVoice(VOICES)
                 .orElseThrow();
         return narrator.render(Recipe.of(TEXT, as, narrator.engineVersion(as), ResolvedDirection.NEUTRAL));
     }
@@ -147,7 +147,7 @@ class RecastTest {
         Narrator narrator = new Narrator(
                 new RecordedEngine(new Engines(POOL), plain(), id -> Optional.of(recorded), VOICES),
                 new WorkerResampler(POOL));
-        Voice itself = RecordedVoice.itself("one").asVoice(VOICES, "en-GB").orElseThrow();
+        Voice itself = RecordedVoice.itself("one", "en-GB").asVoice(VOICES).orElseThrow();
         Speech as = narrator.render(Recipe.of(TEXT, itself, "", ResolvedDirection.NEUTRAL));
         assertThat(as.sound().pcm16()).isEqualTo(recording.sound().pcm16());
         assertThat(as.words()).isEqualTo(recording.words());

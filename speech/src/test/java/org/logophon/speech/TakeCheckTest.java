@@ -65,7 +65,7 @@ class TakeCheckTest {
         SpokenText spoken = SpokenText.of(text);
         Utterance anew = ANEW.computeIfAbsent(
                 voice.id() + text, key -> ENGINES.speak(new SpeechRequest(voice, spoken, PACE / 100.0, 0)));
-        return TakeCheck.of(sound, TakeOrigin.spoken(text, "Narrator"), spoken, anew);
+        return TakeCheck.of(sound, TakeOrigin.spoken(text, "Narrator", null), spoken, anew);
     }
 
     private static Sound without(Sound sound, int from, int to) {

@@ -2,7 +2,6 @@ package org.logophon.app.audio;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -24,7 +23,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Tables {@code sound} and {@code sound_piece}: 16-bit little-endian mono PCM, each sound once. What is hours long is
+ * Tables {@code sound} and {@code sound_piece}: little-endian mono PCM of 16 or 24 bits, each sound once. What is hours long is
  * written and read piece by piece.
  */
 @Component
@@ -33,7 +32,6 @@ public class AudioStore {
     /** Of a piece, but for the last one of a sound. */
     static final int PIECE_BYTES = 1 << 18;
 
-    private static final int PIECE_SAMPLES = PIECE_BYTES / 2;
     /** Pieces that were read last: who plays a sound asks for the same ones again and again. */
     private static final long MOST_CACHED_BYTES = 32L << 20;
 
@@ -53,10 +51,20 @@ public class AudioStore {
 
     private record Place(UUID sound, int position) {}
 
-    /** Stores a sound that is in memory. */
+    /** Stores a sound that is in memory, in 16 bits: what engines give has no more. */
     public StoredSound store(Sound sound) {
+        return store(sound, 16);
+    }
+
+    /** @param bits 16 or 24 */
+    public StoredSound store(Sound sound, int bits) {
+        return store(SoundSource.of(sound), bits);
+    }
+
+    /** Stores a sound of any length, read as it is written. @param bits 16 or 24 */
+    public StoredSound store(SoundSource sound, int bits) {
         try {
-            return store(new Pcm(sound), sound.rate());
+            return store(new PcmStream(sound, bits), sound.rate(), bits);
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
@@ -65,31 +73,45 @@ public class AudioStore {
     /**
      * Stores a sound as it comes. A sound that is there already is not stored again.
      *
-     * @param pcm  16-bit little-endian mono; half a sample at its end is left out
+     * @param pcm  16-bit little-endian mono; a part of a sample at its end is left out
      * @param rate samples a second
      */
     public StoredSound store(InputStream pcm, int rate) throws IOException {
+        return store(pcm, rate, 16);
+    }
+
+    /** @param bits of the samples, 16 or 24 */
+    public StoredSound store(InputStream pcm, int rate, int bits) throws IOException {
         UUID id = UUID.randomUUID();
         try {
-            return transaction.execute(status -> written(id, pcm, rate));
+            return transaction.execute(status -> written(id, pcm, rate, bits));
         } catch (UncheckedIOException failed) {
             throw failed.getCause();
         }
     }
 
-    private StoredSound written(UUID id, InputStream pcm, int rate) {
-        jdbc.sql("insert into sound (id, sample_rate, stored_at) values (:id, :rate, :now)")
+    /** Of a piece: as many samples as go into {@link #PIECE_BYTES}. */
+    private static int pieceSamples(int bits) {
+        return PIECE_BYTES / (bits / 8);
+    }
+
+    private StoredSound written(UUID id, InputStream pcm, int rate, int bits) {
+        int each = bits / 8;
+        int size = pieceSamples(bits) * each;
+        jdbc.sql("insert into sound (id, sample_rate, bits, stored_at) values (:id, :rate, :bits, :now)")
                 .param("id", id)
+                .param("bits", bits)
                 .param("rate", rate)
                 .param("now", now())
                 .update();
         MessageDigest digest = sha256();
-        digest.update((rate + "\n").getBytes(StandardCharsets.UTF_8));
+        digest.update((rate + (bits == 16 ? "" : " " + bits) + "\n").getBytes(StandardCharsets.UTF_8));
         long bytes = 0;
         int position = 0;
         try {
-            for (byte[] piece = pcm.readNBytes(PIECE_BYTES); piece.length > 1; piece = pcm.readNBytes(PIECE_BYTES)) {
-                byte[] whole = piece.length % 2 == 0 ? piece : Arrays.copyOf(piece, piece.length - 1);
+            for (byte[] piece = pcm.readNBytes(size); piece.length >= each; piece = pcm.readNBytes(size)) {
+                byte[] whole =
+                        piece.length % each == 0 ? piece : Arrays.copyOf(piece, piece.length - piece.length % each);
                 digest.update(whole);
                 bytes += whole.length;
                 jdbc.sql("insert into sound_piece (sound_id, position, content) values (:id, :position, :content)")
@@ -108,10 +130,13 @@ public class AudioStore {
                 .query((row, at) -> true)
                 .single();
         Optional<StoredSound> known = jdbc.sql(
-                        "update sound set unused_since = null where hash = :hash returning id, sample_rate, samples")
+                        "update sound set unused_since = null where hash = :hash returning id, sample_rate, samples, bits")
                 .param("hash", hash)
                 .query((row, at) -> new StoredSound(
-                        row.getObject("id", UUID.class), row.getInt("sample_rate"), row.getLong("samples")))
+                        row.getObject("id", UUID.class),
+                        row.getInt("sample_rate"),
+                        row.getLong("samples"),
+                        row.getInt("bits")))
                 .optional();
         if (known.isPresent()) {
             jdbc.sql("delete from sound where id = :id").param("id", id).update();
@@ -119,10 +144,10 @@ public class AudioStore {
         }
         jdbc.sql("update sound set hash = :hash, samples = :samples where id = :id")
                 .param("hash", hash)
-                .param("samples", bytes / 2)
+                .param("samples", bytes / each)
                 .param("id", id)
                 .update();
-        return new StoredSound(id, rate, bytes / 2);
+        return new StoredSound(id, rate, bytes / each, bits);
     }
 
     /**
@@ -135,7 +160,7 @@ public class AudioStore {
                 ? 0
                 : jdbc.sql("with gone as (delete from sound s where s.id in (:sounds) and not ("
                                 + SoundUpkeep.REFERRED
-                                + ") returning samples) select coalesce(sum(samples * 2), 0) from gone")
+                                + ") returning samples, bits) select coalesce(sum(samples * bits / 8), 0) from gone")
                         .param("sounds", sounds)
                         .query(Long.class)
                         .single();
@@ -156,14 +181,18 @@ public class AudioStore {
 
             @Override
             public void read(long from, long to, BlockReader reader) {
-                float[] block = new float[PIECE_SAMPLES];
+                int each = sound.bits() / 8;
+                int size = pieceSamples(sound.bits());
+                float[] block = new float[size];
                 for (long at = from; at < to; ) {
-                    byte[] piece = piece(sound.id(), (int) (at / PIECE_SAMPLES));
-                    int first = (int) (at % PIECE_SAMPLES);
-                    int count = (int) Math.min(piece.length / 2 - first, to - at);
+                    byte[] piece = piece(sound.id(), (int) (at / size));
+                    int first = (int) (at % size);
+                    int count = (int) Math.min(piece.length / each - first, to - at);
                     for (int i = 0; i < count; i++) {
-                        int low = 2 * (first + i);
-                        block[i] = (short) (piece[low] & 0xff | piece[low + 1] << 8) / 32768f;
+                        int low = each * (first + i);
+                        block[i] = each == 2
+                                ? (short) (piece[low] & 0xff | piece[low + 1] << 8) / 32768f
+                                : (piece[low] & 0xff | (piece[low + 1] & 0xff) << 8 | piece[low + 2] << 16) / 8388608f;
                     }
                     reader.block(block, count);
                     at += count;
@@ -193,37 +222,6 @@ public class AudioStore {
             return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException everyJavaHasIt) {
             throw new IllegalStateException(everyJavaHasIt);
-        }
-    }
-
-    /** A sound's samples as a stream, turned into 16 bits a piece at a time. */
-    private static final class Pcm extends InputStream {
-
-        private final Sound sound;
-        private int next;
-        private ByteArrayInputStream piece = new ByteArrayInputStream(new byte[0]);
-
-        Pcm(Sound sound) {
-            this.sound = sound;
-        }
-
-        private boolean more() {
-            if (piece.available() == 0 && next < sound.samples().length) {
-                int end = Math.min(sound.samples().length, next + PIECE_SAMPLES);
-                piece = new ByteArrayInputStream(sound.pcm16(next, end));
-                next = end;
-            }
-            return piece.available() > 0;
-        }
-
-        @Override
-        public int read() {
-            return more() ? piece.read() : -1;
-        }
-
-        @Override
-        public int read(byte[] into, int offset, int length) {
-            return more() ? piece.read(into, offset, length) : -1;
         }
     }
 }

@@ -8,8 +8,9 @@ import org.logophon.core.programme.SampleCount;
  *
  * @param rate    samples a second
  * @param samples how many it has
+ * @param bits    of each: 16, or 24 of what people record
  */
-public record StoredSound(UUID id, int rate, long samples) {
+public record StoredSound(UUID id, int rate, long samples, int bits) {
 
     public double seconds() {
         return samples / (double) rate;

@@ -81,7 +81,10 @@ class PaidSpeech {
             phonemes.add(new PhonemeStart(parts[i], parts[i + 1] == 1));
         }
         StoredSound sound = new StoredSound(
-                row.getObject("sound_id", UUID.class), row.getInt("sample_rate"), row.getLong("samples"));
+                row.getObject("sound_id", UUID.class),
+                row.getInt("sample_rate"),
+                row.getLong("samples"),
+                row.getInt("bits"));
         return new Utterance(audio.source(sound).inMemory(), words, phonemes);
     }
 }

@@ -9,6 +9,7 @@ import org.logophon.app.audio.AudioStore;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.take.RecordingRepository;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.ProgrammeReader;
@@ -41,6 +42,7 @@ class TakeChecks {
     private final Projects projects;
     private final TakeRepository takes;
     private final CheckRepository checks;
+    private final RecordingRepository recordings;
     private final AudioStore audio;
     private final VoiceCatalogue voices;
     private final Engines engines;
@@ -50,12 +52,14 @@ class TakeChecks {
             Projects projects,
             TakeRepository takes,
             CheckRepository checks,
+            RecordingRepository recordings,
             AudioStore audio,
             VoiceCatalogue voices,
             WorkerPool pool) {
         this.projects = projects;
         this.takes = takes;
         this.checks = checks;
+        this.recordings = recordings;
         this.audio = audio;
         this.voices = voices;
         // voices of the house alone: a check never asks a service, nor a program of the user's own
@@ -148,6 +152,11 @@ class TakeChecks {
     }
 
     private List<TakeFinding> findings(Take take) {
+        Optional<RecordingRepository.Told> told = recordings.find(take.speech());
+        if (told.isPresent()) {
+            // it was held against its words when it was taken
+            return told.get().findings();
+        }
         if (take.sound().seconds() > LONGEST_SECONDS) {
             return List.of();
         }

@@ -18,6 +18,9 @@ record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses,
 
     static CueLevels of(Project project, Role role, Cue cue, VoiceCatalogue voices) {
         TakenDirection taken = cue.taken();
+        if (taken != null && taken.recorded()) {
+            return recorded(project, role, cue, then(taken.voice(), voices));
+        }
         if (taken != null) {
             return new CueLevels(
                     then(taken.voice(), voices),
@@ -31,6 +34,27 @@ record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses,
                         project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction()),
                 role == null ? PauseDefaults.NONE : role.pauseDefaults(),
                 role == null ? 0 : role.livelyPercent());
+    }
+
+    /** What a script or a role says of a voice's pace and pitch is no matter of a recording; its loudness and its rest are. */
+    private static CueLevels recorded(Project project, Role role, Cue cue, Voice voice) {
+        ResolvedDirection all = ResolvedDirection.of(
+                project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());
+        ResolvedDirection own = ResolvedDirection.of(cue.direction());
+        return new CueLevels(
+                voice,
+                new ResolvedDirection(
+                        own.paceFactor(),
+                        own.semitones(),
+                        own.rangeFactor(),
+                        all.loudnessDb(),
+                        all.pauseMillis(),
+                        own.effect(),
+                        own.effectPercent(),
+                        own.style(),
+                        own.stylePercent()),
+                PauseDefaults.NONE,
+                0);
     }
 
     /** As it was tuned then; a house voice that is gone is made of its base again. Null when that is gone, too. */

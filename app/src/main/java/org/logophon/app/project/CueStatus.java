@@ -41,6 +41,8 @@ public record CueStatus(
         if (keptTake == null) {
             return false;
         }
-        return source == TakeSource.RENDERED ? recipe != null && recipe.equals(keptRecipe) : text.equals(spokenText);
+        return takeRecipe != null
+                ? recipe != null && recipe.equals(keptRecipe)
+                : text.equals(spokenText) && (recipe == null || keptRecipe == null || recipe.equals(keptRecipe));
     }
 }

@@ -19,8 +19,8 @@ class CueStatusRepository {
     /** Counted for all cues in question at once: thousands of small questions would take ten times as long. */
     private static final String SELECT = """
             with asked as (%s)
-            select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples,
-                   case when t.source <> 'rendered' then t.origin ->> 'text' end as spoken_text,
+            select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples, w.bits,
+                   case when t.recipe is null then t.origin ->> 'text' end as spoken_text,
                    coalesce(made.takes, 0) as takes, work.state, work.problem,
                    a.words, a.voice, a.direction, a.readings, a.take, a.loudness, coalesce(noted.notes, 0) as notes
             from cue c
@@ -74,7 +74,9 @@ class CueStatusRepository {
                 source == null ? null : TakeSource.of(source),
                 row.getString("take_recipe"),
                 row.getString("spoken_text"),
-                sound == null ? null : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples")),
+                sound == null
+                        ? null
+                        : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples"), row.getInt("bits")),
                 row.getInt("takes"),
                 "waiting".equals(row.getString("state")),
                 row.getString("problem"),

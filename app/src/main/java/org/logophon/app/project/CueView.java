@@ -56,7 +56,7 @@ public record CueView(
      */
     public SampleCount gap(Integer ofScene) {
         boolean said = cue.direction().pauseAfterMillis() != null
-                || cue.taken() != null
+                || cue.taken() != null && !cue.taken().recorded()
                 || role != null && role.direction().pauseAfterMillis() != null;
         return SampleCount.ofMillis(ofScene != null && !said ? ofScene : direction.pauseMillis());
     }

@@ -15,6 +15,7 @@ import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
@@ -135,11 +136,19 @@ class ProjectContents {
             return new CueContent(
                     cue, role, null, direction, own, null, null, problem, reference(project, cue, null, unspeakable));
         }
-        Function<Voice, List<Pronunciation>> said =
-                speaking -> around.readings().said(cue.id(), cue.text(), speaking.language());
+        // what stands in a script to be read otherwise, or by somebody else, was said as it was said
+        boolean recorded = voice.engine().equals(RecordedVoice.ENGINE);
+        boolean recast =
+                RecordedVoice.of(voice.id()).filter(RecordedVoice::recast).isPresent();
+        Function<Voice, List<Pronunciation>> said = speaking ->
+                recorded && !recast ? List.of() : around.readings().said(cue.id(), cue.text(), speaking.language());
         Speaker speaker = new Speaker(voice, narrator.engineVersion(voice), direction);
         VoiceParts parts = VoiceParts.of(
-                cue.text(), own.heard(), speaker, new CueSpeakers(project, cue, cast, voices, narrator), said);
+                cue.text(),
+                recorded ? List.of() : own.heard(),
+                speaker,
+                new CueSpeakers(project, cue, cast, voices, narrator),
+                said);
         Recipe recipe = Recipe.of(cue.text(), said.apply(voice), voice, speaker.engineVersion(), direction)
                 .with(score(cue, levels, own, around.seeds()))
                 .parted(parts);

@@ -24,7 +24,7 @@ public class ProjectUpkeep implements Upkeep {
     @Override
     public List<Held> held() {
         return jdbc.sql("""
-                select count(distinct p.id) as things, coalesce(sum(w.samples * 2), 0) as bytes from project p
+                select count(distinct p.id) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from project p
                 left join cue c on c.project_id = p.id left join take t on t.cue_id = c.id
                 left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
                 where p.deleted_at is not null""")

@@ -1,11 +1,14 @@
 package org.logophon.app.project;
 
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.core.recording.RecordedVoice;
+import org.logophon.core.take.TakenDirection;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,7 +41,7 @@ public class TakeKeeping {
     public void keep(UUID project, UUID takeId) {
         table.hold(project);
         Take take = require(project, takeId);
-        keep(projects.cue(project, take.cueId()), take);
+        keep(project, projects.cue(project, take.cueId()), take);
         table.touch(project);
     }
 
@@ -50,7 +53,7 @@ public class TakeKeeping {
         for (CueView cue : projects.view(project).cues()) {
             UUID take = wanted.get(cue.id());
             if (take != null && !take.equals(cue.keptTake())) {
-                keep(cue, require(project, take));
+                keep(project, cue, require(project, take));
                 changed++;
             }
         }
@@ -60,9 +63,10 @@ public class TakeKeeping {
         return changed;
     }
 
-    private void keep(CueView cue, Take take) {
+    private void keep(UUID project, CueView cue, Take take) {
         takes.setDeleted(take.id(), false);
-        cues.keep(take.cueId(), take.id(), cue.recipe() == null ? take.recipe() : cue.recipeHash());
+        CueView now = spokenBy(project, cue, take);
+        cues.keep(take.cueId(), take.id(), now.recipe() == null ? take.recipe() : now.recipeHash());
         takes.kept(take.id());
     }
 
@@ -75,5 +79,24 @@ public class TakeKeeping {
             throw new Refused(take.name() + " is the kept take. Keep another one first.");
         }
         takes.setDeleted(takeId, deleted);
+    }
+
+    /** A cue whose recording is kept is said by it from now on, and by its voice again when one of its takes is kept. */
+    private CueView spokenBy(UUID project, CueView cue, Take take) {
+        TakenDirection taken = cue.cue().taken();
+        boolean recording = RecordedVoice.of(
+                        take.origin().voice() == null
+                                ? null
+                                : take.origin().voice().id())
+                .isPresent();
+        if (!recording && (taken == null || !taken.recorded())) {
+            return cue;
+        }
+        TakenDirection wanted = recording ? TakenDirection.of(take.name(), take.origin()) : null;
+        if (Objects.equals(taken, wanted)) {
+            return cue;
+        }
+        cues.direct(cue.id(), cue.cue().direction(), wanted);
+        return projects.cue(project, cue.id());
     }
 }

@@ -10,9 +10,15 @@ import org.logophon.core.coding.Coder;
 import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.recording.CueCutter;
+import org.logophon.core.recording.Recorded;
+import org.logophon.core.recording.RecordedEngine;
+import org.logophon.core.recording.RecordingHolder;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.sound.Resampler;
+import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 import org.logophon.speech.coding.FfmpegCoder;
@@ -20,6 +26,7 @@ import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.own.OwnEnginesFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -38,15 +45,35 @@ class SpeechConfiguration {
     }
 
     @Bean
-    Narrator narrator(WorkerPool pool, HiredAccess hired, Ledger ledger, OwnEnginesFile own) {
+    Narrator narrator(
+            WorkerPool pool,
+            HiredAccess hired,
+            Ledger ledger,
+            OwnEnginesFile own,
+            Recorded.Store recordings,
+            ObjectProvider<VoiceCatalogue> voices) {
+        Engines engines = new Engines(
+                pool,
+                hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null),
+                own.engines());
+        Resampler resampler = new WorkerResampler(pool);
         return new Narrator(
-                new Engines(
-                        pool,
-                        hired.service()
-                                .map(service -> new HiredEngine(service, ledger))
-                                .orElse(null),
-                        own.engines()),
-                new WorkerResampler(pool));
+                new RecordedEngine(
+                        engines,
+                        new Narrator(engines, resampler),
+                        recordings,
+                        id -> voices.getObject().find(id)),
+                resampler);
+    }
+
+    @Bean
+    CueCutter cueCutter(WorkerPool pool, Resampler resampler) {
+        return new CueCutter(new Engines(pool), NativeVoices::quick, resampler);
+    }
+
+    @Bean
+    RecordingHolder recordingHolder(WorkerPool pool) {
+        return new RecordingHolder(new Engines(pool), NativeVoices::saying);
     }
 
     /** @param file empty for none; what is wrong with it is told, and what is right with it is used */

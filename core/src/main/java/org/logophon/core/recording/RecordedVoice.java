@@ -16,12 +16,13 @@ import org.logophon.core.voice.Voice;
  * recording's timing and melody. Its identifier says all of it, so that a recipe, a take and a cue name it as any voice.
  *
  * @param recording which one
+ * @param language  of the recording, BCP 47; empty where another voice says it
  * @param voice     id of the voice that says it; empty for the recording itself
  * @param timing    how much of the recording's timing, 0–100 %
  * @param melody    how much of its melody, 0–100 %
  * @param ownPitch  true when the voice keeps its own median pitch, false for the recording's
  */
-public record RecordedVoice(String recording, String voice, int timing, int melody, boolean ownPitch) {
+public record RecordedVoice(String recording, String language, String voice, int timing, int melody, boolean ownPitch) {
 
     /** Engine family of recordings. */
     public static final String ENGINE = "recording";
@@ -36,14 +37,15 @@ public record RecordedVoice(String recording, String voice, int timing, int melo
     }
 
     /** The recording itself. */
-    public static RecordedVoice itself(String recording) {
-        return new RecordedVoice(recording, "", 100, 100, true);
+    public static RecordedVoice itself(String recording, String language) {
+        return new RecordedVoice(recording, language, "", 100, 100, true);
     }
 
     /** What an identifier says; empty for any other voice's. */
     public static Optional<RecordedVoice> of(String id) {
         if (id != null && id.startsWith(PLAIN)) {
-            return Optional.of(itself(id.substring(PLAIN.length())));
+            String[] parts = id.substring(PLAIN.length()).split(":", 2);
+            return Optional.of(itself(parts[0], parts.length < 2 ? "" : parts[1]));
         }
         if (id == null || !id.startsWith(RECAST)) {
             return Optional.empty();
@@ -53,6 +55,7 @@ public record RecordedVoice(String recording, String voice, int timing, int melo
                 ? Optional.empty()
                 : Optional.of(new RecordedVoice(
                         parts[0],
+                        "",
                         parts[4],
                         Integer.parseInt(parts[1]),
                         Integer.parseInt(parts[2]),
@@ -62,7 +65,12 @@ public record RecordedVoice(String recording, String voice, int timing, int melo
     public String id() {
         return recast()
                 ? RECAST + recording + ":" + timing + ":" + melody + ":" + (ownPitch ? "own" : "recorded") + ":" + voice
-                : PLAIN + recording;
+                : PLAIN + recording + ":" + language;
+    }
+
+    /** The same recording said by another voice. */
+    public RecordedVoice by(String otherVoice, int timingPercent, int melodyPercent, boolean atItsOwnPitch) {
+        return new RecordedVoice(recording, "", otherVoice, timingPercent, melodyPercent, atItsOwnPitch);
     }
 
     /** True when another voice says it. */
@@ -74,10 +82,9 @@ public record RecordedVoice(String recording, String voice, int timing, int melo
      * As a voice.
      *
      * @param voices finds the one that says it
-     * @param language of the recording; a voice that says it brings its own
      * @return empty when that voice isn't here
      */
-    public Optional<Voice> asVoice(Function<String, Optional<Voice>> voices, String language) {
+    public Optional<Voice> asVoice(Function<String, Optional<Voice>> voices) {
         if (!recast()) {
             return Optional.of(made("Your recording", language, "", null, Age.GROWN, id()));
         }

@@ -68,9 +68,9 @@ public record TakeOrigin(
         }
     }
 
-    /** Of a take that nothing made but its words: a recording. */
-    public static TakeOrigin spoken(String text, String role) {
-        return new TakeOrigin(text, role, null, null, null, null, null, null, null, null, null, null, 1, 0, "");
+    /** Of a take that nothing made but its words: a recording. @param voice the recording as a voice; null for none */
+    public static TakeOrigin spoken(String text, String role, VoiceThen voice) {
+        return new TakeOrigin(text, role, voice, null, null, null, null, null, null, null, null, null, 1, 0, "");
     }
 
     /** The marks as they stood on its words; none where they aren't known. */

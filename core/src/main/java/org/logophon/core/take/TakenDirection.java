@@ -8,6 +8,7 @@ import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
 
 /**
@@ -19,8 +20,21 @@ import org.logophon.core.take.TakeOrigin.VoiceThen;
 public record TakenDirection(
         String take, Direction project, Direction ofRole, VoiceThen voice, PauseDefaults pauses, int livelyPercent) {
 
+    /** Of a cue that is said by a recording, or in the way of one. */
+    public static TakenDirection recorded(String take, VoiceThen voice) {
+        return new TakenDirection(take, Direction.NONE, Direction.NONE, voice, PauseDefaults.NONE, 0);
+    }
+
+    /** True when a recording is what the cue is said by. */
+    public boolean recorded() {
+        return voice != null && RecordedVoice.of(voice.id()).isPresent();
+    }
+
     /** @return null when the take doesn't know enough of itself */
     public static TakenDirection of(String take, TakeOrigin origin) {
+        if (origin.voice() != null && RecordedVoice.of(origin.voice().id()).isPresent()) {
+            return recorded(take, origin.voice());
+        }
         if (origin.voice() == null || origin.project() == null || origin.ofRole() == null) {
             return null;
         }

@@ -71,7 +71,7 @@ class TakeDifferenceTest {
         assertThat(TakeDifference.between(
                         plain, take("The lens weighs 3 t.", "Isla", 0.96, 0, 0, 0, List.of(), List.of())))
                 .containsExactly("“2.3” → “3”");
-        assertThat(TakeDifference.between(plain, TakeOrigin.spoken(TEXT, "Narrator")))
+        assertThat(TakeDifference.between(plain, TakeOrigin.spoken(TEXT, "Narrator", null)))
                 .contains("said by a person");
     }
 }

@@ -61,7 +61,7 @@ class TakeOriginJsonTest {
 
     @Test
     void aRecordingKnowsItsWordsAlone() {
-        TakeOrigin recorded = TakeOrigin.spoken("Wind from the west.", "Keeper");
+        TakeOrigin recorded = TakeOrigin.spoken("Wind from the west.", "Keeper", null);
         assertThat(TakeOriginJson.read(TakeOriginJson.write(recorded))).isEqualTo(recorded);
         assertThat(recorded.standing().all()).isEmpty();
     }

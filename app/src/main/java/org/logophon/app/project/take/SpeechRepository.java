@@ -35,7 +35,7 @@ import org.springframework.stereotype.Repository;
 public class SpeechRepository {
 
     private static final String SELECT =
-            "select s.*, w.sample_rate, w.samples from speech s join sound w on w.id = s.sound_id ";
+            "select s.*, w.sample_rate, w.samples, w.bits from speech s join sound w on w.id = s.sound_id ";
 
     private final JdbcClient jdbc;
     private final AudioStore audio;
@@ -127,6 +127,7 @@ public class SpeechRepository {
         insert(
                 recipe.hash(),
                 recipe.voice().baseId(),
+                audio.store(speech.sound()),
                 speech.sound(),
                 speech.words(),
                 Syllables.of(said, language),
@@ -137,17 +138,19 @@ public class SpeechRepository {
     }
 
     /**
-     * Stores what a person said.
+     * Stores what a person said, in 24 bits.
      *
      * @param words null while nothing has timed them
      */
-    public StoredSpeech save(Sound recording, List<WordTime> words) {
-        return find(insert(null, null, recording, words, 0, 0, null, List.of())).orElseThrow();
+    public StoredSpeech save(Sound recording, List<WordTime> words, List<Phone> phones) {
+        return find(insert(null, null, audio.store(recording, 24), recording, words, 0, 0, null, phones))
+                .orElseThrow();
     }
 
     private UUID insert(
             String recipe,
             String voice,
+            StoredSound stored,
             Sound sound,
             List<WordTime> words,
             int syllables,
@@ -155,7 +158,6 @@ public class SpeechRepository {
             Measurement measured,
             List<Phone> phones) {
         UUID id = UUID.randomUUID();
-        StoredSound stored = audio.store(sound);
         jdbc.sql("""
                 insert into speech (id, recipe, voice_id, sound_id, words, peaks, pitch, syllables, reference_seconds, lufs,
                                     pace_reached, semitones_reached, marks_reached, phones, created_at)
@@ -229,7 +231,10 @@ public class SpeechRepository {
                 row.getObject("id", UUID.class),
                 row.getString("recipe"),
                 new StoredSound(
-                        row.getObject("sound_id", UUID.class), row.getInt("sample_rate"), row.getLong("samples")),
+                        row.getObject("sound_id", UUID.class),
+                        row.getInt("sample_rate"),
+                        row.getLong("samples"),
+                        row.getInt("bits")),
                 words == null ? null : words(words),
                 row.getBytes("peaks"),
                 pitch,

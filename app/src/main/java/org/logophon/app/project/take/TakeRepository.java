@@ -23,7 +23,7 @@ import org.springframework.stereotype.Repository;
 public class TakeRepository {
 
     private static final String SELECT = """
-            select t.*, s.sound_id, w.sample_rate, w.samples from take t
+            select t.*, s.sound_id, w.sample_rate, w.samples, w.bits from take t
             join speech s on s.id = t.speech_id join sound w on w.id = s.sound_id
             """;
 
@@ -109,7 +109,7 @@ public class TakeRepository {
 
     public TakeSpace space(UUID project) {
         return jdbc.sql("""
-                with own as (select w.id as sound, w.samples * 2 as bytes, t.deleted_at is not null as deleted, (%s) as loose from %s true),
+                with own as (select w.id as sound, w.samples * w.bits / 8 as bytes, t.deleted_at is not null as deleted, (%s) as loose from %s true),
                 sounds as (select sound, max(bytes) as bytes, bool_and(deleted) as deleted, bool_and(loose) as loose from own group by sound)
                 select (select count(*) from own where not deleted) as takes, (select count(*) from own where loose) as loose,
                        (select count(*) from own where deleted) as deleted,
@@ -177,7 +177,7 @@ public class TakeRepository {
      */
     public UUID rendered(UUID cue, String recipe, UUID speech, TakeOrigin origin) {
         lock(cue);
-        insert(cue, TakeSource.RENDERED, recipe, speech, origin);
+        insert(cue, TakeSource.ofRendered(origin), recipe, speech, origin);
         UUID take = jdbc.sql("select id from take where cue_id = :cue and recipe = :recipe")
                 .param("cue", cue)
                 .param("recipe", recipe)
@@ -193,6 +193,14 @@ public class TakeRepository {
         UUID take = insert(cue, source, null, speech, origin);
         events.add(take, TakeEvent.What.MADE);
         return take;
+    }
+
+    /** The words of a recording. */
+    public Optional<String> textOf(UUID speech) {
+        return jdbc.sql("select origin ->> 'text' from take where speech_id = :speech and recipe is null limit 1")
+                .param("speech", speech)
+                .query(String.class)
+                .optional();
     }
 
     private UUID insert(UUID cue, TakeSource source, String recipe, UUID speech, TakeOrigin origin) {
@@ -249,7 +257,10 @@ public class TakeRepository {
                 row.getString("recipe"),
                 row.getObject("speech_id", UUID.class),
                 new StoredSound(
-                        row.getObject("sound_id", UUID.class), row.getInt("sample_rate"), row.getLong("samples")),
+                        row.getObject("sound_id", UUID.class),
+                        row.getInt("sample_rate"),
+                        row.getLong("samples"),
+                        row.getInt("bits")),
                 TakeOriginJson.read(row.getString("origin")),
                 row.getObject("created_at", OffsetDateTime.class).toInstant(),
                 new TakeWords(

@@ -1,6 +1,8 @@
 package org.logophon.app.project.take;
 
 import java.util.Locale;
+import org.logophon.core.recording.RecordedVoice;
+import org.logophon.core.take.TakeOrigin;
 
 /** Where a take comes from. */
 public enum TakeSource {
@@ -15,6 +17,15 @@ public enum TakeSource {
 
     public String id() {
         return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Of a take that a recipe made. */
+    static TakeSource ofRendered(TakeOrigin origin) {
+        boolean recast = origin.voice() != null
+                && RecordedVoice.of(origin.voice().id())
+                        .filter(RecordedVoice::recast)
+                        .isPresent();
+        return recast ? RECAST : RENDERED;
     }
 
     public static TakeSource of(String id) {

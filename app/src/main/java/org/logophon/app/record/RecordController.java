@@ -1,0 +1,126 @@
+package org.logophon.app.record;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.page.ProjectPage;
+import org.logophon.app.page.Step;
+import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.SentenceAnswer;
+import org.logophon.core.voice.VoiceCatalogue;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The page in which a person says the cues of a role. */
+@Controller
+@RequestMapping("/projects/{id}/record")
+class RecordController {
+
+    private final Projects projects;
+    private final ProjectPage page;
+    private final CueRecordings cues;
+    private final Recordings recordings;
+    private final Recasting recasting;
+    private final SoundFiles files;
+    private final VoiceCatalogue voices;
+
+    RecordController(
+            Projects projects,
+            ProjectPage page,
+            CueRecordings cues,
+            Recordings recordings,
+            Recasting recasting,
+            SoundFiles files,
+            VoiceCatalogue voices) {
+        this.projects = projects;
+        this.page = page;
+        this.cues = cues;
+        this.recordings = recordings;
+        this.recasting = recasting;
+        this.files = files;
+        this.voices = voices;
+    }
+
+    /** Which role and which cue are shown the page's own address says. */
+    @GetMapping
+    String page(@PathVariable UUID id, Model model) {
+        ProjectView view = projects.view(id);
+        page.fill(model, view, Step.LISTEN);
+        model.addAttribute(
+                "speaking",
+                view.cues().stream().map(cue -> cue.cue().role()).distinct().toList());
+        model.addAttribute(
+                "voices",
+                voices.all().stream()
+                        .filter(voice -> voice.terms().free() && !voice.whispers())
+                        .toList());
+        return "record";
+    }
+
+    /** @param role empty for all of them */
+    @GetMapping("/cues")
+    @ResponseBody
+    List<CueRecordings.Row> rows(@PathVariable UUID id, @RequestParam(defaultValue = "") String role) {
+        return cues.rows(id, role);
+    }
+
+    @GetMapping("/cues/{cue}")
+    @ResponseBody
+    CueRecordings.Sheet sheet(@PathVariable UUID id, @PathVariable UUID cue) {
+        return cues.sheet(id, cue);
+    }
+
+    /** What was made of a request. @param take null where several were, or none yet */
+    record Taken(UUID take, String sentence) {}
+
+    /** The sound of one cue, as it comes. @param name of the file; empty for what was recorded in the page */
+    @PostMapping("/cues/{cue}")
+    @ResponseBody
+    Taken recorded(
+            @PathVariable UUID id,
+            @PathVariable UUID cue,
+            @RequestParam(defaultValue = "") String name,
+            InputStream sent)
+            throws IOException {
+        projects.cue(id, cue);
+        boolean page = name.isEmpty();
+        UUID take = files.read(
+                sent,
+                page ? "The recording" : name,
+                sound -> recordings.take(
+                        id,
+                        cue,
+                        SoundFiles.stretch(sound, 0, sound.length() / (double) sound.rate()),
+                        page ? Recordings.Made.RECORDED : Recordings.Made.UPLOADED,
+                        !page));
+        return new Taken(take, page ? "Recorded. Keep it, or say it again." : name + " is taken, and kept.");
+    }
+
+    /** Another voice says a recording. */
+    @PostMapping("/takes/{take}/recast")
+    @ResponseBody
+    SentenceAnswer recast(
+            @PathVariable UUID id,
+            @PathVariable UUID take,
+            @RequestParam String voice,
+            @RequestParam(defaultValue = "100") int timing,
+            @RequestParam(defaultValue = "100") int melody,
+            @RequestParam(defaultValue = "true") boolean ownPitch) {
+        return new SentenceAnswer(recasting.recast(id, take, voice, timing, melody, ownPitch));
+    }
+
+    /** A cue that was recorded is said by its role's voice again. */
+    @PostMapping("/cues/{cue}/voice")
+    @ResponseBody
+    SentenceAnswer byVoice(@PathVariable UUID id, @PathVariable UUID cue) {
+        return new SentenceAnswer(recasting.byVoice(id, cue));
+    }
+}

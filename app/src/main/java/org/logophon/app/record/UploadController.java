@@ -1,0 +1,130 @@
+package org.logophon.app.record;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.logophon.app.disk.NeedsNoRoom;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.record.UploadRepository.Piece;
+import org.logophon.app.record.UploadRepository.Upload;
+import org.logophon.app.web.SentenceAnswer;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Files with many cues in them. */
+@RestController
+@RequestMapping("/projects/{id}/record/files")
+class UploadController {
+
+    private final Projects projects;
+    private final Uploads uploads;
+    private final SoundFiles files;
+
+    UploadController(Projects projects, Uploads uploads, SoundFiles files) {
+        this.projects = projects;
+        this.uploads = uploads;
+        this.files = files;
+    }
+
+    /** @param left numbers of cues that weren't found in it */
+    record Shown(
+            UUID id,
+            String name,
+            String state,
+            String problem,
+            double seconds,
+            String role,
+            List<Line> lines,
+            List<String> left) {}
+
+    record Line(UUID cue, String number, String text, double from, double to, boolean wanted, boolean taken) {}
+
+    @GetMapping
+    List<Shown> open(@PathVariable UUID id) {
+        projects.require(id);
+        return uploads.open(id).stream().map(upload -> shown(id, upload)).toList();
+    }
+
+    /** The file itself, as it comes. */
+    @PostMapping
+    Shown add(
+            @PathVariable UUID id,
+            @RequestParam String name,
+            @RequestParam(defaultValue = "") String role,
+            InputStream sent)
+            throws IOException {
+        projects.require(id);
+        UUID made = files.read(sent, name, sound -> uploads.add(id, name, role, sound));
+        return shown(id, uploads.require(id, made));
+    }
+
+    @GetMapping("/{upload}")
+    Shown one(@PathVariable UUID id, @PathVariable UUID upload) {
+        return shown(id, uploads.require(id, upload));
+    }
+
+    /** What somebody has looked over. */
+    record Wanted(UUID cue, double from, double to) {}
+
+    @PostMapping("/{upload}/take")
+    SentenceAnswer take(@PathVariable UUID id, @PathVariable UUID upload, @RequestBody List<Wanted> wanted) {
+        uploads.take(
+                id,
+                upload,
+                wanted.stream()
+                        .map(one -> new Piece(one.cue(), one.from(), one.to(), true, null, null))
+                        .toList());
+        return new SentenceAnswer(wanted.size() == 1 ? "1 cue is taken." : wanted.size() + " cues are taken.");
+    }
+
+    @NeedsNoRoom
+    @PostMapping("/{upload}/remove")
+    SentenceAnswer remove(@PathVariable UUID id, @PathVariable UUID upload) {
+        uploads.remove(id, upload);
+        return new SentenceAnswer("Thrown away.");
+    }
+
+    private Shown shown(UUID project, Upload upload) {
+        Map<UUID, CueView> cues =
+                projects.view(project).cues().stream().collect(Collectors.toMap(CueView::id, cue -> cue));
+        List<Line> lines = new ArrayList<>();
+        for (Piece piece : upload.pieces()) {
+            CueView cue = cues.get(piece.cue());
+            if (cue != null) {
+                lines.add(new Line(
+                        cue.id(),
+                        cue.number(),
+                        cue.cue().text(),
+                        piece.from(),
+                        piece.to(),
+                        piece.wanted(),
+                        piece.take() != null));
+            }
+        }
+        List<String> left = cues.values().stream()
+                .filter(cue -> upload.role().isEmpty() || cue.cue().role().equalsIgnoreCase(upload.role()))
+                .filter(cue -> lines.stream().noneMatch(line -> line.cue().equals(cue.id())))
+                .map(CueView::number)
+                .sorted()
+                .toList();
+        return new Shown(
+                upload.id(),
+                upload.name(),
+                upload.state().id(),
+                upload.problem(),
+                upload.sound() == null ? 0 : upload.sound().seconds(),
+                upload.role(),
+                lines,
+                left);
+    }
+}

@@ -1,0 +1,212 @@
+package org.logophon.app.record;
+
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.audio.AudioStore;
+import org.logophon.app.audio.StoredSound;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.Projects;
+import org.logophon.app.record.UploadRepository.Piece;
+import org.logophon.app.record.UploadRepository.State;
+import org.logophon.app.record.UploadRepository.Upload;
+import org.logophon.app.rendering.JobQueue;
+import org.logophon.app.rendering.JobRetry;
+import org.logophon.app.web.DatabaseAway;
+import org.logophon.app.web.NotFound;
+import org.logophon.app.web.Refused;
+import org.logophon.core.recording.CueCutter;
+import org.logophon.core.sound.SoundSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Files with many cues in them: cut into their cues, looked over by somebody, and taken. */
+@Service
+class Uploads {
+
+    /** The job, beside the service that schedules it. */
+    @Configuration
+    static class Job {
+        @Bean
+        OneTimeTask<Void> uploadTask(ObjectProvider<Uploads> uploads) {
+            return Tasks.oneTime("take-recording")
+                    .onFailure(JobRetry.whileTheDatabaseIsAway(
+                            name -> uploads.getObject().end(id(name), DatabaseAway.SENTENCE)))
+                    .execute((instance, context) -> uploads.getObject().run(instance.getId()));
+        }
+    }
+
+    private final Projects projects;
+    private final UploadRepository table;
+    private final AudioStore audio;
+    private final CueCutter cutter;
+    private final Recordings recordings;
+    private final JobQueue jobs;
+    private final OneTimeTask<Void> task;
+    private final TransactionTemplate transaction;
+
+    Uploads(
+            Projects projects,
+            UploadRepository table,
+            AudioStore audio,
+            CueCutter cutter,
+            Recordings recordings,
+            JobQueue jobs,
+            OneTimeTask<Void> uploadTask,
+            TransactionTemplate transaction) {
+        this.projects = projects;
+        this.table = table;
+        this.audio = audio;
+        this.cutter = cutter;
+        this.recordings = recordings;
+        this.jobs = jobs;
+        this.task = uploadTask;
+        this.transaction = transaction;
+    }
+
+    private static UUID id(String job) {
+        return UUID.fromString(job.substring(job.indexOf('/') + 1));
+    }
+
+    /** Stores a file's sound and has it cut. @param role whose cues are in it; empty for everybody's */
+    UUID add(UUID project, String name, String role, SoundSource sound) throws IOException {
+        List<CueView> cues = cues(project, role);
+        if (cues.isEmpty()) {
+            throw new Refused("There are no cues of " + role + " to look for.");
+        }
+        StoredSound stored = audio.store(sound, sound.length() > 600L * sound.rate() ? 16 : 24);
+        return transaction.execute(status -> {
+            UUID id = table.add(project, name, role, stored);
+            jobs.add(task, List.of("cut/" + id));
+            return id;
+        });
+    }
+
+    Upload require(UUID project, UUID id) {
+        return table.find(id)
+                .filter(upload -> upload.project().equals(project))
+                .orElseThrow(() -> new NotFound("This file was taken or thrown away. Reload the page."));
+    }
+
+    List<Upload> open(UUID project) {
+        return table.open(project);
+    }
+
+    /** Takes what somebody has looked over. @throws Refused with a sentence when it isn't ready for that */
+    void take(UUID project, UUID id, List<Piece> pieces) {
+        Upload upload = require(project, id);
+        if (upload.state() != State.CUT && upload.state() != State.FAILED) {
+            throw new Refused(upload.name() + " is being worked on already.");
+        }
+        List<Piece> wanted = pieces.stream().filter(Piece::wanted).toList();
+        if (wanted.isEmpty()) {
+            throw new Refused("No cue is ticked.");
+        }
+        double seconds = upload.sound().seconds();
+        for (Piece piece : wanted) {
+            CueView cue = projects.cue(project, piece.cue());
+            if (!(piece.from() >= 0 && piece.to() > piece.from() && piece.to() <= seconds + 0.01)) {
+                throw new Refused("Cue " + cue.number() + " must end after it begins, within the file's "
+                        + Math.round(seconds) + " s.");
+            }
+        }
+        transaction.executeWithoutResult(status -> {
+            table.set(id, State.TAKING, wanted, null);
+            jobs.add(task, List.of("take/" + id));
+        });
+    }
+
+    void remove(UUID project, UUID id) {
+        table.remove(require(project, id).id());
+    }
+
+    void run(String job) {
+        UUID id = id(job);
+        JobRetry.run("Upload " + id, () -> work(job.startsWith("cut/"), id), problem -> end(id, problem));
+    }
+
+    void end(UUID id, String problem) {
+        table.find(id).ifPresent(upload -> table.set(id, State.FAILED, upload.pieces(), problem));
+    }
+
+    private void work(boolean cut, UUID id) {
+        Upload upload = table.find(id).orElse(null);
+        if (upload == null) {
+            return;
+        }
+        if (cut) {
+            cut(upload);
+        } else {
+            take(upload);
+        }
+    }
+
+    private List<CueView> cues(UUID project, String role) {
+        return projects.view(project).cues().stream()
+                .filter(cue -> role.isEmpty() || cue.cue().role().equalsIgnoreCase(role))
+                .toList();
+    }
+
+    private void cut(Upload upload) {
+        Project project = projects.require(upload.project());
+        List<CueView> cues = cues(upload.project(), upload.role());
+        List<Piece> pieces = new ArrayList<>();
+        cutter.cut(
+                        audio.source(upload.sound()),
+                        cues.stream().map(cue -> cue.cue().text()).toList(),
+                        project.language())
+                .forEach(said -> pieces.add(
+                        new Piece(cues.get(said.cue()).id(), said.fromSeconds(), said.toSeconds(), true, null, null)));
+        table.set(
+                upload.id(),
+                State.CUT,
+                pieces,
+                pieces.isEmpty() ? "None of the words was found in it. Set where each cue is by hand." : null);
+    }
+
+    /** One after the other, each whole: who is stopped half-way goes on where it was. Of a cue said several times the last is kept. */
+    private void take(Upload upload) {
+        SoundSource sound = audio.source(upload.sound());
+        List<Piece> pieces = new ArrayList<>(upload.pieces());
+        for (int i = 0; i < pieces.size(); i++) {
+            Piece piece = pieces.get(i);
+            if (piece.take() == null && piece.problem() == null) {
+                pieces.set(i, taken(upload, sound, piece));
+                table.set(upload.id(), State.TAKING, pieces, null);
+            }
+        }
+        List<Piece> failed =
+                pieces.stream().filter(piece -> piece.problem() != null).toList();
+        if (failed.isEmpty()) {
+            table.remove(upload.id());
+        } else {
+            table.set(
+                    upload.id(),
+                    State.CUT,
+                    failed.stream().map(piece -> piece.taken(null, null)).toList(),
+                    failed.get(0).problem());
+        }
+    }
+
+    private Piece taken(Upload upload, SoundSource sound, Piece piece) {
+        try {
+            return piece.taken(
+                    recordings.take(
+                            upload.project(),
+                            piece.cue(),
+                            SoundFiles.stretch(sound, piece.from(), piece.to()),
+                            Recordings.Made.UPLOADED,
+                            true),
+                    null);
+        } catch (Refused | NotFound forPeople) {
+            return piece.taken(null, forPeople.getMessage());
+        }
+    }
+}

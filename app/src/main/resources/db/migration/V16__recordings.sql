@@ -1,0 +1,31 @@
+-- What people record has more than 16 bits; what engines say hasn't.
+alter table sound add column bits smallint not null default 16 check (bits in (16, 24));
+
+-- What holding a recording against its words told. A cleaned one remembers what it was made from, and how.
+create table recording (
+    speech_id uuid primary key references speech on delete cascade,
+    doubts real[] not null,
+    findings jsonb not null,
+    figures jsonb not null,
+    cleaned_from_id uuid references speech on delete set null,
+    cleaning jsonb
+);
+create index recording_cleaned_from on recording (cleaned_from_id);
+
+-- How recordings of a role are cleaned unless somebody says otherwise.
+alter table role add column cleaning jsonb;
+
+-- A file that was brought in, on its way to be takes: its sound, and where in it which cue is said.
+create table recording_upload (
+    id uuid primary key,
+    project_id uuid not null references project on delete cascade,
+    name text not null,
+    role text not null,
+    sound_id uuid references sound,
+    state text not null check (state in ('cutting', 'cut', 'taking', 'taken', 'failed')),
+    problem text,
+    rows jsonb not null default '[]',
+    created_at timestamptz not null
+);
+create index recording_upload_project on recording_upload (project_id);
+create index recording_upload_sound on recording_upload (sound_id);
