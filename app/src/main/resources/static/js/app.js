@@ -21,6 +21,9 @@ export function say(sentence) {
   hint.classList.add('sentence');
 }
 
+/** What shows the server that a request is ours, for those that send something else than a form or JSON. */
+export const rawHeaders = () => ({ 'Accept': 'application/json', 'X-XSRF-TOKEN': token() });
+
 /** Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request has status 0. */
 export async function ask(method, address, body) {
   try {

@@ -118,6 +118,7 @@ function fill() {
   historyOf.show(sheet.id);
   page('approve').disabled = sheet.state !== 'ready';
   page('more').disabled = sheet.state === 'rendering';
+  page('say-it').href = `/projects/${project}/record?cue=${sheet.id}`;
   page('approve').firstChild.textContent = sheet.review === 'approved' ? 'Approved, next ' : 'Approve, next ';
   page('notes-count').textContent = sheet.notes.filter(note => note.open).length || '';
   deletedTakes();

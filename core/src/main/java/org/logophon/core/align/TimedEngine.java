@@ -4,11 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.Utterance.PhonemeStart;
-import org.logophon.core.render.Utterance.WordStart;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SpeechSpan;
 import org.logophon.core.voice.Voice;
@@ -50,18 +48,8 @@ public final class TimedEngine implements SpeechEngine {
         if (!said.words().isEmpty() || span.from() == span.to()) {
             return said;
         }
-        List<Utterance> told = new ArrayList<>();
-        for (Voice voice : references.apply(request.voice())) {
-            try {
-                Utterance reference = telling.speak(new SpeechRequest(voice, request.text(), request.paceFactor(), 0));
-                if (!reference.words().isEmpty()) {
-                    told.add(atLetters(reference, request.text().text()));
-                }
-            } catch (SpeechFailed mute) {
-                // the others may do; without any of them the words share the time by their lengths
-                continue;
-            }
-        }
+        List<Utterance> told =
+                References.of(telling, references.apply(request.voice()), request.text(), request.paceFactor());
         return told.isEmpty()
                 ? said
                 : new Utterance(said.sound(), WordAligner.starts(told, said.sound()), pauses(said.sound()));
@@ -76,22 +64,5 @@ public final class TimedEngine implements SpeechEngine {
         }
         pauses.add(new PhonemeStart(SpeechSpan.of(sound).to(), true));
         return pauses;
-    }
-
-    /** Engines begin a word at its quotation mark or at its first letter: with one place a word their times meet. */
-    private static Utterance atLetters(Utterance reference, String text) {
-        int[] codePoints = text.codePoints().toArray();
-        List<WordStart> words = new ArrayList<>();
-        for (WordStart word : reference.words()) {
-            // an engine may end with an event that is no word's
-            if (word.codePoint() >= 0) {
-                int at = word.codePoint();
-                while (at < codePoints.length - 1 && !Character.isLetterOrDigit(codePoints[at])) {
-                    at++;
-                }
-                words.add(new WordStart(at, word.sample()));
-            }
-        }
-        return new Utterance(reference.sound(), words, reference.phonemes());
     }
 }

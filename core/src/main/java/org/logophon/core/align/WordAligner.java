@@ -41,9 +41,21 @@ public final class WordAligner {
                         .min()
                         .orElseThrow());
         MelCepstra asked = MelCepstra.of(speech, highest);
+        List<MelCepstra> known = references.stream()
+                .map(reference -> {
+                    SpeechSpan own = SpeechSpan.of(reference.sound());
+                    return MelCepstra.of(reference.sound().cut(own.from(), own.to()), highest);
+                })
+                .toList();
+        return starts(references, known, sound, span, asked);
+    }
+
+    /** @param known steps of each reference's speech @param asked of the sound's, which is at {@code span} */
+    static List<WordStart> starts(
+            List<Utterance> references, List<MelCepstra> known, Sound sound, SpeechSpan span, MelCepstra asked) {
         Map<Integer, List<Integer>> told = new TreeMap<>();
-        for (Utterance reference : references) {
-            for (WordStart start : carried(reference, asked, speech.rate(), highest)) {
+        for (int i = 0; i < references.size(); i++) {
+            for (WordStart start : carried(references.get(i), known.get(i), asked, sound.rate())) {
                 told.computeIfAbsent(start.codePoint(), at -> new ArrayList<>()).add(start.sample());
             }
         }
@@ -86,10 +98,9 @@ public final class WordAligner {
         return sorted.size() % 2 == 1 ? sorted.get(middle) : (sorted.get(middle - 1) + sorted.get(middle)) / 2;
     }
 
-    private static List<WordStart> carried(Utterance reference, MelCepstra asked, int rate, double highest) {
+    private static List<WordStart> carried(Utterance reference, MelCepstra known, MelCepstra asked, int rate) {
         Sound voice = reference.sound();
         SpeechSpan span = SpeechSpan.of(voice);
-        MelCepstra known = MelCepstra.of(voice.cut(span.from(), span.to()), highest);
         int[] path = Warp.path(known.frames(), asked.frames());
         List<WordStart> starts = new ArrayList<>();
         for (WordStart word : reference.words()) {

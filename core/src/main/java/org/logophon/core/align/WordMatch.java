@@ -94,8 +94,10 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
                 .map(base -> Compared.of(PooledVoice.of(base, told), asked, quiet))
                 .toList();
         double step = asked.stepSeconds() * sound.rate();
+        List<WordStart> starts = WordAligner.starts(
+                references, told.stream().map(PooledVoice.Told::steps).toList(), sound, span, asked);
         return new WordMatch(
-                fits(references, sound, compared),
+                fits(starts, compared),
                 strange(compared, quiet, span.from(), step, asked.stepSeconds()),
                 unsaid(compared, span.from(), step));
     }
@@ -159,7 +161,7 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
         }
     }
 
-    private static List<Fit> fits(List<Utterance> references, Sound sound, List<Compared> compared) {
+    private static List<Fit> fits(List<WordStart> starts, List<Compared> compared) {
         Map<Integer, double[]> away = new TreeMap<>();
         for (Compared one : compared) {
             double[] distances = one.distances();
@@ -170,7 +172,7 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
             }
         }
         List<Fit> fits = new ArrayList<>();
-        for (WordStart start : WordAligner.starts(references, sound)) {
+        for (WordStart start : starts) {
             if (start.codePoint() >= 0) {
                 double[] sum = away.getOrDefault(start.codePoint(), new double[] {0, 0});
                 double distance = sum[1] == 0 ? 1 : sum[0] / sum[1];

@@ -4,12 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
+import org.logophon.core.align.References;
 import org.logophon.core.align.WordMatch;
 import org.logophon.core.check.TakeFinding;
 import org.logophon.core.render.Phone;
 import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.Utterance.PhonemeStart;
@@ -44,7 +43,7 @@ public final class RecordingHolder {
      * @return without a voice of the language the words share the time by their lengths, every one of them in doubt
      */
     public HeldRecording hold(Sound sound, String text, SpokenText spoken, String language) {
-        List<Utterance> references = references(spoken, language);
+        List<Utterance> references = References.of(telling, voices.apply(language), spoken, 1);
         Activity activity = Activity.of(sound);
         WordMatch match =
                 references.isEmpty() ? new WordMatch(List.of(), List.of(), List.of()) : WordMatch.of(references, sound);
@@ -58,22 +57,6 @@ public final class RecordingHolder {
                 doubts(words, match, spoken),
                 phones(text, language, spoken, references),
                 findings(sound, text, spoken, language, references, activity, match, words));
-    }
-
-    private List<Utterance> references(SpokenText spoken, String language) {
-        List<Utterance> references = new ArrayList<>();
-        for (Voice voice : voices.apply(language)) {
-            try {
-                Utterance said = telling.speak(new SpeechRequest(voice, spoken, 1, 0));
-                if (!said.words().isEmpty()) {
-                    references.add(said);
-                }
-            } catch (SpeechFailed mute) {
-                // the others may do
-                continue;
-            }
-        }
-        return references;
     }
 
     /** A word ends at the pause after it. */

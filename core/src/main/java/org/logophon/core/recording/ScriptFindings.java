@@ -19,20 +19,20 @@ import org.logophon.core.sound.Sound;
 final class ScriptFindings {
 
     /** A word that takes so many times what its kind takes in the same recording, and so much more, is a stumble. */
-    private static final double STUMBLE = 2.3;
+    private static final double STUMBLE = 2.5;
 
-    private static final double STUMBLE_SECONDS = 0.30;
+    private static final double STUMBLE_SECONDS = 0.35;
     private static final int FEWEST_WORDS = 4;
     /** Inside a sentence, and at the end of one. */
     private static final double HESITATION_SECONDS = 1.2;
 
     private static final double BETWEEN_SENTENCES_SECONDS = 2.5;
-    private static final double SHORTEST_BREATH_SECONDS = 0.12;
+    private static final double SHORTEST_BREATH_SECONDS = 0.15;
     private static final double LONGEST_BREATH_SECONDS = 1.0;
     /** So far over the other breaths, and no further than this under the speech. */
     private static final double BREATH_OVER_DB = 6;
 
-    private static final double BREATH_UNDER_DB = 24;
+    private static final double BREATH_UNDER_DB = 20;
     private static final double BREATH_VOICED = 0.12;
 
     private final String text;
@@ -172,7 +172,10 @@ final class ScriptFindings {
             boolean word = words.stream()
                     .anyMatch(other -> other.startSample() >= span.from() - 0.03 * rate
                             && other.startSample() < span.to() - 0.03 * rate);
-            if (seconds > SHORTEST_BREATH_SECONDS
+            // after the last word it is the end of that word
+            boolean followed = words.stream().anyMatch(other -> other.startSample() >= span.to());
+            if (followed
+                    && seconds > SHORTEST_BREATH_SECONDS
                     && seconds < LONGEST_BREATH_SECONDS
                     && !word
                     && track.between(span.from(), span.to(), sound.rate()).voicedShare() < BREATH_VOICED) {

@@ -34,6 +34,13 @@ public final class FfmpegCoder implements Coder {
     /** MPEG-4's long description: other tags than the known ones it would hide the title for. */
     private static final String NOTE_OF_M4A = "synopsis";
 
+    /** What is read of strangers, by FFmpeg's names: what people record in, and what their videos come in. */
+    private static final String FORMATS = "wav,w64,flac,mp3,aac,ogg,mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,aiff,caf";
+
+    private static final String UNREADABLE =
+            "it isn't sound that is read here. Use WAV, FLAC, MP3, M4A, Opus or OGG, or a video with sound.";
+    private static final int DECODING_MINUTES = 10;
+
     private static final int NOTE_SECONDS = 20;
     private static final int NOTE_BYTES = 4 << 20;
 
@@ -127,11 +134,13 @@ public final class FfmpegCoder implements Coder {
     @Override
     public void decode(Path file, int rate, SoundSource.BlockReader reader) throws IOException {
         List<String> command = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-hide_banner", "-v", "error"));
-        command.addAll(List.of("-protocol_whitelist", "file,pipe", "-i", "file:" + file.toAbsolutePath()));
+        command.addAll(List.of("-protocol_whitelist", "file,pipe", "-format_whitelist", FORMATS));
+        command.addAll(List.of("-i", "file:" + file.toAbsolutePath(), "-vn", "-sn", "-dn"));
         command.addAll(List.of("-map", "0:a:0", "-f", "f32le", "-ac", "1", "-ar", Integer.toString(rate), "pipe:1"));
         Process process = start(command);
         Thread errors = Errors.of(process);
         process.getOutputStream().close();
+        ScheduledFuture<?> late = LATE.schedule(process::destroyForcibly, DECODING_MINUTES, TimeUnit.MINUTES);
         byte[] bytes = new byte[4 * SoundSource.BLOCK];
         float[] samples = new float[SoundSource.BLOCK];
         try (InputStream out = process.getInputStream()) {
@@ -148,8 +157,18 @@ public final class FfmpegCoder implements Coder {
                         .get(samples, 0, got / 4);
                 reader.block(samples, got / 4);
             }
+            process.waitFor();
+            errors.join();
+            if (process.exitValue() != 0) {
+                throw new CodingFailed(UNREADABLE);
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new CodingFailed("The decoding was stopped.", stopped);
+        } finally {
+            late.cancel(false);
+            process.destroyForcibly();
         }
-        end(process, errors);
     }
 
     private static Process start(List<String> command) throws IOException {

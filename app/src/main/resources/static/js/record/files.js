@@ -1,0 +1,131 @@
+// Recordings that come as files: a file a cue by its number, or one file for many, cut and looked over before it is taken.
+
+import { ask, button, clock, element, say } from '../app.js';
+import { send } from './send.js';
+
+const box = document.getElementById('brought');
+const LOOK_MS = 1500;
+
+/** Which cue a file is of, by the number in its name: "030.wav", "030 Keeper.flac", "clip-030-lit-the-lamp.mp3". */
+export function cueOf(name, rows) {
+  const numbers = name.replace(/\.[^.]*$/, '').match(/\d+[a-z]?/gi) ?? [];
+  const plain = number => number.replace(/^0+(?=\d)/, '').toLowerCase();
+  return rows.find(row => numbers.some(number => plain(number) === plain(row.number))) ?? null;
+}
+
+/** @param project its id @param rows cues that are shown, in order @param role whose they are @param done told when something was taken */
+export function filesOf(project, { rows, role, done }) {
+  const address = `/projects/${project}/record/files`;
+  const shown = new Map();
+  let looking = null;
+
+  async function bring(files) {
+    const matched = [...files].map(file => ({ file, cue: cueOf(file.name, rows()) }));
+    if (files.length > 1) {
+      const lost = matched.filter(one => !one.cue).map(one => one.file.name);
+      if (lost.length) { say(`No cue is numbered like ${lost.join(', ')}. Put the cue’s number into its name, or bring it alone: then its words are looked for.`); }
+      for (const { file, cue } of matched.filter(one => one.cue)) await one(file, cue);
+      return;
+    }
+    const [{ file, cue }] = matched;
+    if (cue) await one(file, cue); else await many(file);
+  }
+
+  async function one(file, cue) {
+    say(`${file.name} is held against cue ${cue.number}…`);
+    const { status, body } = await send(`/projects/${project}/record/cues/${cue.id}?name=${encodeURIComponent(file.name)}`, file);
+    say(body?.sentence ?? 'It could not be read.');
+    if (status === 200) done(cue.id);
+  }
+
+  async function many(file) {
+    say(`${file.name} comes in…`);
+    const { status, body } = await send(`${address}?name=${encodeURIComponent(file.name)}&role=${encodeURIComponent(role())}`, file);
+    if (status !== 200) { say(body?.sentence ?? 'It could not be read.'); return; }
+    say('Its words are looked for.');
+    await look();
+  }
+
+  /** Shows what is on its way, and looks again while something works. */
+  async function look() {
+    clearTimeout(looking);
+    const { status, body } = await ask('GET', address);
+    if (status !== 200) return;
+    const before = new Set(shown.keys());
+    body.forEach(upload => { draw(upload); before.delete(upload.id); });
+    before.forEach(id => { shown.get(id).remove(); shown.delete(id); done(null); });
+    if (body.some(upload => upload.state === 'cutting' || upload.state === 'taking')) looking = setTimeout(look, LOOK_MS);
+  }
+
+  function draw(upload) {
+    let card = shown.get(upload.id);
+    if (card?.dataset.state === upload.state && upload.state === 'cut') return;
+    if (!card) {
+      card = element('section', 'sheet brought');
+      card.setAttribute('aria-label', upload.name);
+      shown.set(upload.id, card);
+      box.append(card);
+    }
+    card.dataset.state = upload.state;
+    card.replaceChildren(element('h2', 'label', `${upload.name} · ${clock(upload.seconds)}`));
+    if (upload.problem) card.append(element('p', 'notice', upload.problem));
+    if (upload.state === 'cutting') { card.append(element('p', 'soft', 'Looking for the cues in it…')); return; }
+    if (upload.state === 'taking') {
+      const taken = upload.lines.filter(line => line.taken).length;
+      card.append(element('p', 'soft', `Taking: ${taken} of ${upload.lines.length}. You can go on elsewhere.`));
+      return;
+    }
+    card.append(table(upload));
+  }
+
+  function table(upload) {
+    const form = element('form', 'cuttable');
+    const list = element('ol', 'cutlist');
+    const seconds = (value, label) => {
+      const input = element('input', 'form-control figures');
+      Object.assign(input, { type: 'number', step: '0.01', min: '0', max: String(upload.seconds), value: value.toFixed(2), required: true });
+      input.setAttribute('aria-label', label);
+      return input;
+    };
+    const times = new Map();
+    upload.lines.forEach(line => times.set(line.cue, (times.get(line.cue) ?? 0) + 1));
+    const seen = new Map();
+    upload.lines.forEach(line => {
+      const nth = (seen.get(line.cue) ?? 0) + 1;
+      seen.set(line.cue, nth);
+      const row = element('li', '');
+      const tick = element('input', '');
+      Object.assign(tick, { type: 'checkbox', checked: true });
+      tick.setAttribute('aria-label', `Take cue ${line.number}`);
+      row.dataset.cue = line.cue;
+      const repeated = times.get(line.cue) > 1 ? `, ${nth}. of ${times.get(line.cue)} times` : '';
+      row.append(tick, element('span', 'figures', line.number), element('span', 'text', line.text + repeated),
+        seconds(line.from, `Cue ${line.number} begins at`), element('span', 'soft', 'to'), seconds(line.to, `Cue ${line.number} ends at`));
+      list.append(row);
+    });
+    form.append(list);
+    if (upload.left.length) form.append(element('p', 'soft', `Not found in it: ${upload.left.join(', ')}.`));
+    const foot = element('div', 'row-of-buttons');
+    const go = element('button', 'btn btn-sea', upload.lines.length === 1 ? 'Take it' : 'Take these cues');
+    go.disabled = !upload.lines.length;
+    foot.append(go, button('btn-quiet', 'throw the file away', async () => {
+      const { body } = await ask('POST', `${address}/${upload.id}/remove`, new FormData());
+      say(body?.sentence ?? 'That did not work. Reload the page.');
+      look();
+    }));
+    form.append(foot);
+    form.addEventListener('submit', async event => {
+      event.preventDefault();
+      const wanted = [...list.children].filter(row => row.querySelector('[type=checkbox]').checked).map(row => {
+        const [from, to] = [...row.querySelectorAll('[type=number]')].map(input => Number(input.value));
+        return { cue: row.dataset.cue, from, to };
+      });
+      const { body } = await ask('POST', `${address}/${upload.id}/take`, wanted);
+      say(body?.sentence ?? 'That did not work. Reload the page.');
+      look();
+    });
+    return form;
+  }
+
+  return { bring, look };
+}

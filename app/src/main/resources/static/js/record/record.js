@@ -1,0 +1,359 @@
+// The Record page: a role's cues in large type, one after another, said by a person and held against the script.
+
+import { ask, button, element, say } from '../app.js';
+import { bind, explain } from '../keys.js';
+import * as player from '../player.js';
+import { scoreOf } from '../scores.js';
+import * as transport from '../transport.js';
+import { filesOf } from './files.js';
+import * as kept from './kept.js';
+import { send } from './send.js';
+import * as tape from './tape.js';
+import { drawWave, light } from './wave.js';
+
+const page = id => document.getElementById(id);
+const project = document.querySelector('.transport').dataset.project;
+const BEATS = 3;
+const BEAT_MS = 700;
+const QUIET_DB = -45;
+const LOUD_ROOM_DB = -50;
+const CLIPS_DB = -0.2;
+
+let rows = [];
+let sheet = null;
+let takes = [];
+let heard = null;
+// idle, opening, counting, recording, sending
+let state = 'idle';
+let recording = null;
+let room = null;
+let loudest = -90;
+let clipped = false;
+let holding = -90;
+
+const role = () => page('role').value;
+const place = () => rows.findIndex(row => row.id === sheet?.id);
+
+// --- what is to be read
+
+async function list() {
+  const { status, body } = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
+  if (status !== 200) { say(body?.sentence ?? 'The cues can’t be read.'); return; }
+  rows = body;
+  const done = rows.filter(row => row.said).length;
+  page('toread-told').textContent = `${rows.length === 1 ? '1 cue' : `${rows.length} cues`} · ${done} recorded`;
+  page('nothing').hidden = rows.length > 0;
+  page('readlist').replaceChildren(...rows.map(row => {
+    const item = element('li', row.id === sheet?.id ? 'current' : '');
+    item.style.setProperty('--role', `var(--role-${row.colour})`);
+    const link = element('a', '');
+    link.href = `/projects/${project}/record?cue=${row.id}`;
+    if (row.id === sheet?.id) link.setAttribute('aria-current', 'true');
+    const told = element('span', 'told', row.told);
+    link.append(element('span', 'figures', row.number), element('span', 'text', row.text), told);
+    link.addEventListener('click', event => { event.preventDefault(); open(row.id); });
+    item.append(link);
+    return item;
+  }));
+  if (!sheet && rows.length) await open(new URLSearchParams(location.search).get('cue') ?? rows[0].id);
+}
+
+async function open(id) {
+  if (state === 'recording' || state === 'counting') await stop();
+  player.stop();
+  const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
+  if (status !== 200) { say(body?.sentence ?? 'The cue can’t be read.'); return; }
+  const another = sheet?.id !== body.id;
+  sheet = body;
+  transport.goTo(id);
+  const fields = new URLSearchParams({ cue: id, ...(role() ? { role: role() } : {}) });
+  history.replaceState(null, '', `/projects/${project}/record?${fields}`);
+  page('cue').hidden = false;
+  page('cue-title').textContent = [`Cue ${sheet.number}`, sheet.role, sheet.scene].filter(Boolean).join(' · ');
+  page('prompt').textContent = sheet.text;
+  page('back').hidden = !sheet.recorded;
+  if (another) { advise(''); page('time').textContent = '00:00.0'; heard = null; }
+  markList();
+  await showTakes();
+}
+
+function markList() {
+  [...page('readlist').children].forEach((item, i) => {
+    item.classList.toggle('current', rows[i]?.id === sheet?.id);
+    const link = item.querySelector('a');
+    if (rows[i]?.id === sheet?.id) { link.setAttribute('aria-current', 'true'); item.scrollIntoView({ block: 'nearest' }); } else link.removeAttribute('aria-current');
+  });
+}
+
+function go(by) {
+  const next = rows[place() + by];
+  if (next) open(next.id); else advise(by > 0 ? 'That was the last one.' : 'That is the first one.');
+}
+
+// --- what was said
+
+async function showTakes() {
+  const shown = sheet;
+  takes = sheet.takes;
+  if (!takes.some(take => take.id === heard)) heard = takes[0]?.id ?? null;
+  page('recast-go').disabled = !takes.some(take => take.recorded && !take.otherWords);
+  page('takes').replaceChildren(...takes.map(takeCard));
+  await Promise.all(takes.map(async take => {
+    const data = await scoreOf(take.score);
+    const box = page('takes').querySelector(`[data-take="${take.id}"] .waves`);
+    if (sheet === shown && data && box) drawWave(box, data, take.doubts, from => hear(take, from));
+  }));
+}
+
+function takeCard(take) {
+  const card = element('section', take.kept ? 'sheet takecard kept' : 'sheet takecard');
+  card.dataset.take = take.id;
+  card.setAttribute('aria-label', `${take.name}, ${take.voice}`);
+  const head = element('div', 'takehead');
+  head.append(element('h2', 'label', `${take.name} · ${take.recorded ? 'as heard against the script' : take.voice}`), element('span', 'figures soft', take.told));
+  card.append(head, element('div', 'waves'));
+  if (take.warning) card.append(element('p', 'notice', take.warning));
+  if (take.otherWords) card.append(element('p', 'notice', 'The words have changed since it was recorded.'));
+  take.findings.forEach(finding => {
+    const line = element('p', 'doubt');
+    line.append(element('span', 'pill amber', finding.sentence), button('btn-quiet', 'hear it', () => hear(take, Math.max(0, finding.from - 0.4))),
+      button('btn-quiet', 'fine', () => leave(take, finding, line), `Fine: ${finding.sentence}`));
+    card.append(line);
+  });
+  const acts = element('div', 'row-of-buttons');
+  acts.append(button('btn-quiet', '▶ hear it', () => hear(take, 0), `Hear ${take.name}`));
+  acts.append(take.kept ? element('span', 'pill sea', 'kept') : button('btn btn-plain', 'Keep it', () => keep(take, false), `Keep ${take.name}`));
+  acts.append(element('span', 'soft', `${take.seconds.toFixed(1)} s · ${take.when}`));
+  card.append(acts);
+  return card;
+}
+
+async function leave(take, finding, line) {
+  const form = new FormData();
+  form.append('kind', finding.kind.toUpperCase());
+  form.append('start', finding.start);
+  const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/dismiss`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status === 200) line.remove();
+}
+
+async function hear(take, from) {
+  heard = take.id;
+  transport.halt();
+  const box = page('takes').querySelector(`[data-take="${take.id}"] .waves`);
+  const follow = () => {
+    const now = player.position();
+    light(box, now);
+    if (now !== null) requestAnimationFrame(follow);
+  };
+  try {
+    const played = player.play(take.sound, from);
+    setTimeout(follow, 60);
+    await played;
+  } catch (error) { say(error.message); }
+  light(box, null);
+}
+
+async function keep(take, on) {
+  const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/keep`, new FormData());
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status !== 200) return;
+  if (on && place() + 1 < rows.length) { await list(); go(1); } else { await open(sheet.id); await list(); }
+}
+
+/** The newest recording is what the key keeps. */
+const latest = () => takes.find(take => take.recorded);
+
+// --- recording
+
+function advise(sentence, name = '') {
+  page('advice').textContent = sentence;
+  page('advice').className = name;
+  if (!sentence) page('advice').append(element('span', 'soft', 'Press the button, or R.'));
+}
+
+function show(now) {
+  state = now;
+  const button = page('go');
+  button.className = `recbutton ${now}`;
+  button.setAttribute('aria-pressed', String(now === 'recording' || now === 'counting'));
+  button.querySelector('span').textContent = now === 'idle' ? 'Record' : now === 'sending' ? 'Working' : 'Stop';
+  button.disabled = now === 'sending' || now === 'opening';
+  document.body.classList.toggle('recording', now === 'recording');
+}
+
+function meter({ peak, rms }) {
+  const share = db => Math.max(0, Math.min(1, (db + 60) / 60));
+  page('fill').style.width = `${share(rms) * 100}%`;
+  holding = Math.max(peak, holding - 1.5);
+  page('hold').style.left = `${share(holding) * 100}%`;
+  page('meter').setAttribute('aria-valuenow', Math.round(Math.max(-60, rms)));
+  page('meter').classList.toggle('clips', peak > CLIPS_DB);
+}
+
+function sounds(samples) {
+  const now = tape.level(samples);
+  meter(now);
+  if (state === 'counting') room = room === null ? now.rms : Math.min(room, now.rms);
+  if (state !== 'recording') return;
+  recording.add(samples);
+  loudest = Math.max(loudest, now.rms);
+  clipped ||= now.peak > CLIPS_DB;
+  const seconds = recording.seconds();
+  page('time').textContent = `${String(Math.floor(seconds / 60)).padStart(2, '0')}:${(seconds % 60).toFixed(1).padStart(4, '0')}`;
+  const rooms = room === null ? '' : `room noise ${Math.round(room)} dB`.replace('-', '−');
+  if (clipped) advise('Too loud: it clips. Move back a little, or turn the microphone down.', 'bad');
+  else if (room !== null && room > LOUD_ROOM_DB) advise(`The room is loud: ${rooms}.`, 'bad');
+  else if (seconds > 2 && loudest < QUIET_DB) advise('Very quiet: move nearer, or turn the microphone up.', 'bad');
+  else advise(seconds > 2 ? `${rooms}${rooms ? ' · ' : ''}good distance` : rooms);
+  if (seconds > 590) stop();
+}
+
+const wait = millis => new Promise(resolve => { setTimeout(resolve, millis); });
+
+async function start() {
+  if (!sheet || state !== 'idle') return;
+  player.stop();
+  transport.halt();
+  show('opening');
+  try { await tape.open(page('microphone').value); } catch (error) { show('idle'); advise(error.message, 'bad'); return; }
+  offerMicrophones();
+  room = null; loudest = -90; clipped = false; holding = -90;
+  tape.onSound(sounds);
+  if (page('countin').checked) {
+    show('counting');
+    for (let beat = BEATS; beat > 0; beat--) {
+      page('time').textContent = String(beat);
+      advise(beat === BEATS ? 'Quiet now: the room is measured.' : 'Ready…');
+      await wait(BEAT_MS);
+      if (state !== 'counting') return;
+    }
+  }
+  recording = new tape.Recording({ project, cue: sheet.id, number: sheet.number });
+  show('recording');
+}
+
+async function stop() {
+  if (state === 'counting') { show('idle'); advise(''); return; }
+  if (state !== 'recording') return;
+  const done = recording;
+  recording = null;
+  show('sending');
+  tape.onSound(meterOnly);
+  await done.kept;
+  advise('Held against the script…');
+  await hand(done.about, done.parts);
+  show('idle');
+}
+
+const meterOnly = samples => meter(tape.level(samples));
+
+/** Gives a recording to the server; until it has it, the browser keeps it. */
+async function hand(about, parts) {
+  const { status, body } = await send(`/projects/${about.project}/record/cues/${about.cue}`, tape.wav(parts));
+  if (status === 200) {
+    await kept.forget(about.id).catch(() => {});
+    advise(body.sentence);
+    heard = body.take;
+    if (sheet?.id === about.cue) await open(about.cue);
+    await list();
+  } else {
+    advise(body?.sentence ?? 'It could not be taken.', 'bad');
+    // what the server has refused for good isn't offered again: it said why
+    if (status === 422 || status === 400) await kept.forget(about.id).catch(() => {});
+    else leftover();
+  }
+}
+
+/** Recordings that never reached the server, from this or an earlier visit. */
+async function leftover() {
+  const waiting = (await kept.all().catch(() => [])).filter(one => one.project === project && one.id !== recording?.about.id);
+  page('leftover').hidden = waiting.length === 0;
+  page('leftover').replaceChildren(...waiting.flatMap(one => {
+    const at = new Date(one.at).toTimeString().slice(0, 5);
+    const line = element('p', '', `A recording of cue ${one.number} from ${at} didn’t reach Logophon. `);
+    line.append(button('btn btn-plain', 'Take it', async () => { await hand(one, await kept.pieces(one.id)); leftover(); }),
+      button('btn-quiet', 'throw it away', async () => { await kept.forget(one.id); leftover(); }));
+    return [line];
+  }));
+}
+
+async function offerMicrophones() {
+  const chosen = page('microphone').value;
+  const devices = await tape.microphones();
+  page('microphone').replaceChildren(new Option('the usual one', ''), ...devices.map(device => new Option(device.label, device.deviceId)));
+  page('microphone').value = devices.some(device => device.deviceId === chosen) ? chosen : '';
+}
+
+// --- another voice
+
+['timing', 'melody'].forEach(name => page(name).addEventListener('input', () => { page(`${name}-out`).textContent = `${page(name).value} %`; }));
+page('recast').addEventListener('submit', async event => {
+  event.preventDefault();
+  const take = takes.find(one => one.recorded && one.id === heard) ?? takes.find(one => one.recorded && one.kept) ?? latest();
+  if (!take) return;
+  const form = new FormData(page('recast'));
+  form.append('ownPitch', String(page('ownpitch').checked));
+  const { body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  await open(sheet.id);
+});
+page('byvoice').addEventListener('click', async () => {
+  const { body } = await ask('POST', `/projects/${project}/record/cues/${sheet.id}/voice`, new FormData());
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  await open(sheet.id);
+  list();
+});
+
+// --- files
+
+const files = filesOf(project, { rows: () => rows, role, done: id => { list(); if (id === null || id === sheet?.id) { if (sheet) open(sheet.id); } } });
+page('files').addEventListener('change', async () => { await files.bring(page('files').files); page('files').value = ''; });
+['dragover', 'drop'].forEach(kind => document.addEventListener(kind, event => {
+  if (![...event.dataTransfer?.types ?? []].includes('Files')) return;
+  event.preventDefault();
+  if (kind === 'drop') files.bring(event.dataTransfer.files);
+}));
+
+// --- the page
+
+page('go').addEventListener('click', () => (state === 'idle' ? start() : stop()));
+page('role').addEventListener('change', () => { sheet = null; history.replaceState(null, '', `/projects/${project}/record`); list(); });
+page('microphone').addEventListener('change', () => tape.close());
+document.addEventListener('logophon:microphone-gone', () => { stop(); advise('The microphone is gone. What was said until then is kept.', 'bad'); });
+let due = null;
+document.addEventListener('logophon:programme', () => {
+  clearTimeout(due);
+  due = setTimeout(async () => { await list(); if (sheet && state === 'idle' && !player.isPlaying()) open(sheet.id); }, 200);
+});
+window.addEventListener('beforeunload', event => { if (state === 'recording') event.preventDefault(); });
+
+const table = [
+  { keys: ['R'], what: 'Record, and stop', group: 'Say it', act: () => { if (state === 'idle') start(); else stop(); } },
+  { keys: ['A'], what: 'Say it again', group: 'Say it', act: () => { if (state === 'idle') start(); else stop().then(start); } },
+  { keys: ['Escape'], what: 'Stop', group: 'Say it', act: () => { if (state === 'idle') { player.stop(); return true; } stop(); return true; } },
+  { keys: ['Space'], what: 'Hear the last one, or stop', group: 'Hear it', act: () => {
+    if (player.isPlaying()) { player.stop(); return true; }
+    const take = takes.find(one => one.id === heard);
+    if (!take) return false;
+    hear(take, 0);
+    return true;
+  } },
+  { keys: ['Enter'], what: 'Keep the last one, and go to the next cue', group: 'Go on', act: event => {
+    if (event.target.closest('button, a, select, summary')) return false;
+    if (latest()) keep(latest(), true); else go(1);
+    return true;
+  } },
+  { keys: ['['], what: 'The cue before', group: 'Go on', act: () => go(-1) },
+  { keys: [']'], what: 'The next cue', group: 'Go on', act: () => go(1) },
+  { keys: ['?'], what: 'All keys', group: 'Go on', act: () => page('keys').showModal() },
+];
+bind(table);
+explain(page('keys'), table);
+page('show-keys').addEventListener('click', () => page('keys').showModal());
+
+page('role').value = new URLSearchParams(location.search).get('role') ?? '';
+await transport.refresh();
+await list();
+leftover();
+files.look();
