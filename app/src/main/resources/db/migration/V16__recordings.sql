@@ -12,9 +12,6 @@ create table recording (
 );
 create index recording_cleaned_from on recording (cleaned_from_id);
 
--- How recordings of a role are cleaned unless somebody says otherwise.
-alter table role add column cleaning jsonb;
-
 -- A file that was brought in, on its way to be takes: its sound, and where in it which cue is said.
 create table recording_upload (
     id uuid primary key,

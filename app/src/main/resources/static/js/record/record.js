@@ -72,7 +72,7 @@ async function open(id) {
   page('cue-title').textContent = [`Cue ${sheet.number}`, sheet.role, sheet.scene].filter(Boolean).join(' · ');
   page('prompt').textContent = sheet.text;
   page('back').hidden = !sheet.recorded;
-  if (another) { advise(''); page('time').textContent = '00:00.0'; heard = null; }
+  if (another) { remembered(); advise(''); page('time').textContent = '00:00.0'; heard = null; }
   markList();
   await showTakes();
 }
@@ -97,6 +97,7 @@ async function showTakes() {
   takes = sheet.takes;
   if (!takes.some(take => take.id === heard)) heard = takes[0]?.id ?? null;
   page('recast-go').disabled = !takes.some(take => take.recorded && !take.otherWords);
+  page('clean-go').disabled = !takes.some(take => take.recorded);
   page('takes').replaceChildren(...takes.map(takeCard));
   await Promise.all(takes.map(async take => {
     const data = await scoreOf(take.score);
@@ -110,7 +111,7 @@ function takeCard(take) {
   card.dataset.take = take.id;
   card.setAttribute('aria-label', `${take.name}, ${take.voice}`);
   const head = element('div', 'takehead');
-  head.append(element('h2', 'label', `${take.name} · ${take.recorded ? 'as heard against the script' : take.voice}`), element('span', 'figures soft', take.told));
+  head.append(element('h2', 'label', `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'as heard against the script' : take.voice}`), element('span', 'figures soft', take.told));
   card.append(head, element('div', 'waves'));
   if (take.warning) card.append(element('p', 'notice', take.warning));
   if (take.otherWords) card.append(element('p', 'notice', 'The words have changed since it was recorded.'));
@@ -285,6 +286,58 @@ async function offerMicrophones() {
   page('microphone').value = devices.some(device => device.deviceId === chosen) ? chosen : '';
 }
 
+// --- cleaning
+
+/** How a role's recordings are cleaned is remembered in this browser. */
+const habit = () => `logophon-cleaning ${project} ${sheet?.role}`;
+const CLEAN = ['noise', 'hum', 'rumble', 'clicks', 'clipped', 'gaps'];
+
+function remembered() {
+  let known = {};
+  try { known = JSON.parse(localStorage.getItem(habit()) ?? '{}'); } catch { /* something else wrote there: nothing is ticked */ }
+  CLEAN.forEach(name => { page(`clean-${name}`).checked = Boolean(known[name]); });
+  if (known.db) page('noise-db').value = known.db;
+  if (known.hz) page('hum-hz').value = known.hz;
+  if (known.seconds) page('gap-seconds').value = known.seconds;
+}
+
+page('clean').addEventListener('submit', async event => {
+  event.preventDefault();
+  const ticked = name => page(`clean-${name}`).checked;
+  const take = takes.find(one => one.recorded && one.id === heard) ?? latest();
+  if (!take) return;
+  try {
+    localStorage.setItem(habit(), JSON.stringify({ ...Object.fromEntries(CLEAN.map(name => [name, ticked(name)])),
+      db: page('noise-db').value, hz: page('hum-hz').value, seconds: page('gap-seconds').value }));
+  } catch { /* a private window remembers nothing */ }
+  const form = new FormData();
+  if (ticked('noise')) form.append('noise', page('noise-db').value);
+  if (ticked('hum')) form.append('hum', page('hum-hz').value);
+  if (ticked('gaps')) form.append('gaps', page('gap-seconds').value);
+  ['rumble', 'clicks', 'clipped'].forEach(name => form.append(name, String(ticked(name))));
+  page('clean-go').disabled = true;
+  say('It is cleaned…');
+  const { status, body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/clean`, form);
+  say(body?.sentence ?? 'That did not work. Reload the page.');
+  page('clean-go').disabled = false;
+  if (status === 200) { heard = body.take; await open(sheet.id); list(); }
+});
+
+/** Before and after cleaning, at the same word. */
+function beforeAfter() {
+  const now = takes.find(take => take.id === heard);
+  const clean = now?.cleaned ? now : takes.find(take => take.cleaned);
+  const raw = takes.find(take => take.recorded && !take.cleaned);
+  if (!clean || !raw) return false;
+  const at = player.position() ?? 0;
+  const other = now?.cleaned ? raw : clean;
+  Promise.all([scoreOf(now.score), scoreOf(other.score)]).then(([here, there]) => {
+    const index = Math.max(0, here.words.filter(word => word.from <= at).length - 1);
+    hear(other, Math.max(0, (there.words[index]?.from ?? 0) + at - (here.words[index]?.from ?? 0)));
+  });
+  return true;
+}
+
 // --- another voice
 
 ['timing', 'melody'].forEach(name => page(name).addEventListener('input', () => { page(`${name}-out`).textContent = `${page(name).value} %`; }));
@@ -339,6 +392,7 @@ const table = [
     hear(take, 0);
     return true;
   } },
+  { keys: ['B'], what: 'Before and after cleaning, at the same word', group: 'Hear it', act: () => beforeAfter() },
   { keys: ['Enter'], what: 'Keep the last one, and go to the next cue', group: 'Go on', act: event => {
     if (event.target.closest('button, a, select, summary')) return false;
     if (latest()) keep(latest(), true); else go(1);

@@ -5,6 +5,9 @@ import java.io.UncheckedIOException;
 import org.logophon.cli.bench.BenchCommand;
 import org.logophon.cli.clearness.MeasureVoicesCommand;
 import org.logophon.cli.narrate.NarrateCommand;
+import org.logophon.cli.recording.AlignCommand;
+import org.logophon.cli.recording.CleanCommand;
+import org.logophon.cli.recording.RecastCommand;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.TypedNumber;
 import picocli.CommandLine;
@@ -19,6 +22,9 @@ import picocli.CommandLine.TypeConversionException;
             CheckCommand.class,
             VoicesCommand.class,
             RestoreCommand.class,
+            AlignCommand.class,
+            CleanCommand.class,
+            RecastCommand.class,
             BenchCommand.class,
             MeasureVoicesCommand.class
         },

@@ -55,6 +55,7 @@ class CueRecordings {
     /**
      * @param told    words found, level and noise, for people
      * @param warning what spoils it; empty for nothing
+     * @param cleaned how, in words; empty for a recording as it was said
      * @param doubts  of its words, 0–1, in order; empty for a take that isn't a recording as it was said
      */
     record TakeLine(
@@ -70,6 +71,7 @@ class CueRecordings {
             String score,
             String told,
             String warning,
+            String cleaned,
             List<Float> doubts,
             List<Finding> findings) {}
 
@@ -154,6 +156,7 @@ class CueRecordings {
                 address + "/score",
                 told == null ? "" : figures(told),
                 told == null ? "" : told.figures().warning(),
+                told == null || told.cleaning() == null ? "" : told.cleaning().words(),
                 told == null ? List.of() : told.doubts(),
                 told == null
                         ? List.of()
@@ -170,11 +173,12 @@ class CueRecordings {
                 .count();
         return String.format(
                         Locale.ROOT,
-                        "words found %d of %d · level %.0f LUFS · room noise %.0f dB",
+                        "words found %d of %d · level %.0f LUFS · noise %.0f dB · longest gap %.1f s",
                         found,
                         told.doubts().size(),
                         told.figures().lufs(),
-                        told.figures().noiseDb())
+                        told.figures().noiseDb(),
+                        told.figures().longestGap())
                 .replace('-', '−');
     }
 }

@@ -9,6 +9,7 @@ import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.SentenceAnswer;
+import org.logophon.core.recording.Cleaning;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,6 +30,7 @@ class RecordController {
     private final CueRecordings cues;
     private final Recordings recordings;
     private final Recasting recasting;
+    private final RecordingCleaning cleaning;
     private final SoundFiles files;
     private final VoiceCatalogue voices;
 
@@ -38,6 +40,7 @@ class RecordController {
             CueRecordings cues,
             Recordings recordings,
             Recasting recasting,
+            RecordingCleaning cleaning,
             SoundFiles files,
             VoiceCatalogue voices) {
         this.projects = projects;
@@ -45,6 +48,7 @@ class RecordController {
         this.cues = cues;
         this.recordings = recordings;
         this.recasting = recasting;
+        this.cleaning = cleaning;
         this.files = files;
         this.voices = voices;
     }
@@ -102,6 +106,24 @@ class RecordController {
                         page ? Recordings.Made.RECORDED : Recordings.Made.UPLOADED,
                         !page));
         return new Taken(take, page ? "Recorded. Keep it, or say it again." : name + " is taken, and kept.");
+    }
+
+    /** A recording, cleaned: another take, which is kept. */
+    @PostMapping("/takes/{take}/clean")
+    @ResponseBody
+    Taken clean(
+            @PathVariable UUID id,
+            @PathVariable UUID take,
+            @RequestParam(defaultValue = "0") double noise,
+            @RequestParam(defaultValue = "0") int hum,
+            @RequestParam(defaultValue = "false") boolean rumble,
+            @RequestParam(defaultValue = "false") boolean clicks,
+            @RequestParam(defaultValue = "false") boolean clipped,
+            @RequestParam(defaultValue = "0") double gaps)
+            throws IOException {
+        Cleaning wanted = new Cleaning(noise, hum, rumble, clicks, clipped, gaps);
+        UUID made = cleaning.clean(id, take, wanted);
+        return new Taken(made, "Cleaned and kept: " + wanted.words() + ".");
     }
 
     /** Another voice says a recording. */

@@ -14,6 +14,7 @@ import org.logophon.core.recording.CueCutter;
 import org.logophon.core.recording.Recorded;
 import org.logophon.core.recording.RecordedEngine;
 import org.logophon.core.recording.RecordingHolder;
+import org.logophon.core.recording.SoundCleaner;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.sound.Resampler;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -21,6 +22,7 @@ import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.coding.FfmpegCleaner;
 import org.logophon.speech.coding.FfmpegCoder;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.own.OwnEnginesFile;
@@ -64,6 +66,11 @@ class SpeechConfiguration {
                         recordings,
                         id -> voices.getObject().find(id)),
                 resampler);
+    }
+
+    @Bean
+    SoundCleaner soundCleaner() {
+        return new FfmpegCleaner();
     }
 
     @Bean

@@ -10,6 +10,7 @@ import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
@@ -24,6 +25,7 @@ import org.logophon.cli.narrate.NarrationReport.FindingEntry;
 import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.SlotEntry;
 import org.logophon.cli.narrate.PictureOptions.Picture;
+import org.logophon.cli.recording.RecordedCues;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
@@ -71,6 +73,7 @@ final class ClipMaker {
     private final Outcome outcome;
     private final Picture picture;
     private final Deliver deliver;
+    private final RecordedCues recorded;
     private final WorkerPool pool;
     private final PrintWriter progress;
     private WorkSounds work;
@@ -79,6 +82,7 @@ final class ClipMaker {
     /**
      * @param hired   null when there is no service of hired voices
      * @param picture that clips are placed to; null for none
+     * @param recorded cues that a person says; null for none
      * @param deliver null for clips, a cue sheet and captions
      */
     ClipMaker(
@@ -89,6 +93,7 @@ final class ClipMaker {
             Outcome outcome,
             Picture picture,
             Deliver deliver,
+            RecordedCues recorded,
             PrintWriter progress) {
         this.narrator = new Narrator(
                 new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
@@ -98,6 +103,7 @@ final class ClipMaker {
         this.outcome = outcome;
         this.picture = picture;
         this.deliver = deliver;
+        this.recorded = recorded;
         this.pool = pool;
         this.progress = progress;
     }
@@ -195,7 +201,10 @@ final class ClipMaker {
         }
         Recipe recipe = fitted == null ? plan.recipe(file, at, narrator::engineVersion) : fitted;
         Voice voice = recipe.voice();
-        Speech speech = narrator.render(recipe);
+        Speech speech = (recorded == null
+                        ? Optional.<Speech>empty()
+                        : recorded.of(number, cue.text(), recipe.spokenText(), voice.language()))
+                .orElseGet(() -> narrator.render(recipe));
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
         if (deliver == null) {
             write(clip, number, cue.text(), folder.resolve(fileName));

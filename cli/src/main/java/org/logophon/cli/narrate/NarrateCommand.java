@@ -12,6 +12,7 @@ import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.ScriptOptions;
+import org.logophon.cli.recording.RecordedCues;
 import org.logophon.core.delivery.FileNames;
 import org.logophon.core.delivery.Slug;
 import org.logophon.core.direction.Direction;
@@ -106,6 +107,12 @@ public final class NarrateCommand implements Callable<Integer> {
     @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
     private boolean allowCharges;
 
+    @Option(
+            names = "--recordings",
+            paramLabel = "FOLDER",
+            description = "Recordings of cues, with their numbers in their names: they are taken instead of a voice.")
+    private Path recordings;
+
     @Option(names = "--json", description = "Print one JSON object on standard output.")
     private boolean json;
 
@@ -151,6 +158,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     outcome,
                     asked,
                     deliver,
+                    recordings == null ? null : new RecordedCues(recordings, pool),
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));

@@ -1,0 +1,71 @@
+package org.logophon.cli.recording;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.logophon.cli.InputUnusable;
+import org.logophon.core.recording.Activity;
+import org.logophon.core.recording.HeldRecording;
+import org.logophon.core.recording.RecordingHolder;
+import org.logophon.core.render.Measurement;
+import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.sound.Sound;
+import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
+
+/** A folder of recordings, a file a cue with its number in the name. */
+public final class RecordedCues {
+
+    private static final double AROUND_SECONDS = 0.15;
+
+    private final List<Path> files;
+    private final RecordingHolder holder;
+
+    /** @throws InputUnusable with a sentence when there is no such folder */
+    public RecordedCues(Path folder, WorkerPool pool) throws IOException {
+        this.holder = new RecordingHolder(new Engines(pool), NativeVoices::saying);
+        if (!Files.isDirectory(folder)) {
+            throw new InputUnusable(folder + " is no folder. Name one with a recording a cue, as 030.wav.");
+        }
+        try (Stream<Path> found = Files.list(folder)) {
+            files = found.filter(Files::isRegularFile).sorted().toList();
+        }
+    }
+
+    private Optional<Path> file(String number) {
+        return files.stream()
+                .filter(file -> Stream.of(file.getFileName()
+                                .toString()
+                                .replaceAll("\\.[^.]*$", "")
+                                .split("[^0-9A-Za-z]+"))
+                        .anyMatch(part -> plain(part).equalsIgnoreCase(plain(number))))
+                .findFirst();
+    }
+
+    private static String plain(String number) {
+        return number.replaceAll("^0+(?=\\d)", "");
+    }
+
+    /** The recording of a cue; empty where there is none. @throws UncheckedIOException when it can't be read */
+    public Optional<Speech> of(String number, String text, SpokenText spoken, String language) {
+        Optional<Path> file = file(number);
+        if (file.isEmpty()) {
+            return Optional.empty();
+        }
+        try (RecordingFile recording = RecordingFile.open(file.get())) {
+            Sound whole = recording.whole();
+            Activity.Span span = Activity.of(whole).speech(AROUND_SECONDS, whole.samples().length);
+            Sound sound = whole.cut(span.from(), span.to());
+            HeldRecording held = holder.hold(sound, text, spoken, language);
+            return Optional.of(new Speech(sound, held.words(), Measurement.NEUTRAL, held.phones()));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}
