@@ -36,6 +36,9 @@ final class OneBrowser {
             "--disable-backgrounding-occluded-windows");
     private static final String LISTENING = "DevTools listening on ";
 
+    /** What its microphone hears, from the moment at which a page opens it; a test writes it. */
+    static final Path MICROPHONE = microphone();
+
     private static final String ADDRESS = start();
 
     private static final ThreadLocal<Browser> OF_THREAD = ThreadLocal.withInitial(OneBrowser::connect);
@@ -45,6 +48,16 @@ final class OneBrowser {
     /** As this thread drives it. */
     static Browser get() {
         return OF_THREAD.get();
+    }
+
+    private static Path microphone() {
+        try {
+            Path file = Files.createTempFile("logophon-microphone", ".wav");
+            file.toFile().deleteOnExit();
+            return file;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static Browser connect() {
@@ -59,6 +72,9 @@ final class OneBrowser {
             Path profile = Files.createTempDirectory("logophon-browser");
             List<String> command = new java.util.ArrayList<>(COMMAND);
             command.add("--user-data-dir=" + profile);
+            command.add("--use-fake-ui-for-media-stream");
+            command.add("--use-fake-device-for-media-stream");
+            command.add("--use-file-for-fake-audio-capture=" + MICROPHONE + "%noloop");
             Process process = new ProcessBuilder(command)
                     .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                     .start();

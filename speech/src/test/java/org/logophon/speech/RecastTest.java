@@ -15,10 +15,10 @@ import org.logophon.core.pitch.PitchMeter;
 import org.logophon.core.pitch.PitchTrack;
 import org.logophon.core.recording.Recorded;
 import org.logophon.core.recording.RecordedEngine;
-import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
 
 /** A recording said by another voice: what is taken over of it, measured. One of our voices is the person who records. */

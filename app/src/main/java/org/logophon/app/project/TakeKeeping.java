@@ -7,8 +7,8 @@ import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
-import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.take.TakenDirection;
+import org.logophon.core.voice.RecordedVoice;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -17,7 +17,7 @@ import org.logophon.app.project.take.TakeSource;
 import org.logophon.app.rendering.TakeSound;
 import org.logophon.core.check.TakeFinding;
 import org.logophon.core.recording.HeldRecording;
-import org.logophon.core.recording.RecordedVoice;
+import org.logophon.core.voice.RecordedVoice;
 import org.springframework.stereotype.Component;
 
 /** Cues as the Record page shows them: what is to be said, and what was. */

@@ -11,6 +11,7 @@ import org.logophon.core.render.Phone;
 import org.logophon.core.render.Speech;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.RecordedVoice;
 
 /**
  * One voice's speech in the timing and the melody of another's: each word is made as long as it is in the recording, each

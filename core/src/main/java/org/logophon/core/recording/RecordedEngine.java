@@ -19,6 +19,7 @@ import org.logophon.core.render.Utterance.PhonemeStart;
 import org.logophon.core.render.Utterance.WordStart;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
 
 /** The engine of {@link RecordedVoice}s; every other voice is its engine's, as before. */

@@ -8,8 +8,8 @@ import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
-import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
+import org.logophon.core.voice.RecordedVoice;
 
 /**
  * What a cue follows instead of its project and its role since it was made like one of its takes: their direction, voice

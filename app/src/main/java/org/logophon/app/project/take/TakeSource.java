@@ -1,8 +1,8 @@
 package org.logophon.app.project.take;
 
 import java.util.Locale;
-import org.logophon.core.recording.RecordedVoice;
 import org.logophon.core.take.TakeOrigin;
+import org.logophon.core.voice.RecordedVoice;
 
 /** Where a take comes from. */
 public enum TakeSource {

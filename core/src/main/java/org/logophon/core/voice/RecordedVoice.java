@@ -1,15 +1,10 @@
-package org.logophon.core.recording;
+package org.logophon.core.voice;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.voice.Ability;
-import org.logophon.core.voice.Age;
-import org.logophon.core.voice.Gender;
-import org.logophon.core.voice.Terms;
-import org.logophon.core.voice.Voice;
 
 /**
  * A recording as a voice: one that can say its own words only. With another voice beside it, that one says them in the

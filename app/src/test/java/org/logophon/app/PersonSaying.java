@@ -1,0 +1,60 @@
+package org.logophon.app;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
+import org.logophon.speech.Engines;
+import org.logophon.speech.NativeVoices;
+import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+
+/** What a person would say into a microphone: one of our voices in a room that is never quite silent. */
+final class PersonSaying {
+
+    static final int RATE = 48_000;
+
+    private PersonSaying() {}
+
+    /** @param before seconds of room before the first words, and between them @return WAV, 48 kHz */
+    static byte[] wav(double before, double between, String... texts) {
+        List<float[]> parts = new ArrayList<>();
+        try (WorkerPool pool = new WorkerPool(1)) {
+            Engines engines = new Engines(pool);
+            WorkerResampler resampler = new WorkerResampler(pool);
+            parts.add(new float[(int) (before * RATE)]);
+            for (String text : texts) {
+                Sound said = engines.speak(new SpeechRequest(
+                                NativeVoices.catalogue().find("otis").orElseThrow(), SpokenText.of(text), 1, 0))
+                        .sound();
+                parts.add(resampler.resample(said, RATE).samples());
+                parts.add(new float[(int) (between * RATE)]);
+            }
+        }
+        int length = parts.stream().mapToInt(part -> part.length).sum();
+        float[] all = new float[length];
+        int at = 0;
+        for (float[] part : parts) {
+            System.arraycopy(part, 0, all, at, part.length);
+            at += part.length;
+        }
+        Random random = new Random(9);
+        for (int i = 0; i < length; i++) {
+            all[i] = (float) (0.5 * all[i] + random.nextGaussian() * 4e-4);
+        }
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            WavWriter.write(new Sound(all, RATE), SampleFormat.PCM_16, null, bytes);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return bytes.toByteArray();
+    }
+}

@@ -1,0 +1,266 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** A recording is a take like any other: what the addresses of the Record page promise. */
+class RecordingsTest extends ApplicationTest {
+
+    private static final String LINE = "Clear night. Every star is out.";
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    @TempDir
+    private Path folder;
+
+    private String project;
+    private String cue;
+
+    private void script(String text) {
+        project = server.project("Recorded", text);
+        cue = server.cues(project).get(0).get("id").asString();
+    }
+
+    private HttpResponse<String> send(String path, byte[] sound) {
+        server.get("/");
+        return server.send(server.request(path)
+                .header("X-XSRF-TOKEN", server.token())
+                .setHeader("Accept", "application/json")
+                .header("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(sound)));
+    }
+
+    private String taken(byte[] sound) {
+        HttpResponse<String> answer = send(project + "/record/cues/" + cue + "?name=010.wav", sound);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        return Server.parse(answer).get("take").asString();
+    }
+
+    private JsonNode sheet() {
+        return server.json(project + "/record/cues/" + cue);
+    }
+
+    private JsonNode cueNow() {
+        return server.cues(project).get(0);
+    }
+
+    private void ready() {
+        Server.await(
+                "ready", PATIENCE, () -> "ready".equals(cueNow().get("state").asString()));
+    }
+
+    @Test
+    void itIsStoredInTwentyFourBitsWithItsWordsAndKept() {
+        script("KEEPER: " + LINE);
+        String take = taken(PersonSaying.wav(0.8, 0.8, LINE));
+        assertThat(cueNow().get("state").asString()).isEqualTo("ready");
+        assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
+        Map<String, Object> sound = jdbc.queryForMap(
+                "select w.bits, w.sample_rate from take t join speech s on s.id = t.speech_id join sound w on w.id = s.sound_id where t.id = ?::uuid",
+                take);
+        assertThat(sound).containsEntry("bits", 24).containsEntry("sample_rate", 48_000);
+        JsonNode score = server.json(project + "/takes/" + take + "/score");
+        assertThat(score.path("words")).hasSize(6);
+        double before = -1;
+        for (JsonNode word : score.path("words")) {
+            assertThat(word.path("from").asDouble()).isGreaterThan(before);
+            before = word.path("from").asDouble();
+        }
+        // the room before and after is left out, but for a little
+        assertThat(score.path("words").get(0).path("from").asDouble()).isLessThan(0.25);
+        assertThat(server.bytes(cueNow().path("sound").asString()).length).isGreaterThan(100_000);
+    }
+
+    /** As on renders: asked for, heard, measured and shown; what asks an engine is done in the signal. */
+    @Test
+    void marksAreHeardOnARecording() {
+        script("KEEPER: " + LINE);
+        taken(PersonSaying.wav(0.5, 0.5, LINE));
+        double seconds = cueNow().get("seconds").asDouble();
+        String at = project + "/cues/" + cue;
+        int star = LINE.indexOf("star");
+        server.post(
+                at + "/marks",
+                Map.of(
+                        "start",
+                        Integer.toString(star),
+                        "end",
+                        Integer.toString(star + 4),
+                        "kind",
+                        "pause",
+                        "value",
+                        "700"));
+        server.post(at + "/marks", Map.of("start", "0", "end", "11", "kind", "pitch", "value", "2"));
+        assertThat(cueNow().get("state").asString()).isEqualTo("changed");
+        server.post(at + "/render", Map.of());
+        ready();
+        JsonNode marks = server.json(at + "/marks").path("marks");
+        for (JsonNode mark : marks) {
+            double asked = mark.path("kind").asString().equals("pause") ? 700 : 2;
+            assertThat(mark.path("reached").asDouble())
+                    .as(mark.toString())
+                    .isCloseTo(asked, org.assertj.core.data.Offset.offset(asked == 2 ? 0.5 : 20));
+        }
+        assertThat(cueNow().get("seconds").asDouble()).isBetween(seconds + 0.5, seconds + 0.8);
+        assertThat(sheet().path("takes")).hasSize(2);
+        assertThat(sheet().path("voice").asString()).isEqualTo("Your recording");
+    }
+
+    @Test
+    void aRoleAndAScriptThatChangeTheirPaceLeaveItAsItWasSaid() {
+        script("KEEPER: " + LINE);
+        taken(PersonSaying.wav(0.5, 0.5, LINE));
+        server.post(project + "/cues/" + cue + "/project/direction", Map.of("pace", "150", "version", "0"));
+        assertThat(cueNow().get("state").asString()).isEqualTo("ready");
+    }
+
+    @Test
+    void otherWordsAreToldAndItsVoiceSaysThemAgain() {
+        script("KEEPER: " + LINE);
+        taken(PersonSaying.wav(0.5, 0.5, LINE));
+        server.save(project, "KEEPER: Clear night. Every star is bright.", 2);
+        server.save(project, "KEEPER: Clear night. Every star is bright.", 1);
+        assertThat(cueNow().get("state").asString()).isEqualTo("changed");
+        server.post(project + "/cues/" + cue + "/render", Map.of());
+        Server.await("a sentence", PATIENCE, () -> !sheet().path("problem").isNull());
+        assertThat(sheet().path("problem").asString()).contains("The words have changed since they were recorded");
+        assertThat(server.post(project + "/record/cues/" + cue + "/voice", Map.of())
+                        .statusCode())
+                .isEqualTo(200);
+        server.post(project + "/cues/" + cue + "/render", Map.of());
+        ready();
+        assertThat(sheet().path("recorded").asBoolean()).isFalse();
+    }
+
+    @Test
+    void aRecastIsATakeThatIsMadeAgainToTheSample() {
+        script("KEEPER: " + LINE);
+        String take = taken(PersonSaying.wav(0.5, 0.5, LINE));
+        String recast = project + "/record/takes/" + take + "/recast";
+        assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "80")).body())
+                .contains("on its way");
+        ready();
+        String first = cueNow().path("sound").asString();
+        assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "100"))
+                        .statusCode())
+                .isEqualTo(200);
+        Server.await(
+                "the other",
+                PATIENCE,
+                () -> "ready".equals(cueNow().get("state").asString())
+                        && !cueNow().path("sound").asString().equals(first));
+        assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "80")).statusCode())
+                .isEqualTo(200);
+        Server.await(
+                "the first again",
+                PATIENCE,
+                () -> cueNow().path("sound").asString().equals(first));
+        assertThat(jdbc.queryForList(
+                        "select distinct source from take where cue_id = ?::uuid order by source", String.class, cue))
+                .containsExactly("recast", "uploaded");
+        assertThat(server.post(recast, Map.of("voice", "nobody")).statusCode()).isEqualTo(422);
+        assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "400"))
+                        .statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void aCleanedOneIsAnotherTakeAndTheRecordingStays() {
+        script("KEEPER: " + LINE);
+        String take = taken(PersonSaying.wav(0.5, 0.5, LINE));
+        HttpResponse<String> cleaned = server.post(
+                project + "/record/takes/" + take + "/clean", Map.of("noise", "10", "hum", "50", "rumble", "true"));
+        assertThat(cleaned.statusCode()).as(cleaned.body()).isEqualTo(200);
+        assertThat(sheet().path("takes")).hasSize(2);
+        assertThat(sheet().path("takes").get(0).path("cleaned").asString())
+                .isEqualTo("room noise 10 dB down, 50 Hz hum out, rumble out");
+        assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
+        assertThat(server.post(project + "/record/takes/" + take + "/clean", Map.of())
+                        .statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void everyFormatIsReadAndAVideosSoundToo() throws Exception {
+        script("KEEPER: " + LINE);
+        Path wav = Files.write(folder.resolve("said.wav"), PersonSaying.wav(0.3, 0.3, LINE));
+        for (String name : new String[] {"said.flac", "said.mp3", "said.m4a", "said.opus", "said.ogg", "film.mkv"}) {
+            Path coded = folder.resolve(name);
+            ProcessBuilder ffmpeg = name.endsWith("mkv")
+                    ? new ProcessBuilder(
+                            "ffmpeg",
+                            "-v",
+                            "error",
+                            "-f",
+                            "lavfi",
+                            "-i",
+                            "color=black:size=64x64:rate=5:duration=3",
+                            "-i",
+                            wav.toString(),
+                            "-c:v",
+                            "libvpx",
+                            "-c:a",
+                            "libopus",
+                            "-shortest",
+                            coded.toString())
+                    : new ProcessBuilder("ffmpeg", "-v", "error", "-i", wav.toString(), coded.toString());
+            assertThat(ffmpeg.inheritIO().start().waitFor()).isZero();
+            taken(Files.readAllBytes(coded));
+        }
+        assertThat(sheet().path("takes")).hasSize(6);
+    }
+
+    @Test
+    void whatCanNotBeTakenIsToldInASentenceAndNothingIsLost() throws IOException {
+        script("KEEPER: " + LINE);
+        String at = project + "/record/cues/" + cue;
+        ByteArrayOutputStream silence = new ByteArrayOutputStream();
+        WavWriter.write(new Sound(new float[48_000], 48_000), SampleFormat.PCM_16, null, silence);
+        Map<String, byte[]> bad = Map.of(
+                "isn't sound that is read",
+                        "Dear Ffion, the lamp is lit.".getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                "is empty", new byte[0],
+                "There is no sound in it", silence.toByteArray());
+        for (Map.Entry<String, byte[]> one : bad.entrySet()) {
+            HttpResponse<String> answer = send(at + "?name=010.wav", one.getValue());
+            assertThat(answer.statusCode()).as(one.getKey()).isEqualTo(422);
+            assertThat(Server.parse(answer).get("sentence").asString()).contains(one.getKey());
+        }
+        assertThat(sheet().path("takes")).isEmpty();
+        String other = server.project("Another", "Somebody else's words.");
+        assertThat(send(other + "/record/cues/" + cue, new byte[10]).statusCode())
+                .isEqualTo(404);
+        assertThat(server.get(other + "/record/cues/" + cue).statusCode()).isEqualTo(404);
+    }
+
+    /** Music and talk of something else have no words of the script in them: that is told by doubts, not refused. */
+    @Test
+    void anotherTextIsAllInDoubt() {
+        script("KEEPER: " + LINE);
+        taken(PersonSaying.wav(0.4, 0.4, "The price of herring has gone up again this week in every harbour."));
+        JsonNode take = sheet().path("takes").get(0);
+        long doubts = 0;
+        for (JsonNode doubt : take.path("doubts")) {
+            doubts += doubt.asDouble() >= 0.5 ? 1 : 0;
+        }
+        assertThat(doubts + take.path("findings").size()).isGreaterThan(1);
+    }
+}
