@@ -110,7 +110,7 @@ function fill() {
   const state = page('cue-state');
   state.textContent = sheet.state === 'ready' ? sheet.reviewed : sheet.label;
   state.className = sheet.state === 'ready' ? `state review-${sheet.review}` : `state state-${sheet.state}`;
-  page('cue-problem').textContent = sheet.problem ?? (sheet.taken ? `Directed like ${sheet.taken}, whatever its role and script say now.` : '');
+  page('cue-problem').textContent = sheet.problem ?? sheet.taken ?? '';
   page('cue-problem').hidden = !page('cue-problem').textContent;
   words.fill(sheet);
   words.choose(...chosen);

@@ -112,7 +112,9 @@ function takeCard(take) {
   card.setAttribute('aria-label', `${take.name}, ${take.voice}`);
   const head = element('div', 'takehead');
   head.append(element('h2', 'label', `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'as heard against the script' : take.voice}`), element('span', 'figures soft', take.told));
-  card.append(head, element('div', 'waves'));
+  card.append(head);
+  if (take.title || take.remark) card.append(element('p', 'soft remark', [take.title, take.remark].filter(Boolean).join(': ')));
+  card.append(element('div', 'waves'));
   if (take.warning) card.append(element('p', 'notice', take.warning));
   if (take.otherWords) card.append(element('p', 'notice', 'The words have changed since it was recorded.'));
   take.findings.forEach(finding => {

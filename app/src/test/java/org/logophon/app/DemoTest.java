@@ -34,6 +34,14 @@ class DemoTest extends ApplicationTest {
         assertThat(heard.get(0).get("reviewed").asString()).isEqualTo("approved");
         assertThat(heard.get(1).get("takes").asInt()).isEqualTo(3);
         assertThat(heard.get(4).get("reviewed").asString()).isEqualTo("changed since heard: loudness");
+        Server.await(
+                "the visitor's line was recorded and recast",
+                Duration.ofSeconds(120),
+                () -> server.json(lanternRoom + "/record/cues?role=Visitor")
+                        .get(0)
+                        .get("told")
+                        .asString()
+                        .endsWith(", as recorded"));
         String wheel = address("Wheel True");
         Server.await(
                 "somebody has delivered twice",

@@ -52,6 +52,7 @@ class DemoListening implements DisposableBean {
     private final NoteRepository notes;
     private final Reviewing reviewing;
     private final RenderService rendering;
+    private final DemoRecording recording;
     private final TransactionTemplate transaction;
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "demo-listening");
@@ -68,6 +69,7 @@ class DemoListening implements DisposableBean {
             NoteRepository notes,
             Reviewing reviewing,
             RenderService rendering,
+            DemoRecording recording,
             TransactionTemplate transaction) {
         this.placed = placed;
         this.projects = projects;
@@ -77,6 +79,7 @@ class DemoListening implements DisposableBean {
         this.notes = notes;
         this.reviewing = reviewing;
         this.rendering = rendering;
+        this.recording = recording;
         this.transaction = transaction;
     }
 
@@ -106,6 +109,7 @@ class DemoListening implements DisposableBean {
                 default -> {
                     transaction.executeWithoutResult(status -> second(view));
                     clock.shutdown();
+                    recording.say(view);
                 }
             }
         } catch (NotFound deleted) {

@@ -43,7 +43,7 @@ class CueSheets {
     /**
      * @param label    of its state, for people
      * @param sound    address of its kept take; null when it has none
-     * @param taken    name of the take that it is directed like; null when it follows its role
+     * @param taken    how it is directed otherwise than by its role, as a sentence; null when it isn't
      * @param words    places of its words in its text
      * @param reviewed what people have said of it, for people
      * @param labels   in use in the project, the most used first
@@ -109,7 +109,7 @@ class CueSheets {
                 cue.state().label(),
                 cue.problem(),
                 ProgrammeReader.address(owner, cue),
-                cue.cue().taken() == null ? null : cue.cue().taken().take(),
+                cue.cue().taken() == null ? null : cue.cue().taken().sentence(),
                 Words.of(text).stream()
                         .map(word -> new int[] {word.start(), word.end()})
                         .toList(),

@@ -53,6 +53,7 @@ class CueRecordings {
             List<TakeLine> takes) {}
 
     /**
+     * @param title   its own name; empty without one
      * @param told    words found, level and noise, for people
      * @param warning what spoils it; empty for nothing
      * @param cleaned how, in words; empty for a recording as it was said
@@ -61,6 +62,8 @@ class CueRecordings {
     record TakeLine(
             UUID id,
             String name,
+            String title,
+            String remark,
             String voice,
             String when,
             double seconds,
@@ -146,6 +149,8 @@ class CueRecordings {
         return new TakeLine(
                 take.id(),
                 take.name(),
+                take.said().name(),
+                take.said().remark(),
                 take.origin().voice().name(),
                 Ago.of(take.createdAt(), clock.instant()),
                 take.sound().seconds(),
@@ -173,12 +178,17 @@ class CueRecordings {
                 .count();
         return String.format(
                         Locale.ROOT,
-                        "words found %d of %d · level %.0f LUFS · noise %.0f dB · longest gap %.1f s",
+                        "words found %d of %d · level %.0f LUFS · noise %.0f dB%s",
                         found,
                         told.doubts().size(),
                         told.figures().lufs(),
                         told.figures().noiseDb(),
-                        told.figures().longestGap())
+                        told.figures().longestGap() < 0.1
+                                ? ""
+                                : String.format(
+                                        Locale.ROOT,
+                                        " · longest gap %.1f s",
+                                        told.figures().longestGap()))
                 .replace('-', '−');
     }
 }

@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Says who says a recorded cue: the recording, another voice in its way, or the role's voice again. */
 @Service
-class Recasting {
+public class Recasting {
 
     private final Projects projects;
     private final ProjectRepository table;
@@ -45,7 +45,7 @@ class Recasting {
 
     /** @return what is done, for people @throws Refused with a sentence when it can't be */
     @Transactional
-    String recast(UUID project, UUID takeId, String voiceId, int timing, int melody, boolean ownPitch) {
+    public String recast(UUID project, UUID takeId, String voiceId, int timing, int melody, boolean ownPitch) {
         table.hold(project);
         Take take = takes.require(project, takeId);
         RecordedVoice recorded = RecordedVoice.of(
@@ -73,7 +73,7 @@ class Recasting {
     }
 
     @Transactional
-    String byVoice(UUID project, UUID cueId) {
+    public String byVoice(UUID project, UUID cueId) {
         table.hold(project);
         CueView cue = projects.cue(project, cueId);
         if (cue.cue().taken() == null || !cue.cue().taken().recorded()) {

@@ -28,7 +28,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Makes takes of what people say. */
 @Service
-class Recordings {
+public class Recordings {
 
     /** What is held in memory while it is aligned; nobody says a cue for longer. */
     static final double LONGEST_SECONDS = 600;
@@ -64,9 +64,9 @@ class Recordings {
     }
 
     /** What a sound came from. @param from speech that it was cleaned from; null with its cleaning for none */
-    record Made(TakeSource source, UUID from, Cleaning cleaning) {
+    public record Made(TakeSource source, UUID from, Cleaning cleaning) {
 
-        static final Made RECORDED = new Made(TakeSource.RECORDED, null, null);
+        public static final Made RECORDED = new Made(TakeSource.RECORDED, null, null);
         static final Made UPLOADED = new Made(TakeSource.UPLOADED, null, null);
     }
 
@@ -76,7 +76,7 @@ class Recordings {
      * @param keep true when the cue is said by it from now on
      * @throws Refused with a sentence when nobody speaks in it, or nothing can be said in it
      */
-    UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep) {
+    public UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep) {
         RecordingFigures figures = RecordingFigures.of(sound);
         if (figures.silent()) {
             throw new Refused(figures.warning());

@@ -18,10 +18,12 @@ record LongSteps(float[][] frames, boolean[] quiet) {
     private static final int BLOCK_STEPS = 2_000;
     /** Around a block, so that its first and last windows see what is there. */
     private static final int MARGIN_STEPS = 2;
-    /** Over the noise, in dB: a tenth of the way to the speech, and this at the least. */
+    /** Over the noise, in dB: a quarter of the way to the speech, and this at the least. */
     private static final float OVER_NOISE_DB = 6;
 
     private static final float WAY = 0.25f;
+    /** However quiet the quietest moment. */
+    private static final float UNDER_SPEECH_DB = 32;
 
     /**
      * How much each value counts: the less, the more it strays between voices that say the same. Measured over six English
@@ -105,7 +107,7 @@ record LongSteps(float[][] frames, boolean[] quiet) {
         Arrays.sort(sorted);
         float noise = sorted[sorted.length / 20];
         float speech = sorted[sorted.length * 19 / 20];
-        float threshold = noise + Math.max(OVER_NOISE_DB, WAY * (speech - noise));
+        float threshold = Math.max(noise + Math.max(OVER_NOISE_DB, WAY * (speech - noise)), speech - UNDER_SPEECH_DB);
         boolean[] quiet = new boolean[sorted.length];
         for (int i = 0; i < quiet.length; i++) {
             quiet[i] = powers.get(i) < threshold;

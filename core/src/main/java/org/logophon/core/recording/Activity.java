@@ -21,6 +21,9 @@ public record Activity(float[] levels, double noiseDb, double speechDb, int rate
     private static final double OVER_NOISE_DB = 6;
 
     private static final double WAY = 0.22;
+    /** What is so far under the speech is none, however quiet the quietest moment: some programs shut the room out at times. */
+    private static final double UNDER_SPEECH_DB = 36;
+
     private static final double SHORTEST_PAUSE_SECONDS = 0.06;
     private static final float LEAST_DB = -110;
 
@@ -43,7 +46,8 @@ public record Activity(float[] levels, double noiseDb, double speechDb, int rate
 
     /** Louder than this, something sounds. */
     public double thresholdDb() {
-        return noiseDb + Math.max(OVER_NOISE_DB, WAY * (speechDb - noiseDb));
+        double overNoise = noiseDb + Math.max(OVER_NOISE_DB, WAY * (speechDb - noiseDb));
+        return Math.max(overNoise, speechDb - UNDER_SPEECH_DB);
     }
 
     /** From the first sample in which something sounds to the last, with so much kept around; all of it when nothing does. */

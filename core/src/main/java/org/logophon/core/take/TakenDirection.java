@@ -30,6 +30,14 @@ public record TakenDirection(
         return voice != null && RecordedVoice.of(voice.id()).isPresent();
     }
 
+    /** What it comes to, for people. */
+    public String sentence() {
+        return recorded()
+                ? "Said by " + voice.name() + " (" + take
+                        + "), whatever its role and the script say of pace and pitch. Marks and the cue's own dials are heard."
+                : "Directed like " + take + ", whatever its role and the script say now.";
+    }
+
     /** @return null when the take doesn't know enough of itself */
     public static TakenDirection of(String take, TakeOrigin origin) {
         if (origin.voice() != null && RecordedVoice.of(origin.voice().id()).isPresent()) {

@@ -31,7 +31,7 @@ import org.springframework.web.multipart.MultipartFile;
 class ReturnedClips {
 
     private static final String FOREIGN =
-            "This isn't a clip that Logophon delivered, or another program has taken out what it carried.";
+            "This isn't a clip that Logophon delivered, or another program has taken out what it carried. A recording of your own is taken on Listen, by “Say it yourself”.";
 
     private final Projects projects;
     private final ProjectRepository table;
