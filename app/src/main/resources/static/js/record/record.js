@@ -5,6 +5,7 @@ import { bind, explain } from '../keys.js';
 import * as player from '../player.js';
 import { scoreOf } from '../scores.js';
 import * as transport from '../transport.js';
+import { alike } from './alike.js';
 import { filesOf } from './files.js';
 import * as kept from './kept.js';
 import { send } from './send.js';
@@ -359,6 +360,8 @@ page('byvoice').addEventListener('click', async () => {
   await open(sheet.id);
   list();
 });
+
+alike(project, () => sheet?.role);
 
 // --- files
 

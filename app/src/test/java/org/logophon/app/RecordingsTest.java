@@ -263,4 +263,32 @@ class RecordingsTest extends ApplicationTest {
         }
         assertThat(doubts + take.path("findings").size()).isGreaterThan(1);
     }
+
+    @Test
+    void aVoiceLikeThePersonIsAHouseVoiceOnceTheyHaveAgreed() {
+        String words = "The crew have one tide to lift it out, and the sling is old. Each prism is cleaned with water, "
+                + "wrapped in paper, and carried down the stairs by hand. Nobody speaks until it is down.";
+        script("PERSON: " + words);
+        String at = project + "/record/likeness";
+        assertThat(server.get(at + "?role=Person").statusCode()).isEqualTo(422);
+        assertThat(server.get(at + "?role=Person").body()).contains("10 s of speech and more");
+        taken(PersonSaying.wav(0.4, 0.4, words));
+        JsonNode found = server.json(at + "?role=Person");
+        assertThat(found.path("candidates")).hasSize(3);
+        JsonNode best = found.path("candidates").get(0);
+        assertThat(best.path("base").asString()).as("who has said it").isEqualTo("otis");
+        assertThat(best.path("left")).hasSize(4);
+        Map<String, String> wanted = new java.util.HashMap<>(Map.of(
+                "name", "Like the person " + System.nanoTime(),
+                "base", "otis",
+                "pace", best.path("pace").asString(),
+                "semitones", best.path("semitones").asString(),
+                "range", best.path("range").asString(),
+                "timbre", best.path("timbre").asString()));
+        HttpResponse<String> unasked = server.post(at, wanted);
+        assertThat(unasked.statusCode()).isEqualTo(422);
+        assertThat(unasked.body()).contains("agreement");
+        wanted.put("agreed", "true");
+        assertThat(server.post(at, wanted).body()).contains("is a house voice now");
+    }
 }
