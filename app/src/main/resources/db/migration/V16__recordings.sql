@@ -19,10 +19,17 @@ create table recording_upload (
     name text not null,
     role text not null,
     sound_id uuid references sound,
-    state text not null check (state in ('cutting', 'cut', 'taking', 'taken', 'failed')),
+    state text not null check (state in ('hearing', 'cutting', 'cut', 'taking', 'taken', 'failed')),
     problem text,
     rows jsonb not null default '[]',
     created_at timestamptz not null
 );
 create index recording_upload_project on recording_upload (project_id);
 create index recording_upload_sound on recording_upload (sound_id);
+
+-- Cues whose words a recogniser wrote down: which of them it was not sure of, as pairs of places in the text as it was then.
+create table heard_draft (
+    cue_id uuid primary key references cue on delete cascade,
+    text text not null,
+    doubtful integer[] not null
+);

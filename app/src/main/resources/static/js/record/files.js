@@ -54,7 +54,7 @@ export function filesOf(project, { rows, role, done }) {
     const before = new Set(shown.keys());
     body.forEach(upload => { draw(upload); before.delete(upload.id); });
     before.forEach(id => { shown.get(id).remove(); shown.delete(id); done(null); });
-    if (body.some(upload => upload.state === 'cutting' || upload.state === 'taking')) looking = setTimeout(look, LOOK_MS);
+    if (body.some(upload => ['hearing', 'cutting', 'taking'].includes(upload.state))) looking = setTimeout(look, LOOK_MS);
   }
 
   function draw(upload) {
@@ -69,6 +69,7 @@ export function filesOf(project, { rows, role, done }) {
     card.dataset.state = upload.state;
     card.replaceChildren(element('h2', 'label', `${upload.name} · ${clock(upload.seconds)}`));
     if (upload.problem) card.append(element('p', 'notice', upload.problem));
+    if (upload.state === 'hearing') { card.append(element('p', 'soft', 'Its words are written down, about as fast as they are said. You can go on elsewhere.')); return; }
     if (upload.state === 'cutting') { card.append(element('p', 'soft', 'Looking for the cues in it…')); return; }
     if (upload.state === 'taking') {
       const taken = upload.lines.filter(line => line.taken).length;

@@ -2,6 +2,7 @@
 
 import { renew } from '../app.js';
 import { listen } from '../live.js';
+import { send } from '../record/send.js';
 
 function underHand() {
   const list = document.getElementById('projects');
@@ -25,3 +26,14 @@ document.addEventListener('htmx:beforeSwap', event => {
 });
 
 listen('/events', follow, (stamp, again) => { if (again) follow(); });
+
+document.getElementById('draft')?.addEventListener('change', async event => {
+  const [file] = event.target.files;
+  if (!file) return;
+  const told = document.getElementById('draft-told');
+  told.textContent = `${file.name} comes in…`;
+  const { status, body } = await send(`/drafts?name=${encodeURIComponent(file.name)}`, file);
+  event.target.value = '';
+  if (status === 200) location.href = body.address;
+  else told.textContent = body?.sentence ?? 'It could not be read.';
+});

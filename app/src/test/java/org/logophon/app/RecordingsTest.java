@@ -291,4 +291,47 @@ class RecordingsTest extends ApplicationTest {
         wanted.put("agreed", "true");
         assertThat(server.post(at, wanted).body()).contains("is a house voice now");
     }
+
+    @Test
+    void aCueThatIsSaidThreeTimesInOneFileIsThreeTakes() {
+        script("KEEPER: " + LINE);
+        taken(PersonSaying.wav(0.5, 1.2, LINE, LINE, LINE));
+        assertThat(sheet().path("takes")).hasSize(3);
+        assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
+    }
+
+    /** By Debian's recogniser; every word that it wasn't sure of is something to look at, until it is written anew. */
+    @Test
+    void withoutAScriptTheWordsOfARecordingAreADraft() {
+        HttpResponse<String> answer = send(
+                "/drafts?name=letter.wav",
+                PersonSaying.wav(
+                        0.5,
+                        1.2,
+                        "The birch canoe slid on the smooth planks.",
+                        "Rice is often served in round bowls."));
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        project = Server.parse(answer).get("address").asString().replace("/record", "");
+        Server.await(
+                "a draft",
+                Duration.ofSeconds(120),
+                () -> server.json(project + "/record/files").isEmpty());
+        JsonNode cues = server.cues(project);
+        assertThat(cues.size()).isGreaterThanOrEqualTo(2);
+        assertThat(server.ready(project)).isEqualTo(cues.size());
+        String words = cues.toString().toLowerCase(java.util.Locale.ROOT);
+        assertThat(words).contains("rice");
+        Integer doubtful = jdbc.queryForObject(
+                "select coalesce(sum(cardinality(doubtful) / 2), 0) from heard_draft h join cue c on c.id = h.cue_id where c.project_id = ?::uuid",
+                Integer.class,
+                project.replace("/projects/", ""));
+        long told = server.json(project + "/proof")
+                .path("findings")
+                .valueStream()
+                .filter(finding -> finding.path("kind").asString().equals("HEARD"))
+                .count();
+        assertThat(told).isEqualTo(doubtful.longValue());
+        server.save(project, "Something else is written here now.", 1);
+        assertThat(server.json(project + "/proof").path("findings").toString()).doesNotContain("HEARD");
+    }
 }

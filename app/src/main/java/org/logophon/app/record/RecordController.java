@@ -9,7 +9,10 @@ import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.SentenceAnswer;
+import org.logophon.core.align.LongCut;
 import org.logophon.core.recording.Cleaning;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.sound.SoundSource;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,6 +34,7 @@ class RecordController {
     private final Recordings recordings;
     private final Recasting recasting;
     private final RecordingCleaning cleaning;
+    private final Uploads uploads;
     private final SoundFiles files;
     private final VoiceCatalogue voices;
 
@@ -41,6 +45,7 @@ class RecordController {
             Recordings recordings,
             Recasting recasting,
             RecordingCleaning cleaning,
+            Uploads uploads,
             SoundFiles files,
             VoiceCatalogue voices) {
         this.projects = projects;
@@ -49,6 +54,7 @@ class RecordController {
         this.recordings = recordings;
         this.recasting = recasting;
         this.cleaning = cleaning;
+        this.uploads = uploads;
         this.files = files;
         this.voices = voices;
     }
@@ -95,17 +101,37 @@ class RecordController {
             InputStream sent)
             throws IOException {
         projects.cue(id, cue);
-        boolean page = name.isEmpty();
+        if (!name.isEmpty()) {
+            return files.read(sent, name, sound -> brought(id, cue, name, sound));
+        }
         UUID take = files.read(
                 sent,
-                page ? "The recording" : name,
-                sound -> recordings.take(
-                        id,
-                        cue,
-                        SoundFiles.stretch(sound, 0, sound.length() / (double) sound.rate()),
-                        page ? Recordings.Made.RECORDED : Recordings.Made.UPLOADED,
-                        !page));
-        return new Taken(take, page ? "Recorded. Keep it, or say it again." : name + " is taken, and kept.");
+                "The recording",
+                sound -> recordings.take(id, cue, whole(sound), Recordings.Made.RECORDED, false));
+        return new Taken(take, "Recorded. Keep it, or say it again.");
+    }
+
+    private static Sound whole(SoundSource sound) {
+        return SoundFiles.stretch(sound, 0, sound.length() / (double) sound.rate());
+    }
+
+    /** A file in which a cue is said several times becomes as many takes; the last one is kept. */
+    private Taken brought(UUID id, UUID cue, String name, SoundSource sound) {
+        UUID take = null;
+        List<LongCut.Said> times = uploads.times(id, cue, sound);
+        for (LongCut.Said said : times) {
+            take = recordings.take(
+                    id,
+                    cue,
+                    SoundFiles.stretch(sound, said.fromSeconds(), said.toSeconds()),
+                    Recordings.Made.UPLOADED,
+                    true);
+        }
+        return new Taken(
+                take,
+                times.size() == 1
+                        ? name + " is taken, and kept."
+                        : name + " has it " + times.size() + " times: as many takes, and the last is kept.");
     }
 
     /** A recording, cleaned: another take, which is kept. */

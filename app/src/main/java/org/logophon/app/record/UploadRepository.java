@@ -31,6 +31,7 @@ class UploadRepository {
 
     /** Where a file is on its way to be takes. */
     enum State {
+        HEARING,
         CUTTING,
         CUT,
         TAKING,
@@ -61,11 +62,13 @@ class UploadRepository {
             String problem,
             List<Piece> pieces) {}
 
-    UUID add(UUID project, String name, String role, StoredSound sound) {
+    /** @param state HEARING or CUTTING */
+    UUID add(UUID project, String name, String role, StoredSound sound, State state) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
                 insert into recording_upload (id, project_id, name, role, sound_id, state, created_at)
-                values (:id, :project, :name, :role, :sound, 'cutting', :now)""")
+                values (:id, :project, :name, :role, :sound, :state, :now)""")
+                .param("state", state.id())
                 .param("id", id)
                 .param("project", project)
                 .param("name", name)

@@ -19,6 +19,7 @@ import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.DatabaseAway;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
+import org.logophon.core.align.LongCut;
 import org.logophon.core.recording.CueCutter;
 import org.logophon.core.sound.SoundSource;
 import org.springframework.beans.factory.ObjectProvider;
@@ -48,6 +49,7 @@ class Uploads {
     private final AudioStore audio;
     private final CueCutter cutter;
     private final Recordings recordings;
+    private final RecordingDrafts drafts;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
     private final TransactionTemplate transaction;
@@ -58,6 +60,7 @@ class Uploads {
             AudioStore audio,
             CueCutter cutter,
             Recordings recordings,
+            RecordingDrafts drafts,
             JobQueue jobs,
             OneTimeTask<Void> uploadTask,
             TransactionTemplate transaction) {
@@ -66,10 +69,14 @@ class Uploads {
         this.audio = audio;
         this.cutter = cutter;
         this.recordings = recordings;
+        this.drafts = drafts;
         this.jobs = jobs;
         this.task = uploadTask;
         this.transaction = transaction;
     }
+
+    /** In less nobody says a cue twice. */
+    private static final double SAID_ONCE_SECONDS = 1.5;
 
     private static UUID id(String job) {
         return UUID.fromString(job.substring(job.indexOf('/') + 1));
@@ -83,8 +90,18 @@ class Uploads {
         }
         StoredSound stored = audio.store(sound, sound.length() > 600L * sound.rate() ? 16 : 24);
         return transaction.execute(status -> {
-            UUID id = table.add(project, name, role, stored);
+            UUID id = table.add(project, name, role, stored, State.CUTTING);
             jobs.add(task, List.of("cut/" + id));
+            return id;
+        });
+    }
+
+    /** Stores a file's sound and has its words written down. */
+    UUID addDraft(UUID project, String name, SoundSource sound) {
+        StoredSound stored = audio.store(sound, sound.length() > 600L * sound.rate() ? 16 : 24);
+        return transaction.execute(status -> {
+            UUID id = table.add(project, name, "", stored, State.HEARING);
+            jobs.add(task, List.of("hear/" + id));
             return id;
         });
     }
@@ -129,20 +146,25 @@ class Uploads {
 
     void run(String job) {
         UUID id = id(job);
-        JobRetry.run("Upload " + id, () -> work(job.startsWith("cut/"), id), problem -> end(id, problem));
+        JobRetry.run("Upload " + id, () -> work(job, id), problem -> end(id, problem));
     }
 
     void end(UUID id, String problem) {
         table.find(id).ifPresent(upload -> table.set(id, State.FAILED, upload.pieces(), problem));
     }
 
-    private void work(boolean cut, UUID id) {
+    private void work(String job, UUID id) {
         Upload upload = table.find(id).orElse(null);
         if (upload == null) {
             return;
         }
-        if (cut) {
+        if (job.startsWith("cut/")) {
             cut(upload);
+        } else if (job.startsWith("hear/")) {
+            if (upload.state() == State.HEARING) {
+                drafts.write(upload);
+            }
+            take(table.find(id).orElse(upload));
         } else {
             take(upload);
         }
@@ -169,6 +191,15 @@ class Uploads {
                 State.CUT,
                 pieces,
                 pieces.isEmpty() ? "None of the words was found in it. Set where each cue is by hand." : null);
+    }
+
+    /** Stretches of a file in which one cue is said, once or several times; all of it where its words aren't found. */
+    List<LongCut.Said> times(UUID project, UUID cue, SoundSource sound) {
+        Project owner = projects.require(project);
+        List<LongCut.Said> said = sound.length() < SAID_ONCE_SECONDS * sound.rate()
+                ? List.of()
+                : cutter.cut(sound, List.of(projects.cue(project, cue).cue().text()), owner.language());
+        return said.size() > 1 ? said : List.of(new LongCut.Said(0, 0, sound.length() / (double) sound.rate()));
     }
 
     /** One after the other, each whole: who is stopped half-way goes on where it was. Of a cue said several times the last is kept. */

@@ -8,6 +8,7 @@ import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectCopy;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
+import org.logophon.speech.heard.Recogniser;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,6 +40,7 @@ class ShelfController {
         model.addAttribute("gone", shelf.deleted());
         model.addAttribute("deleted", deleted);
         model.addAttribute("hiring", hired.service().isPresent());
+        model.addAttribute("unheard", Recogniser.missing());
         return "shelf";
     }
 

@@ -79,6 +79,7 @@ public final class BenchCommand implements Callable<Integer> {
             rows.addAll(new PlaceBench().run());
             rows.add(new MeterBench(folder).run());
             rows.add(new ScriptBench().run());
+            rows.add(new CutBench().run());
             rows.add(new DeliverBench().coded(folder));
             if (server != null) {
                 BenchServer asked = new BenchServer(server);

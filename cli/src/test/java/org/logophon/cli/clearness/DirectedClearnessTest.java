@@ -26,6 +26,7 @@ import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.heard.Recogniser;
 
 /**
  * Speech that is directed stays as clear as two other tools leave it that change the same sound: Praat's overlap-add and

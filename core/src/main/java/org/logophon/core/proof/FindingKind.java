@@ -30,7 +30,8 @@ public enum FindingKind {
     DOUBLED_WORD,
     WATCH_WORD,
     OVER_LIMIT,
-    STAGE_DIRECTION;
+    STAGE_DIRECTION,
+    HEARD;
 
     static FindingKind of(FormKind kind) {
         return valueOf(kind.name());

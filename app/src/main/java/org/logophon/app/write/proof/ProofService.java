@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -43,6 +44,7 @@ class ProofService {
     private final WatchRepository watch;
     private final DismissedRepository dismissed;
     private final VoiceCatalogue voices;
+    private final HeardDrafts drafts;
     private final Cache<Key, List<Finding>> remembered = Caffeine.newBuilder()
             .maximumWeight(MOST_BYTES)
             .weigher((Key key, List<Finding> found) -> key.text().length() * 2 + BYTES_A_FINDING * (1 + found.size()))
@@ -55,7 +57,9 @@ class ProofService {
             WatchRepository watch,
             DismissedRepository dismissed,
             VoiceCatalogue voices,
+            HeardDrafts drafts,
             ScriptParsing scripts) {
+        this.drafts = drafts;
         this.scripts = scripts;
         this.projects = projects;
         this.parts = parts;
@@ -84,6 +88,7 @@ class ProofService {
         Proof proof = new Proof(watched, new DetectedLanguage(), voices.all());
         List<PlacedFinding> found = new ArrayList<>();
         int hidden = 0;
+        Map<UUID, HeardDrafts.Draft> heard = drafts.of(id);
         int count = Math.min(script.cues().size(), view.cues().size());
         List<List<Finding>> findings = IntStream.range(0, count)
                 .parallel()
@@ -99,7 +104,9 @@ class ProofService {
         for (int i = 0; i < count; i++) {
             CueView cue = view.cues().get(i);
             ScriptCue place = script.cues().get(i);
-            for (Finding finding : findings.get(i)) {
+            List<Finding> all = new ArrayList<>(findings.get(i));
+            heard.getOrDefault(cue.id(), HeardDrafts.NONE).doubts(place.text()).forEach(all::add);
+            for (Finding finding : all) {
                 if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text()))
                         || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
                     hidden++;

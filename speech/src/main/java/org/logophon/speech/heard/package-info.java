@@ -1,0 +1,2 @@
+/** What an independent recogniser hears, where Debian's is installed. */
+package org.logophon.speech.heard;
