@@ -219,7 +219,8 @@ class ListenTest extends ApplicationTest {
         String t1 = sheet(project, 0).get("takes").get(1).get("id").asString();
         assertThat(server.post(project + "/takes/" + t1 + "/like", Map.of()).statusCode())
                 .isEqualTo(200);
-        assertThat(sheet(project, 0).get("taken").asString()).isEqualTo("T1");
+        assertThat(sheet(project, 0).get("taken").asString())
+                .isEqualTo("Directed like T1, whatever its role and the script say now.");
         again(project, 0);
         JsonNode kept = sheet(project, 0).get("takes").get(0);
         assertThat(kept.get("id").asString())
@@ -233,7 +234,8 @@ class ListenTest extends ApplicationTest {
         again(project, 0);
         assertThat(sheet(project, 0).get("takes").get(0).get("name").asString()).isEqualTo("T2");
         server.post(project + "/marks/redo", Map.of());
-        assertThat(sheet(project, 0).get("taken").asString()).isEqualTo("T1");
+        assertThat(sheet(project, 0).get("taken").asString())
+                .isEqualTo("Directed like T1, whatever its role and the script say now.");
         assertThat(server.post(project + "/cues/" + cue + "/follow", Map.of()).statusCode())
                 .isEqualTo(200);
         assertThat(sheet(project, 0).get("taken").isNull()).isTrue();

@@ -36,7 +36,7 @@ class PaidSpeech {
 
     Optional<Utterance> find(String key) {
         return jdbc.sql(
-                        "select p.*, s.sample_rate, s.samples from paid_speech p join sound s on s.id = p.sound_id where key = :key")
+                        "select p.*, s.sample_rate, s.samples, s.bits from paid_speech p join sound s on s.id = p.sound_id where key = :key")
                 .param("key", key)
                 .query(this::utterance)
                 .optional();
