@@ -51,7 +51,11 @@ record MelCepstra(float[][] frames, float[] levels, double loudest, double stepS
 
     /** @param throat as {@link #raw} takes it */
     static MelCepstra of(Sound sound, double highestHertz, double throat) {
-        MelCepstra raw = raw(sound, highestHertz, STEP_SECONDS, throat, 1e-12);
+        return of(Spectra.of(sound, STEP_SECONDS), highestHertz, throat);
+    }
+
+    static MelCepstra of(Spectra spectra, double highestHertz, double throat) {
+        MelCepstra raw = raw(spectra, highestHertz, throat, 1e-12);
         slopes(raw.frames());
         normalise(raw.frames(), new boolean[raw.frames().length]);
         return raw;
@@ -64,10 +68,12 @@ record MelCepstra(float[][] frames, float[] levels, double loudest, double stepS
      * @param loudestBefore power that was the loudest before it, as an earlier part gave it
      */
     static MelCepstra raw(Sound sound, double highestHertz, double stepSeconds, double throat, double loudestBefore) {
-        int step = (int) Math.round(stepSeconds * sound.rate());
-        int window = (int) Math.round(WINDOW_SECONDS * sound.rate());
-        int count = Math.max(1, (sound.samples().length + step - 1) / step);
-        double[][] bands = bands(sound, count, step, window, highestHertz, throat);
+        return raw(Spectra.of(sound, stepSeconds), highestHertz, throat, loudestBefore);
+    }
+
+    private static MelCepstra raw(Spectra spectra, double highestHertz, double throat, double loudestBefore) {
+        double[][] bands = spectra.bands(highestHertz, throat);
+        int count = bands.length;
         double loudest = loudestBefore;
         for (double[] frame : bands) {
             loudest = Math.max(loudest, sum(frame));
@@ -79,7 +85,7 @@ record MelCepstra(float[][] frames, float[] levels, double loudest, double stepS
             levels[f] = (float) (10 * Math.log10(Math.max(1e-12, sum(bands[f]) / loudest)));
             cepstrum(bands[f], floor, frames[f]);
         }
-        return new MelCepstra(frames, levels, loudest, step / (double) sound.rate());
+        return new MelCepstra(frames, levels, loudest, spectra.step() / (double) spectra.rate());
     }
 
     private static double sum(double[] values) {
@@ -90,30 +96,47 @@ record MelCepstra(float[][] frames, float[] levels, double loudest, double stepS
         return sum;
     }
 
-    private static double[][] bands(Sound sound, int count, int step, int window, double highestHertz, double throat) {
-        int size = Integer.highestOneBit(Math.max(2, window - 1)) << 1;
-        double[] shape = new double[window];
-        for (int i = 0; i < window; i++) {
-            shape[i] = 0.54 - 0.46 * Math.cos(2 * Math.PI * i / (window - 1));
-        }
-        double[] places = places(size, sound.rate() * throat, highestHertz);
-        float[] x = sound.samples();
-        double[][] bands = new double[count][BANDS];
-        double[][] frame = new double[2][size];
-        for (int f = 0; f < count; f++) {
-            int from = f * step + step / 2 - window / 2;
-            Arrays.fill(frame[0], 0);
-            Arrays.fill(frame[1], 0);
-            for (int i = Math.max(0, 1 - from); i < window && from + i < x.length; i++) {
-                // pre-emphasis: speech falls off towards the high sounds that tell consonants apart
-                frame[0][i] = (x[from + i] - 0.97 * x[from + i - 1]) * shape[i];
+    /** Power of each line of the spectrum, step by step: from it steps are made for any throat. */
+    record Spectra(float[][] powers, int size, int rate, int step) {
+
+        static Spectra of(Sound sound, double stepSeconds) {
+            int step = (int) Math.round(stepSeconds * sound.rate());
+            int window = (int) Math.round(WINDOW_SECONDS * sound.rate());
+            int count = Math.max(1, (sound.samples().length + step - 1) / step);
+            int size = Integer.highestOneBit(Math.max(2, window - 1)) << 1;
+            double[] shape = new double[window];
+            for (int i = 0; i < window; i++) {
+                shape[i] = 0.54 - 0.46 * Math.cos(2 * Math.PI * i / (window - 1));
             }
-            FastFourierTransformer.transformInPlace(frame, DftNormalization.STANDARD, TransformType.FORWARD);
-            for (int i = 0; i <= size / 2; i++) {
-                spread(frame[0][i] * frame[0][i] + frame[1][i] * frame[1][i], places[i], bands[f]);
+            float[] x = sound.samples();
+            float[][] powers = new float[count][size / 2 + 1];
+            double[][] frame = new double[2][size];
+            for (int f = 0; f < count; f++) {
+                int from = f * step + step / 2 - window / 2;
+                Arrays.fill(frame[0], 0);
+                Arrays.fill(frame[1], 0);
+                for (int i = Math.max(0, 1 - from); i < window && from + i < x.length; i++) {
+                    // pre-emphasis: speech falls off towards the high sounds that tell consonants apart
+                    frame[0][i] = (x[from + i] - 0.97 * x[from + i - 1]) * shape[i];
+                }
+                FastFourierTransformer.transformInPlace(frame, DftNormalization.STANDARD, TransformType.FORWARD);
+                for (int i = 0; i <= size / 2; i++) {
+                    powers[f][i] = (float) (frame[0][i] * frame[0][i] + frame[1][i] * frame[1][i]);
+                }
             }
+            return new Spectra(powers, size, sound.rate(), step);
         }
-        return bands;
+
+        private double[][] bands(double highestHertz, double throat) {
+            double[] places = places(size, rate * throat, highestHertz);
+            double[][] bands = new double[powers.length][BANDS];
+            for (int f = 0; f < powers.length; f++) {
+                for (int i = 0; i < places.length; i++) {
+                    spread(powers[f][i], places[i], bands[f]);
+                }
+            }
+            return bands;
+        }
     }
 
     /** Each band is a triangle over its neighbours' middles: a power falls into two of them. */

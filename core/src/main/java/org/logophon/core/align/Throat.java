@@ -19,8 +19,9 @@ final class Throat {
         MelCepstra best = null;
         double least = Double.MAX_VALUE;
         float[][] thinned = thinned(asked.frames());
+        MelCepstra.Spectra spectra = MelCepstra.Spectra.of(voice, MelCepstra.STEP_SECONDS);
         for (double factor : FACTORS) {
-            MelCepstra steps = MelCepstra.of(voice, highestHertz, factor);
+            MelCepstra steps = MelCepstra.of(spectra, highestHertz, factor);
             double distance = distance(thinned(steps.frames()), thinned);
             if (distance < least) {
                 least = distance;

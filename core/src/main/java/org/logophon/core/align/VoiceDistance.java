@@ -19,7 +19,7 @@ public record VoiceDistance(double distance, int timbreSemitones) {
     public static VoiceDistance of(Sound voice, Sound person) {
         double highest = MelCepstra.highestHertz(Math.min(voice.rate(), person.rate()));
         float[][] asked = thinned(MelCepstra.of(speech(person), highest));
-        Sound own = speech(voice);
+        MelCepstra.Spectra own = MelCepstra.Spectra.of(speech(voice), MelCepstra.STEP_SECONDS);
         VoiceDistance best = new VoiceDistance(Double.MAX_VALUE, 0);
         for (int semitones = -MOST_SEMITONES; semitones <= MOST_SEMITONES; semitones++) {
             float[][] steps = thinned(MelCepstra.of(own, highest, Math.pow(2, semitones / 12.0)));
