@@ -328,10 +328,10 @@ class RecordingsTest extends ApplicationTest {
         long told = server.json(project + "/proof")
                 .path("findings")
                 .valueStream()
-                .filter(finding -> finding.path("kind").asString().equals("HEARD"))
+                .filter(finding -> finding.path("kind").asString().equals("DOUBTFUL_WORD"))
                 .count();
         assertThat(told).isEqualTo(doubtful.longValue());
         server.save(project, "Something else is written here now.", 1);
-        assertThat(server.json(project + "/proof").path("findings").toString()).doesNotContain("HEARD");
+        assertThat(server.json(project + "/proof").path("findings").toString()).doesNotContain("DOUBTFUL_WORD");
     }
 }

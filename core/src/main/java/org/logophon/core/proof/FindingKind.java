@@ -31,7 +31,7 @@ public enum FindingKind {
     WATCH_WORD,
     OVER_LIMIT,
     STAGE_DIRECTION,
-    HEARD;
+    DOUBTFUL_WORD;
 
     static FindingKind of(FormKind kind) {
         return valueOf(kind.name());

@@ -40,7 +40,7 @@ class HeardDrafts {
                             start,
                             start + word.length(),
                             word,
-                            FindingKind.HEARD,
+                            FindingKind.DOUBTFUL_WORD,
                             "Heard in the recording with little certainty: hear it, and write what is said.",
                             "",
                             List.of(),
