@@ -136,7 +136,6 @@ class RecordingsTest extends ApplicationTest {
     void otherWordsAreToldAndItsVoiceSaysThemAgain() {
         script("KEEPER: " + LINE);
         taken(PersonSaying.wav(0.5, 0.5, LINE));
-        server.save(project, "KEEPER: Clear night. Every star is bright.", 2);
         server.save(project, "KEEPER: Clear night. Every star is bright.", 1);
         assertThat(cueNow().get("state").asString()).isEqualTo("changed");
         server.post(project + "/cues/" + cue + "/render", Map.of());
@@ -176,6 +175,13 @@ class RecordingsTest extends ApplicationTest {
         assertThat(jdbc.queryForList(
                         "select distinct source from take where cue_id = ?::uuid order by source", String.class, cue))
                 .containsExactly("recast", "uploaded");
+        // a recording is no voice that anybody could be cast with, nor one that another recording could be said by
+        assertThat(server.post(recast, Map.of("voice", "recording:" + take + ":en-GB"))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(server.post(project + "/cast", Map.of("role", "Keeper", "voice", "recording:nonsense"))
+                        .statusCode())
+                .isGreaterThanOrEqualTo(400);
         assertThat(server.post(recast, Map.of("voice", "nobody")).statusCode()).isEqualTo(422);
         assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "400"))
                         .statusCode())

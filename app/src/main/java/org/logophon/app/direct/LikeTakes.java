@@ -18,6 +18,7 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.take.TakeOrigin;
 import org.logophon.core.take.TakenDirection;
+import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
@@ -80,7 +81,9 @@ class LikeTakes {
         String text = cue.cue().text();
         Direction own = origin.ofCue() == null ? Direction.NONE : origin.ofCue();
         long seed = origin.seed() == null ? 0 : origin.seed();
-        String language = voices.find(origin.voice().id())
+        String language = RecordedVoice.of(origin.voice().id())
+                .flatMap(said -> said.asVoice(voices::find))
+                .or(() -> voices.find(origin.voice().id()))
                 .or(() -> voices.find(origin.voice().baseId()))
                 .map(Voice::language)
                 .orElseThrow(() -> new Refused(take.name() + " was said by a voice that isn't here any more."));

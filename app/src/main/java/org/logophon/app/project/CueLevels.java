@@ -5,6 +5,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
 import org.logophon.core.take.TakenDirection;
+import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 
@@ -19,7 +20,10 @@ record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses,
     static CueLevels of(Project project, Role role, Cue cue, VoiceCatalogue voices) {
         TakenDirection taken = cue.taken();
         if (taken != null && taken.recorded()) {
-            return recorded(project, role, cue, then(taken.voice(), voices));
+            Voice voice = RecordedVoice.of(taken.voice().id())
+                    .flatMap(said -> said.asVoice(voices::find))
+                    .orElse(null);
+            return recorded(project, role, cue, voice);
         }
         if (taken != null) {
             return new CueLevels(

@@ -55,7 +55,7 @@ public class Recasting {
                 .orElseThrow(() -> new Refused(
                         take.name() + " was made by a voice: there is no recording in it that another could follow."));
         RecordedVoice wanted = recorded.by(voiceId, timing, melody, ownPitch);
-        Voice voice = voices.find(wanted.id())
+        Voice voice = wanted.asVoice(voices::find)
                 .orElseThrow(() ->
                         new Refused("This voice isn't here any more, whispers, or costs something. Choose another."));
         CueView cue = projects.cue(project, take.cueId());

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.logophon.app.hired.HiredVoiceList;
 import org.logophon.core.voice.FixedVoices;
-import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.NativeVoices;
@@ -50,10 +49,6 @@ class HouseCatalogue implements VoiceCatalogue {
 
     @Override
     public Optional<Voice> find(String id) {
-        Optional<RecordedVoice> recorded = RecordedVoice.of(id);
-        if (recorded.isPresent()) {
-            return recorded.get().asVoice(this::find);
-        }
         Optional<Voice> found = here.find(id);
         return found.isPresent() || id == null ? found : now().find(id);
     }

@@ -46,7 +46,7 @@ public record RecordedVoice(String recording, String language, String voice, int
             return Optional.empty();
         }
         String[] parts = id.substring(RECAST.length()).split(":", 5);
-        return parts.length < 5
+        return parts.length < 5 || !parts[1].matches("\\d{1,3}") || !parts[2].matches("\\d{1,3}")
                 ? Optional.empty()
                 : Optional.of(new RecordedVoice(
                         parts[0],
