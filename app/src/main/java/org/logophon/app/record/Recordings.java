@@ -2,6 +2,7 @@ package org.logophon.app.record;
 
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
@@ -77,6 +78,11 @@ public class Recordings {
      * @throws Refused with a sentence when nobody speaks in it, or nothing can be said in it
      */
     public UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep) {
+        return take(project, cueId, sound, made, keep, take -> {});
+    }
+
+    /** @param withIt is saved with the take, or not at all */
+    UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep, Consumer<UUID> withIt) {
         RecordingFigures figures = RecordingFigures.of(sound);
         if (figures.silent()) {
             throw new Refused(figures.warning());
@@ -109,6 +115,7 @@ public class Recordings {
             if (keep) {
                 keeping.keep(project, take);
             }
+            withIt.accept(take);
             return take;
         });
     }

@@ -209,8 +209,7 @@ class Uploads {
         for (int i = 0; i < pieces.size(); i++) {
             Piece piece = pieces.get(i);
             if (piece.take() == null && piece.problem() == null) {
-                pieces.set(i, taken(upload, sound, piece));
-                table.set(upload.id(), State.TAKING, pieces, null);
+                take(upload, sound, pieces, i);
             }
         }
         List<Piece> failed =
@@ -226,18 +225,23 @@ class Uploads {
         }
     }
 
-    private Piece taken(Upload upload, SoundSource sound, Piece piece) {
+    /** A take and the note that it was taken are saved together: a kill in between loses both or none. */
+    private void take(Upload upload, SoundSource sound, List<Piece> pieces, int at) {
+        Piece piece = pieces.get(at);
         try {
-            return piece.taken(
-                    recordings.take(
-                            upload.project(),
-                            piece.cue(),
-                            SoundFiles.stretch(sound, piece.from(), piece.to()),
-                            Recordings.Made.UPLOADED,
-                            true),
-                    null);
+            recordings.take(
+                    upload.project(),
+                    piece.cue(),
+                    SoundFiles.stretch(sound, piece.from(), piece.to()),
+                    Recordings.Made.UPLOADED,
+                    true,
+                    take -> {
+                        pieces.set(at, piece.taken(take, null));
+                        table.set(upload.id(), State.TAKING, pieces, null);
+                    });
         } catch (Refused | NotFound forPeople) {
-            return piece.taken(null, forPeople.getMessage());
+            pieces.set(at, piece.taken(null, forPeople.getMessage()));
+            table.set(upload.id(), State.TAKING, pieces, null);
         }
     }
 }
