@@ -3,6 +3,7 @@ package org.logophon.speech;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.logophon.core.voice.Ability;
@@ -55,10 +56,10 @@ public final class NativeVoices {
         if (language.startsWith("en")) {
             return ENGLISH_SAYING.stream().flatMap(id -> all.find(id).stream()).toList();
         }
-        String tongue = language.split("-")[0];
+        String tongue = written(language);
         List<Voice> chosen = new ArrayList<>();
         all.all().stream()
-                .filter(voice -> voice.language().split("-")[0].equalsIgnoreCase(tongue)
+                .filter(voice -> written(voice.language()).equals(tongue)
                         && !voice.whispers()
                         && !voice.ofTheCast()
                         && voice.canDo().contains(Ability.WORD_TIMES))
@@ -75,6 +76,12 @@ public final class NativeVoices {
                     }
                 });
         return List.copyOf(chosen);
+    }
+
+    /** Language and script: who reads another script says other words, or none. */
+    private static String written(String language) {
+        Locale locale = Locale.forLanguageTag(language);
+        return locale.getLanguage() + "-" + locale.getScript();
     }
 
     /** The voice with which long recordings are cut; empty when nobody speaks the language. */

@@ -23,6 +23,7 @@ import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.WordTime;
+import org.logophon.core.render.WordTimes;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.wav.WavReader;
 
@@ -163,13 +164,21 @@ class RecordingHolderTest {
         assertThat(found / (double) cases.size()).isGreaterThanOrEqualTo(0.9);
     }
 
-    /** Of three languages: voices that others are held against say it, another one of theirs is the person. */
+    /** Voices that others are held against say it, another one of theirs is the person. Where a language has two voices, one is left. */
     @ParameterizedTest
-    @CsvSource({
-        "marnie, en-US, Nobody thanks a lamp until the night is over and the boats are home.",
-        "farquhar, en-GB, The crew have one tide to lift it out and the sling is old.",
-        "otis, en-US, By autumn the brass is bright again and the new bearing is made of steel."
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "marnie   | en-US | Nobody thanks a lamp until the night is over and the boats are home.",
+                "farquhar | en-GB | The crew have one tide to lift it out and the sling is old.",
+                "otis     | en-US | By autumn the brass is bright again and the new bearing is made of steel.",
+                "frauke   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und niemand hat ihn je brennen sehen.",
+                "volker   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und niemand hat ihn je brennen sehen.",
+                "coralie  | fr-FR | Personne ne remercie une lampe avant la fin de la nuit, quand les bateaux sont rentrés au port.",
+                "leandro  | es-419 | Nadie da las gracias a una lámpara hasta que la noche termina y los barcos vuelven a casa.",
+                "halina   | pl    | Nikt nie dziękuje lampie, dopóki noc się nie skończy i łodzie nie wrócą do domu.",
+                "rodion   | ru    | Никто не благодарит лампу, пока ночь не кончится и лодки не вернутся домой."
+            })
     void hiddenTimesOfOurOwnVoicesAreFound(String person, String language, String text) {
         RecordingHolder others = new RecordingHolder(
                 ENGINES,
@@ -178,14 +187,12 @@ class RecordingHolderTest {
                         .toList());
         Utterance said = ENGINES.speak(
                 new SpeechRequest(NativeVoices.catalogue().find(person).orElseThrow(), SpokenText.of(text), 1, 0));
+        List<WordTime> told = WordTimes.of(text, language, SpokenText.of(text), said);
         HeldRecording held = others.hold(said.sound(), text, SpokenText.of(text), language);
         List<Double> off = new ArrayList<>();
-        for (WordTime word : held.words()) {
-            said.words().stream()
-                    .filter(start -> start.codePoint() == word.start())
-                    .findFirst()
-                    .ifPresent(start -> off.add(Math.abs(start.sample() - word.startSample())
-                            / (double) said.sound().rate()));
+        for (int i = 0; i < told.size(); i++) {
+            off.add(Math.abs(told.get(i).startSample() - held.words().get(i).startSample())
+                    / (double) said.sound().rate());
         }
         off.sort(null);
         assertThat(off).hasSizeGreaterThan(10);

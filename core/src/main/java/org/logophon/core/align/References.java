@@ -8,6 +8,7 @@ import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.Utterance.WordStart;
+import org.logophon.core.render.WordTimes;
 import org.logophon.core.voice.Voice;
 
 /** The same words by voices that tell when they say them. */
@@ -22,7 +23,7 @@ public final class References {
             try {
                 Utterance reference = telling.speak(new SpeechRequest(voice, text, paceFactor, 0));
                 if (!reference.words().isEmpty()) {
-                    told.add(atLetters(reference, text.text()));
+                    told.add(wordByWord(reference, text.text(), voice.language()));
                 }
             } catch (SpeechFailed mute) {
                 // the others may do; without any of them the words share the time by their lengths
@@ -32,20 +33,14 @@ public final class References {
         return told;
     }
 
-    /** Engines begin a word at its quotation mark or at its first letter: with one place a word their times meet. */
-    private static Utterance atLetters(Utterance reference, String text) {
-        int[] codePoints = text.codePoints().toArray();
-        List<WordStart> words = new ArrayList<>();
-        for (WordStart word : reference.words()) {
-            // an engine may end with an event that is no word's
-            if (word.codePoint() >= 0) {
-                int at = word.codePoint();
-                while (at < codePoints.length - 1 && !Character.isLetterOrDigit(codePoints[at])) {
-                    at++;
-                }
-                words.add(new WordStart(at, word.sample()));
-            }
-        }
+    /**
+     * One start for each written word: engines begin a word at its quotation mark or at its first letter, say two in one
+     * breath, and end with an event that is no word's.
+     */
+    private static Utterance wordByWord(Utterance reference, String text, String language) {
+        List<WordStart> words = WordTimes.of(text, language, SpokenText.of(text), reference).stream()
+                .map(word -> new WordStart(text.codePointCount(0, word.start()), word.startSample()))
+                .toList();
         return new Utterance(reference.sound(), words, reference.phonemes());
     }
 }
