@@ -6,31 +6,18 @@ import * as player from '../player.js';
 import { scoreOf } from '../scores.js';
 import * as transport from '../transport.js';
 import { alike } from './alike.js';
+import { cleaner } from './clean.js';
 import { filesOf } from './files.js';
-import * as kept from './kept.js';
-import { send } from './send.js';
-import * as tape from './tape.js';
+import { recorder } from './recorder.js';
 import { drawWave, light } from './wave.js';
 
 const page = id => document.getElementById(id);
 const project = document.querySelector('.transport').dataset.project;
-const BEATS = 3;
-const BEAT_MS = 700;
-const QUIET_DB = -45;
-const LOUD_ROOM_DB = -50;
-const CLIPS_DB = -0.2;
 
 let rows = [];
 let sheet = null;
 let takes = [];
 let heard = null;
-// idle, opening, counting, recording, sending
-let state = 'idle';
-let recording = null;
-let room = null;
-let loudest = -90;
-let clipped = false;
-let holding = -90;
 
 const role = () => page('role').value;
 const place = () => rows.findIndex(row => row.id === sheet?.id);
@@ -60,7 +47,7 @@ async function list() {
 }
 
 async function open(id) {
-  if (state === 'recording' || state === 'counting') await stop();
+  await voice.stop();
   player.stop();
   const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
   if (status !== 200) { say(body?.sentence ?? 'The cue can’t be read.'); return; }
@@ -73,7 +60,7 @@ async function open(id) {
   page('cue-title').textContent = [`Cue ${sheet.number}`, sheet.role, sheet.scene].filter(Boolean).join(' · ');
   page('prompt').textContent = sheet.text;
   page('back').hidden = !sheet.recorded;
-  if (another) { remembered(); advise(''); page('time').textContent = '00:00.0'; heard = null; }
+  if (another) { showCleaning(sheet.cleaning); voice.advise(''); page('time').textContent = '00:00.0'; heard = null; }
   markList();
   await showTakes();
 }
@@ -88,7 +75,7 @@ function markList() {
 
 function go(by) {
   const next = rows[place() + by];
-  if (next) open(next.id); else advise(by > 0 ? 'That was the last one.' : 'That is the first one.');
+  if (next) open(next.id); else voice.advise(by > 0 ? 'That was the last one.' : 'That is the first one.');
 }
 
 // --- what was said
@@ -168,162 +155,15 @@ async function keep(take, on) {
 /** The newest recording is what the key keeps. */
 const latest = () => takes.find(take => take.recorded);
 
-// --- recording
+const voice = recorder(project, {
+  cue: () => sheet,
+  begins: () => { player.stop(); transport.halt(); },
+  taken: async (cue, take) => { heard = take; if (sheet?.id === cue) await open(cue); await list(); },
+});
 
-function advise(sentence, name = '') {
-  page('advice').textContent = sentence;
-  page('advice').className = name;
-  if (!sentence) page('advice').append(element('span', 'soft', 'Press the button, or R.'));
-}
-
-function show(now) {
-  state = now;
-  const button = page('go');
-  button.className = `recbutton ${now}`;
-  button.setAttribute('aria-pressed', String(now === 'recording' || now === 'counting'));
-  button.querySelector('span').textContent = now === 'idle' ? 'Record' : now === 'sending' ? 'Working' : 'Stop';
-  button.disabled = now === 'sending' || now === 'opening';
-  document.body.classList.toggle('recording', now === 'recording');
-}
-
-function meter({ peak, rms }) {
-  const share = db => Math.max(0, Math.min(1, (db + 60) / 60));
-  page('fill').style.width = `${share(rms) * 100}%`;
-  holding = Math.max(peak, holding - 1.5);
-  page('hold').style.left = `${share(holding) * 100}%`;
-  page('meter').setAttribute('aria-valuenow', Math.round(Math.max(-60, rms)));
-  page('meter').classList.toggle('clips', peak > CLIPS_DB);
-}
-
-function sounds(samples) {
-  const now = tape.level(samples);
-  meter(now);
-  if (state === 'counting') room = room === null ? now.rms : Math.min(room, now.rms);
-  if (state !== 'recording') return;
-  recording.add(samples);
-  loudest = Math.max(loudest, now.rms);
-  clipped ||= now.peak > CLIPS_DB;
-  const seconds = recording.seconds();
-  page('time').textContent = `${String(Math.floor(seconds / 60)).padStart(2, '0')}:${(seconds % 60).toFixed(1).padStart(4, '0')}`;
-  const rooms = room === null ? '' : `room noise ${Math.round(room)} dB`.replace('-', '−');
-  if (clipped) advise('Too loud: it clips. Move back a little, or turn the microphone down.', 'bad');
-  else if (room !== null && room > LOUD_ROOM_DB) advise(`The room is loud: ${rooms}.`, 'bad');
-  else if (seconds > 2 && loudest < QUIET_DB) advise('Very quiet: move nearer, or turn the microphone up.', 'bad');
-  else advise(seconds > 2 ? `${rooms}${rooms ? ' · ' : ''}good distance` : rooms);
-  if (seconds > 590) stop();
-}
-
-const wait = millis => new Promise(resolve => { setTimeout(resolve, millis); });
-
-async function start() {
-  if (!sheet || state !== 'idle') return;
-  player.stop();
-  transport.halt();
-  show('opening');
-  try { await tape.open(page('microphone').value); } catch (error) { show('idle'); advise(error.message, 'bad'); return; }
-  offerMicrophones();
-  room = null; loudest = -90; clipped = false; holding = -90;
-  tape.onSound(sounds);
-  if (page('countin').checked) {
-    show('counting');
-    for (let beat = BEATS; beat > 0; beat--) {
-      page('time').textContent = String(beat);
-      advise(beat === BEATS ? 'Quiet now: the room is measured.' : 'Ready…');
-      await wait(BEAT_MS);
-      if (state !== 'counting') return;
-    }
-  }
-  recording = new tape.Recording({ project, cue: sheet.id, number: sheet.number });
-  show('recording');
-}
-
-async function stop() {
-  if (state === 'counting') { show('idle'); advise(''); return; }
-  if (state !== 'recording') return;
-  const done = recording;
-  recording = null;
-  show('sending');
-  tape.onSound(meterOnly);
-  await done.kept;
-  advise('Held against the script…');
-  await hand(done.about, done.parts);
-  show('idle');
-}
-
-const meterOnly = samples => meter(tape.level(samples));
-
-/** Gives a recording to the server; until it has it, the browser keeps it. */
-async function hand(about, parts) {
-  const { status, body } = await send(`/projects/${about.project}/record/cues/${about.cue}`, tape.wav(parts));
-  if (status === 200) {
-    await kept.forget(about.id).catch(() => {});
-    advise(body.sentence);
-    heard = body.take;
-    if (sheet?.id === about.cue) await open(about.cue);
-    await list();
-  } else {
-    advise(body?.sentence ?? 'It could not be taken.', 'bad');
-    // what the server has refused for good isn't offered again: it said why
-    if (status === 422 || status === 400) await kept.forget(about.id).catch(() => {});
-    else leftover();
-  }
-}
-
-/** Recordings that never reached the server, from this or an earlier visit. */
-async function leftover() {
-  const waiting = (await kept.all().catch(() => [])).filter(one => one.project === project && one.id !== recording?.about.id);
-  page('leftover').hidden = waiting.length === 0;
-  page('leftover').replaceChildren(...waiting.flatMap(one => {
-    const at = new Date(one.at).toTimeString().slice(0, 5);
-    const line = element('p', '', `A recording of cue ${one.number} from ${at} didn’t reach Logophon. `);
-    line.append(button('btn btn-plain', 'Take it', async () => { await hand(one, await kept.pieces(one.id)); leftover(); }),
-      button('btn-quiet', 'throw it away', async () => { await kept.forget(one.id); leftover(); }));
-    return [line];
-  }));
-}
-
-async function offerMicrophones() {
-  const chosen = page('microphone').value;
-  const devices = await tape.microphones();
-  page('microphone').replaceChildren(new Option('the usual one', ''), ...devices.map(device => new Option(device.label, device.deviceId)));
-  page('microphone').value = devices.some(device => device.deviceId === chosen) ? chosen : '';
-}
-
-// --- cleaning
-
-/** How a role's recordings are cleaned is remembered in this browser. */
-const habit = () => `logophon-cleaning ${project} ${sheet?.role}`;
-const CLEAN = ['noise', 'hum', 'rumble', 'clicks', 'clipped', 'gaps'];
-
-function remembered() {
-  let known = {};
-  try { known = JSON.parse(localStorage.getItem(habit()) ?? '{}'); } catch { /* something else wrote there: nothing is ticked */ }
-  CLEAN.forEach(name => { page(`clean-${name}`).checked = Boolean(known[name]); });
-  if (known.db) page('noise-db').value = known.db;
-  if (known.hz) page('hum-hz').value = known.hz;
-  if (known.seconds) page('gap-seconds').value = known.seconds;
-}
-
-page('clean').addEventListener('submit', async event => {
-  event.preventDefault();
-  const ticked = name => page(`clean-${name}`).checked;
-  const take = takes.find(one => one.recorded && one.id === heard) ?? latest();
-  if (!take) return;
-  try {
-    localStorage.setItem(habit(), JSON.stringify({ ...Object.fromEntries(CLEAN.map(name => [name, ticked(name)])),
-      db: page('noise-db').value, hz: page('hum-hz').value, seconds: page('gap-seconds').value }));
-  } catch { /* a private window remembers nothing */ }
-  const form = new FormData();
-  if (ticked('noise')) form.append('noise', page('noise-db').value);
-  if (ticked('hum')) form.append('hum', page('hum-hz').value);
-  if (ticked('gaps')) form.append('gaps', page('gap-seconds').value);
-  ['rumble', 'clicks', 'clipped'].forEach(name => form.append(name, String(ticked(name))));
-  page('clean-go').disabled = true;
-  say('It is cleaned…');
-  const { status, body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/clean`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  page('clean-go').disabled = false;
-  if (status === 200) { heard = body.take; await open(sheet.id); list(); }
+const showCleaning = cleaner(project, {
+  take: () => takes.find(one => one.recorded && one.id === heard) ?? latest(),
+  done: async take => { heard = take; await open(sheet.id); await list(); },
 });
 
 /** Before and after cleaning, at the same word. */
@@ -375,21 +215,17 @@ page('files').addEventListener('change', async () => { await files.bring(page('f
 
 // --- the page
 
-page('go').addEventListener('click', () => (state === 'idle' ? start() : stop()));
 page('role').addEventListener('change', () => { sheet = null; history.replaceState(null, '', `/projects/${project}/record`); list(); });
-page('microphone').addEventListener('change', () => tape.close());
-document.addEventListener('logophon:microphone-gone', () => { stop(); advise('The microphone is gone. What was said until then is kept.', 'bad'); });
 let due = null;
 document.addEventListener('logophon:programme', () => {
   clearTimeout(due);
-  due = setTimeout(async () => { await list(); if (sheet && state === 'idle' && !player.isPlaying()) open(sheet.id); }, 200);
+  due = setTimeout(async () => { await list(); if (sheet && voice.idle() && !player.isPlaying()) open(sheet.id); }, 200);
 });
-window.addEventListener('beforeunload', event => { if (state === 'recording') event.preventDefault(); });
 
 const table = [
-  { keys: ['R'], what: 'Record, and stop', group: 'Say it', act: () => { if (state === 'idle') start(); else stop(); } },
-  { keys: ['A'], what: 'Say it again', group: 'Say it', act: () => { if (state === 'idle') start(); else stop().then(start); } },
-  { keys: ['Escape'], what: 'Stop', group: 'Say it', act: () => { if (state === 'idle') { player.stop(); return true; } stop(); return true; } },
+  { keys: ['R'], what: 'Record, and stop', group: 'Say it', act: () => { if (voice.idle()) voice.start(); else voice.stop(); } },
+  { keys: ['A'], what: 'Say it again', group: 'Say it', act: () => { if (voice.idle()) voice.start(); else voice.stop().then(voice.start); } },
+  { keys: ['Escape'], what: 'Stop', group: 'Say it', act: () => { if (voice.idle()) player.stop(); else voice.stop(); return true; } },
   { keys: ['Space'], what: 'Hear the last one, or stop', group: 'Hear it', act: () => {
     if (player.isPlaying()) { player.stop(); return true; }
     const take = takes.find(one => one.id === heard);
@@ -414,5 +250,5 @@ page('show-keys').addEventListener('click', () => page('keys').showModal());
 page('role').value = new URLSearchParams(location.search).get('role') ?? '';
 await transport.refresh();
 await list();
-leftover();
+voice.leftover();
 files.look();

@@ -199,6 +199,10 @@ class RecordingsTest extends ApplicationTest {
         assertThat(sheet().path("takes").get(0).path("cleaned").asString())
                 .isEqualTo("room noise 10 dB down, 50 Hz hum out, rumble out");
         assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
+        assertThat(sheet().path("cleaning").path("noiseDb").asDouble())
+                .as("the role's next recordings begin with it")
+                .isEqualTo(10);
+        assertThat(sheet().path("cleaning").path("humHz").asInt()).isEqualTo(50);
         assertThat(server.post(project + "/record/takes/" + take + "/clean", Map.of())
                         .statusCode())
                 .isEqualTo(422);

@@ -21,13 +21,7 @@ final class PcmStream extends InputStream {
     private boolean more() {
         if (piece.available() == 0 && next < sound.length()) {
             long end = Math.min(sound.length(), next + SoundSource.BLOCK);
-            float[] samples = new float[(int) (end - next)];
-            int[] at = {0};
-            sound.read(next, end, (block, count) -> {
-                System.arraycopy(block, 0, samples, at[0], count);
-                at[0] += count;
-            });
-            piece = new ByteArrayInputStream(pcm(samples));
+            piece = new ByteArrayInputStream(pcm(sound.stretch(next, end).samples()));
             next = end;
         }
         return piece.available() > 0;

@@ -21,8 +21,6 @@ import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.sound.SoundSource;
 import org.logophon.core.take.TakeOrigin;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -164,7 +162,7 @@ class TakeChecks {
         SpokenText spoken =
                 SpokenText.of(origin.text(), origin.pronunciations() == null ? List.of() : origin.pronunciations());
         return TakeCheck.of(
-                whole(audio.source(take.sound())),
+                audio.source(take.sound()).inMemory(),
                 origin,
                 spoken,
                 anew(origin, spoken).orElse(null));
@@ -191,15 +189,5 @@ class TakeChecks {
             // then its words can't be compared; the rest of the check needs no voice
             return Optional.empty();
         }
-    }
-
-    private static Sound whole(SoundSource source) {
-        float[] samples = new float[(int) source.length()];
-        int[] at = new int[1];
-        source.read(0, source.length(), (block, count) -> {
-            System.arraycopy(block, 0, samples, at[0], count);
-            at[0] += count;
-        });
-        return new Sound(samples, source.rate());
     }
 }

@@ -3,15 +3,20 @@ package org.logophon.app.project;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.PauseDefaults;
+import org.logophon.core.recording.Cleaning;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Table {@code role}. A role that left the script keeps its row, so that its voice is there when it comes back. */
 @Repository
 public class RoleRepository {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final JdbcClient jdbc;
 
@@ -74,10 +79,29 @@ public class RoleRepository {
                 == 1;
     }
 
+    /** How recordings of the role were cleaned last; empty when none was. */
+    public Optional<Cleaning> cleaning(UUID project, String name) {
+        return jdbc.sql(
+                        "select cleaning from role where project_id = :project and name = :name and cleaning is not null")
+                .param("project", project)
+                .param("name", name)
+                .query(String.class)
+                .optional()
+                .map(kept -> JSON.readValue(kept, Cleaning.class));
+    }
+
+    public void cleaned(UUID project, String name, Cleaning cleaning) {
+        jdbc.sql("update role set cleaning = cast(:cleaning as jsonb) where project_id = :project and name = :name")
+                .param("cleaning", JSON.writeValueAsString(cleaning))
+                .param("project", project)
+                .param("name", name)
+                .update();
+    }
+
     public void copy(UUID from, UUID to) {
         jdbc.sql("""
-                insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s)
-                select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, %1$s
+                insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, cleaning, %1$s)
+                select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, cleaning, %1$s
                 from role where project_id = :from""".formatted(DirectionColumns.NAMES))
                 .param("to", to)
                 .param("from", from)

@@ -10,12 +10,14 @@ import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.RoleRepository;
 import org.logophon.app.project.take.RecordingRepository;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.project.take.TakeSource;
 import org.logophon.app.rendering.TakeSound;
 import org.logophon.core.check.TakeFinding;
+import org.logophon.core.recording.Cleaning;
 import org.logophon.core.recording.HeldRecording;
 import org.logophon.core.voice.RecordedVoice;
 import org.springframework.stereotype.Component;
@@ -27,19 +29,26 @@ class CueRecordings {
     private final Projects projects;
     private final TakeRepository takes;
     private final RecordingRepository recordings;
+    private final RoleRepository roles;
     private final Clock clock;
 
-    CueRecordings(Projects projects, TakeRepository takes, RecordingRepository recordings, Clock clock) {
+    CueRecordings(
+            Projects projects,
+            TakeRepository takes,
+            RecordingRepository recordings,
+            RoleRepository roles,
+            Clock clock) {
         this.projects = projects;
         this.takes = takes;
         this.recordings = recordings;
+        this.roles = roles;
         this.clock = clock;
     }
 
     /** @param told what became of it, for people @param said true when a recording says it */
     record Row(UUID id, String number, String role, int colour, String text, String told, boolean said) {}
 
-    /** @param state of the cue @param voice who says it now */
+    /** @param state of the cue @param voice who says it now @param cleaning of the role's recordings, last; null for none */
     record Sheet(
             UUID id,
             String number,
@@ -50,6 +59,7 @@ class CueRecordings {
             String problem,
             String voice,
             boolean recorded,
+            Cleaning cleaning,
             List<TakeLine> takes) {}
 
     /**
@@ -140,6 +150,9 @@ class CueRecordings {
                 cue.problem(),
                 cue.voice() == null ? "" : cue.voice().name(),
                 recorded(cue),
+                cue.role() == null
+                        ? null
+                        : roles.cleaning(projectId, cue.role().name()).orElse(null),
                 lines);
     }
 

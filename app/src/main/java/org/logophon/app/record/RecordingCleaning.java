@@ -3,6 +3,9 @@ package org.logophon.app.record;
 import java.io.IOException;
 import java.util.UUID;
 import org.logophon.app.audio.AudioStore;
+import org.logophon.app.project.CueView;
+import org.logophon.app.project.Projects;
+import org.logophon.app.project.RoleRepository;
 import org.logophon.app.project.TakeKeeping;
 import org.logophon.app.project.take.RecordingRepository;
 import org.logophon.app.project.take.SpeechRepository;
@@ -18,6 +21,8 @@ import org.springframework.stereotype.Service;
 @Service
 class RecordingCleaning {
 
+    private final Projects projects;
+    private final RoleRepository roles;
     private final TakeKeeping takes;
     private final RecordingRepository recordings;
     private final SpeechRepository speeches;
@@ -26,12 +31,16 @@ class RecordingCleaning {
     private final Recordings made;
 
     RecordingCleaning(
+            Projects projects,
+            RoleRepository roles,
             TakeKeeping takes,
             RecordingRepository recordings,
             SpeechRepository speeches,
             AudioStore audio,
             SoundCleaner cleaner,
             Recordings made) {
+        this.projects = projects;
+        this.roles = roles;
         this.takes = takes;
         this.recordings = recordings;
         this.speeches = speeches;
@@ -61,6 +70,12 @@ class RecordingCleaning {
         } catch (CodingFailed failed) {
             throw new Refused(failed.getMessage());
         }
-        return made.take(project, take.cueId(), clean, new Recordings.Made(take.source(), from, cleaning), true);
+        UUID cleaned =
+                made.take(project, take.cueId(), clean, new Recordings.Made(take.source(), from, cleaning), true);
+        CueView cue = projects.cue(project, take.cueId());
+        if (cue.role() != null) {
+            roles.cleaned(project, cue.role().name(), cleaning);
+        }
+        return cleaned;
     }
 }

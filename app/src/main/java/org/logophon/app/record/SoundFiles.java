@@ -3,18 +3,14 @@ package org.logophon.app.record;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import org.logophon.app.web.Refused;
 import org.logophon.core.coding.Coder;
 import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.FloatFile;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.SampleFormat;
 import org.springframework.stereotype.Component;
 
 /** Files that people bring in, as sound at one rate. They lie on the disk while they are read, and never in memory. */
@@ -25,7 +21,7 @@ class SoundFiles {
     /** Two hours of the largest usual WAV, in two channels of 24 bits. */
     private static final long MOST_BYTES = 2L * 3 * RATE * 7_200 + (1 << 20);
 
-    private static final double MOST_SECONDS = 7_200;
+    private static final int MOST_SECONDS = 7_200;
 
     private final Coder coder;
 
@@ -73,43 +69,18 @@ class SoundFiles {
     }
 
     private SoundSource decoded(Path file, Path samples, String name) throws IOException {
-        long[] count = {0};
-        try (OutputStream out = new java.io.BufferedOutputStream(Files.newOutputStream(samples), 1 << 16)) {
-            coder.decode(file, RATE, (block, length) -> {
-                count[0] += length;
-                if (count[0] > MOST_SECONDS * RATE) {
-                    throw new Refused(name + " is longer than two hours. Cut it in two.");
-                }
-                try {
-                    out.write(SampleFormat.FLOAT_32.encode(block, length, 0));
-                } catch (IOException e) {
-                    throw new UncheckedIOException(e);
-                }
-            });
+        try {
+            return FloatFile.decoded(coder, file, samples, RATE, MOST_SECONDS);
         } catch (CodingFailed unreadable) {
-            throw new Refused(name + " can't be read: " + unreadable.getMessage());
+            throw new Refused(name + " " + unreadable.getMessage());
         }
-        if (count[0] == 0) {
-            throw new Refused(name + " has no sound in it. Choose another file.");
-        }
-        return new FloatFile(samples, RATE, count[0]);
     }
 
     /** A stretch of it, in memory. */
     static Sound stretch(SoundSource sound, double fromSeconds, double toSeconds) {
-        long from = Math.max(0, Math.round(fromSeconds * sound.rate()));
-        long to = Math.min(sound.length(), Math.round(toSeconds * sound.rate()));
-        if ((to - from) / (double) sound.rate() > Recordings.LONGEST_SECONDS) {
+        if (Math.min(toSeconds, sound.length() / (double) sound.rate()) - fromSeconds > Recordings.LONGEST_SECONDS) {
             throw new Refused("A cue is ten minutes at most. Cut the recording into its cues.");
         }
-        List<float[]> blocks = new ArrayList<>();
-        sound.read(from, Math.max(from, to), (block, count) -> blocks.add(java.util.Arrays.copyOf(block, count)));
-        float[] all = new float[(int) Math.max(0, to - from)];
-        int at = 0;
-        for (float[] block : blocks) {
-            System.arraycopy(block, 0, all, at, block.length);
-            at += block.length;
-        }
-        return new Sound(all, sound.rate());
+        return sound.stretch(fromSeconds, toSeconds);
     }
 }

@@ -37,7 +37,7 @@ final class HeldScript {
                         .cut(recording.sound(), texts, language);
         List<HeldCue> held = new ArrayList<>();
         for (LongCut.Said one : said) {
-            Sound sound = recording.stretch(one.fromSeconds(), one.toSeconds());
+            Sound sound = recording.sound().stretch(one.fromSeconds(), one.toSeconds());
             String text = texts.get(one.cue());
             held.add(new HeldCue(
                     one.cue(),

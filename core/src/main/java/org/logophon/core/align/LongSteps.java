@@ -42,7 +42,7 @@ record LongSteps(float[][] frames, boolean[] quiet) {
         for (long at = 0; at < sound.length(); at += (long) BLOCK_STEPS * step) {
             long from = Math.max(0, at - (long) MARGIN_STEPS * step);
             long to = Math.min(sound.length(), at + (long) (BLOCK_STEPS + MARGIN_STEPS) * step);
-            MelCepstra raw = MelCepstra.raw(read(sound, from, to), highestHertz, STEP_SECONDS, 1, loudest);
+            MelCepstra raw = MelCepstra.raw(sound.stretch(from, to), highestHertz, STEP_SECONDS, 1, loudest);
             loudest = raw.loudest();
             int first = (int) ((at - from) / step);
             int last = (int) Math.min(raw.frames().length, first + Math.min(BLOCK_STEPS, (sound.length() - at) / step));
@@ -87,16 +87,6 @@ record LongSteps(float[][] frames, boolean[] quiet) {
                 frame[c] *= WEIGHTS[c];
             }
         }
-    }
-
-    private static Sound read(SoundSource sound, long from, long to) {
-        float[] samples = new float[(int) (to - from)];
-        int[] at = {0};
-        sound.read(from, to, (block, count) -> {
-            System.arraycopy(block, 0, samples, at[0], count);
-            at[0] += count;
-        });
-        return new Sound(samples, sound.rate());
     }
 
     private static boolean[] quiet(List<Float> powers) {

@@ -59,12 +59,26 @@ public interface SoundSource {
 
     /** All of it in memory: only for sounds that are known to be short. */
     default Sound inMemory() {
-        float[] all = new float[Math.toIntExact(length())];
+        return stretch(0, length());
+    }
+
+    /** A stretch of it in memory, as far as it is there. */
+    default Sound stretch(long from, long to) {
+        long first = Math.max(0, Math.min(from, length()));
+        long end = Math.max(first, Math.min(to, length()));
+        float[] all = new float[Math.toIntExact(end - first)];
         int[] at = {0};
-        readAll((samples, count) -> {
-            System.arraycopy(samples, 0, all, at[0], count);
-            at[0] += count;
-        });
+        if (all.length > 0) {
+            read(first, end, (samples, count) -> {
+                System.arraycopy(samples, 0, all, at[0], count);
+                at[0] += count;
+            });
+        }
         return new Sound(all, rate());
+    }
+
+    /** The same by its times. */
+    default Sound stretch(double fromSeconds, double toSeconds) {
+        return stretch(Math.round(fromSeconds * rate()), Math.round(toSeconds * rate()));
     }
 }
