@@ -33,6 +33,9 @@ public final class FfmpegCleaner implements SoundCleaner {
     /** The mains and so many overtones of it: further up they are under the voice. */
     private static final int HUMS = 3;
 
+    /** Of what would go over full scale. */
+    private static final double HEADROOM_DB = -1;
+
     private static final int MOST_PASSES = 4;
     private static final double CLOSE_DB = 1;
 
@@ -51,11 +54,28 @@ public final class FfmpegCleaner implements SoundCleaner {
         for (int k = 1; cleaning.humHz() > 0 && k <= HUMS; k++) {
             filters.add(String.format(Locale.ROOT, "bandreject=f=%d:width_type=h:w=%d", k * cleaning.humHz(), 4 + k));
         }
-        Sound made = filters.isEmpty() ? sound : filtered(sound, String.join(",", filters));
+        Sound made = filters.isEmpty() ? sound : fitting(filtered(sound, String.join(",", filters)));
         if (cleaning.noiseDb() > 0) {
             made = quieter(made, cleaning.noiseDb());
         }
         return cleaning.longestGap() > 0 ? Gaps.shortened(made, cleaning.longestGap()) : made;
+    }
+
+    /** What is rounded again goes over full scale, and would be cut off anew where it is kept: all of it becomes quieter. */
+    private static Sound fitting(Sound made) {
+        float peak = 0;
+        for (float sample : made.samples()) {
+            peak = Math.max(peak, Math.abs(sample));
+        }
+        if (peak < 1) {
+            return made;
+        }
+        float factor = (float) (Decibels.toFactor(HEADROOM_DB) / peak);
+        float[] quieter = made.samples().clone();
+        for (int i = 0; i < quieter.length; i++) {
+            quieter[i] *= factor;
+        }
+        return new Sound(quieter, made.rate());
     }
 
     /** By wavelets (Donoho and Johnstone, Biometrika 81, 1994), with the noise that the recording's own silence has. */
