@@ -1,6 +1,7 @@
 // Recordings that come as files: a file a cue by its number, or one file for many, cut and looked over before it is taken.
 
 import { ask, button, clock, element, say } from '../app.js';
+import * as player from '../player.js';
 import { send } from './send.js';
 
 const box = document.getElementById('brought');
@@ -60,6 +61,7 @@ export function filesOf(project, { rows, role, done }) {
   function draw(upload) {
     let card = shown.get(upload.id);
     if (card?.dataset.state === upload.state && upload.state === 'cut') return;
+    if (card?.dataset.state === 'cutting' && upload.state === 'cut') say(upload.problem ?? `${upload.name} is cut. Look it over, and take its cues.`);
     if (!card) {
       card = element('section', 'sheet brought');
       card.setAttribute('aria-label', upload.name);
@@ -91,23 +93,27 @@ export function filesOf(project, { rows, role, done }) {
     const times = new Map();
     upload.lines.forEach(line => times.set(line.cue, (times.get(line.cue) ?? 0) + 1));
     const seen = new Map();
-    upload.lines.forEach(line => {
-      const nth = (seen.get(line.cue) ?? 0) + 1;
-      seen.set(line.cue, nth);
+    const put = (line, repeated) => {
       const row = element('li', '');
       const tick = element('input', '');
       Object.assign(tick, { type: 'checkbox', checked: true });
       tick.setAttribute('aria-label', `Take cue ${line.number}`);
       row.dataset.cue = line.cue;
-      const repeated = times.get(line.cue) > 1 ? `, ${nth}. of ${times.get(line.cue)} times` : '';
-      row.append(tick, element('span', 'figures', line.number), element('span', 'text', line.text + repeated),
-        seconds(line.from, `Cue ${line.number} begins at`), element('span', 'soft', 'to'), seconds(line.to, `Cue ${line.number} ends at`));
-      list.append(row);
+      const from = seconds(line.from, `Cue ${line.number} begins at`);
+      const to = seconds(line.to, `Cue ${line.number} ends at`);
+      row.append(tick, element('span', 'figures', line.number), element('span', 'text', line.text + repeated), from, element('span', 'soft', 'to'), to,
+        button('btn-quiet', '▶', () => hear(upload, Number(from.value), Number(to.value)), `Hear where cue ${line.number} is said`));
+      return row;
+    };
+    upload.lines.forEach(line => {
+      const nth = (seen.get(line.cue) ?? 0) + 1;
+      seen.set(line.cue, nth);
+      list.append(put(line, times.get(line.cue) > 1 ? `, ${nth} of ${times.get(line.cue)} times` : ''));
     });
     form.append(list);
-    if (upload.left.length) form.append(element('p', 'soft', `Not found in it: ${upload.left.join(', ')}.`));
+    if (upload.left.length) form.append(missing(upload, list, put));
     const foot = element('div', 'row-of-buttons');
-    const go = element('button', 'btn btn-sea', upload.lines.length === 1 ? 'Take it' : 'Take these cues');
+    const go = element('button', 'btn btn-sea', 'Take what is ticked');
     go.disabled = !upload.lines.length;
     foot.append(go, button('btn-quiet', 'throw the file away', async () => {
       const { body } = await ask('POST', `${address}/${upload.id}/remove`, new FormData());
@@ -126,6 +132,28 @@ export function filesOf(project, { rows, role, done }) {
       look();
     });
     return form;
+  }
+
+  /** Cues that weren't found can be put in by hand: between the ones beside them. */
+  function missing(upload, list, put) {
+    const line = element('p', 'soft missing', 'Not found in it: ');
+    const order = rows().map(row => row.id);
+    upload.left.forEach(cue => line.append(button('btn-quiet', cue.number, event => {
+      const later = [...list.children].find(row => order.indexOf(row.dataset.cue) > order.indexOf(cue.cue));
+      const before = later ? later.previousElementSibling : list.lastElementChild;
+      const time = (row, which) => Number(row.querySelectorAll('[type=number]')[which].value);
+      const row = put({ ...cue, from: before ? time(before, 1) : 0, to: later ? time(later, 0) : upload.seconds }, '');
+      list.insertBefore(row, later ?? null);
+      event.target.remove();
+      line.hidden = !line.querySelector('button');
+      line.closest('form').querySelector('.btn-sea').disabled = false;
+      row.querySelector('[type=number]').select();
+    }, `Put cue ${cue.number} in by hand`)));
+    return line;
+  }
+
+  async function hear(upload, from, to) {
+    try { await player.play(`${address}/${upload.id}/sound.wav?from=${from}&to=${Math.max(from + 0.05, to)}`); } catch (error) { say(error.message); }
   }
 
   return { bring, look };

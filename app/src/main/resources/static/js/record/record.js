@@ -18,6 +18,8 @@ let rows = [];
 let sheet = null;
 let takes = [];
 let heard = null;
+// the cue whose recast is on its way
+let coming = null;
 
 const role = () => page('role').value;
 const place = () => rows.findIndex(row => row.id === sheet?.id);
@@ -63,6 +65,11 @@ async function open(id) {
   if (another) { showCleaning(sheet.cleaning); voice.advise(''); page('time').textContent = '00:00.0'; heard = null; }
   markList();
   await showTakes();
+  if (coming === id && sheet.state !== 'rendering') {
+    coming = null;
+    const made = takes.find(take => take.kept);
+    say(sheet.problem || (made ? `${made.voice}: ${made.name} is ready.` : ''));
+  }
 }
 
 function markList() {
@@ -190,8 +197,9 @@ page('recast').addEventListener('submit', async event => {
   if (!take) return;
   const form = new FormData(page('recast'));
   form.append('ownPitch', String(page('ownpitch').checked));
-  const { body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form);
+  const { status, body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
+  coming = status === 200 ? sheet.id : null;
   await open(sheet.id);
 });
 page('byvoice').addEventListener('click', async () => {

@@ -25,18 +25,34 @@ function outline(peaks, from, to, width) {
   return points.map(([x, y]) => `${x},${HEIGHT / 2 - y}`).concat(points.reverse().map(([x, y]) => `${x},${HEIGHT / 2 + y}`)).join(' ');
 }
 
+/** Rows of about the same length that end where a word does, so that none is cut in two. */
+function rowStarts(data) {
+  const count = Math.max(1, Math.ceil(data.seconds / ROW_SECONDS));
+  const each = data.seconds / count;
+  const starts = [0];
+  for (let row = 1; row < count; row++) {
+    const wanted = row * each;
+    const nearest = data.words.map(word => word.from).filter(from => Math.abs(from - wanted) < each * 0.4)
+      .sort((one, other) => Math.abs(one - wanted) - Math.abs(other - wanted))[0];
+    starts.push(nearest === undefined ? wanted : Math.max(0, nearest - 0.02));
+  }
+  return starts;
+}
+
 /**
  * @param data   words, peaks and length of the take
  * @param doubts of its words
  * @param play   told the second from which it shall be heard
  */
 export function drawWave(box, data, doubts, play) {
-  const rows = Math.max(1, Math.ceil(data.seconds / ROW_SECONDS));
-  const each = data.seconds / rows;
+  const starts = rowStarts(data);
+  const ends = [...starts.slice(1), data.seconds];
+  const longest = Math.max(...starts.map((from, row) => ends[row] - from));
   box.replaceChildren();
-  for (let row = 0; row < rows; row++) {
-    const from = row * each;
+  starts.forEach((from, row) => {
+    const each = ends[row] - from;
     const line = element('div', 'waverow');
+    line.style.width = `${each / longest * 100}%`;
     const svg = shape('svg', { viewBox: `0 0 1000 ${HEIGHT}`, preserveAspectRatio: 'none', 'aria-hidden': 'true', class: 'recwave' });
     svg.append(shape('polygon', { points: outline(data.peaks, from * 100, (from + each) * 100, 1000) }));
     svg.addEventListener('click', event => {
@@ -60,7 +76,8 @@ export function drawWave(box, data, doubts, play) {
     });
     line.append(svg, words);
     box.append(line);
-  }
+    words.querySelectorAll('.waveword').forEach(word => word.classList.toggle('tight', word.scrollWidth > word.clientWidth + 1));
+  });
 }
 
 /** Marks the word that sounds. @param seconds null for none */

@@ -129,16 +129,38 @@ class RecordPageTest extends BrowserTest {
         Locator rows = page.locator(".cutlist li");
         assertThat(rows).hasCount(3, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
         assertThat(rows.nth(0)).containsText(FIRST);
-        assertThat(rows.nth(2)).containsText("2. of 2 times");
+        assertThat(rows.nth(2)).containsText("2 of 2 times");
         double from = Double.parseDouble(
                 rows.nth(0).locator("input[type=number]").first().inputValue());
         assertThat(from).isBetween(1.0, 1.4);
         accessible();
+        com.microsoft.playwright.Response heard = page.waitForResponse(
+                answer -> answer.url().contains("/sound.wav"),
+                () -> rows.nth(0).getByLabel("Hear where cue 010 is said").click());
+        assertThat(heard.status()).isEqualTo(200);
         rows.nth(1).locator("input[type=checkbox]").uncheck();
-        page.getByText("Take these cues").click();
+        page.getByText("Take what is ticked").click();
         assertThat(page.locator(".brought")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
         assertThat(page.locator("#toread-told")).containsText("2 recorded");
         assertThat(server.ready(project)).isEqualTo(2);
+    }
+
+    @Test
+    void aCueThatWasNotFoundIsPutInByHand() {
+        String project = project();
+        show(project);
+        page.locator("#files")
+                .setInputFiles(new FilePayload("some.wav", "audio/wav", PersonSaying.wav(1, 1.5, FIRST, "Mm.")));
+        Locator rows = page.locator(".cutlist li");
+        assertThat(rows).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        page.getByLabel("Put cue 020 in by hand").click();
+        assertThat(rows).hasCount(2);
+        assertThat(rows.nth(1).getByLabel("Cue 020 begins at"))
+                .hasValue(rows.nth(0).getByLabel("Cue 010 ends at").inputValue());
+        assertThat(page.locator(".missing")).isHidden();
+        page.getByText("Take what is ticked").click();
+        assertThat(page.locator("#toread-told"))
+                .containsText("2 recorded", new LocatorAssertions.ContainsTextOptions().setTimeout(30_000));
     }
 
     @Test

@@ -242,13 +242,11 @@ class RecordingsTest extends ApplicationTest {
     void whatCanNotBeTakenIsToldInASentenceAndNothingIsLost() throws IOException {
         script("KEEPER: " + LINE);
         String at = project + "/record/cues/" + cue;
-        ByteArrayOutputStream silence = new ByteArrayOutputStream();
-        WavWriter.write(new Sound(new float[48_000], 48_000), SampleFormat.PCM_16, null, silence);
         Map<String, byte[]> bad = Map.of(
                 "isn't sound that is read",
                         "Dear Ffion, the lamp is lit.".getBytes(java.nio.charset.StandardCharsets.UTF_8),
                 "is empty", new byte[0],
-                "There is no sound in it", silence.toByteArray());
+                "There is no sound in it", silence());
         for (Map.Entry<String, byte[]> one : bad.entrySet()) {
             HttpResponse<String> answer = send(at + "?name=010.wav", one.getValue());
             assertThat(answer.statusCode()).as(one.getKey()).isEqualTo(422);
@@ -259,6 +257,28 @@ class RecordingsTest extends ApplicationTest {
         assertThat(send(other + "/record/cues/" + cue, new byte[10]).statusCode())
                 .isEqualTo(404);
         assertThat(server.get(other + "/record/cues/" + cue).statusCode()).isEqualTo(404);
+    }
+
+    private static byte[] silence() throws IOException {
+        ByteArrayOutputStream silence = new ByteArrayOutputStream();
+        WavWriter.write(new Sound(new float[3 * 48_000], 48_000), SampleFormat.PCM_16, null, silence);
+        return silence.toByteArray();
+    }
+
+    @Test
+    void aLongFileWithoutSoundSaysSo() throws IOException {
+        script("KEEPER: " + LINE);
+        String at = project + "/record/files";
+        String file = at + "/"
+                + Server.parse(send(at + "?name=all.wav", silence())).get("id").asString();
+        Server.await(
+                "the file to be looked through",
+                Duration.ofSeconds(20),
+                () -> server.json(file).path("state").asString().equals("cut"));
+        assertThat(server.json(file).path("problem").asString()).contains("There is no sound in it");
+        assertThat(server.get(file + "/sound.wav?from=1&to=2").statusCode()).isEqualTo(200);
+        assertThat(server.get(file + "/sound.wav?from=9&to=10").statusCode()).isEqualTo(422);
+        assertThat(server.get(file + "/sound.wav?from=NaN&to=10").statusCode()).isEqualTo(422);
     }
 
     /** Music and talk of something else have no words of the script in them: that is told by doubts, not refused. */

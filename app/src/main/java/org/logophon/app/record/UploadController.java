@@ -1,5 +1,6 @@
 package org.logophon.app.record;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -13,6 +14,10 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.record.UploadRepository.Piece;
 import org.logophon.app.record.UploadRepository.Upload;
 import org.logophon.app.web.SentenceAnswer;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavWriter;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,7 +41,7 @@ class UploadController {
         this.files = files;
     }
 
-    /** @param left numbers of cues that weren't found in it */
+    /** @param left cues that weren't found in it */
     record Shown(
             UUID id,
             String name,
@@ -45,7 +50,9 @@ class UploadController {
             double seconds,
             String role,
             List<Line> lines,
-            List<String> left) {}
+            List<Left> left) {}
+
+    record Left(UUID cue, String number, String text) {}
 
     record Line(UUID cue, String number, String text, double from, double to, boolean wanted, boolean taken) {}
 
@@ -73,6 +80,21 @@ class UploadController {
         return shown(id, uploads.require(id, upload));
     }
 
+    /** A stretch of the file, for hearing where a cue begins and ends. */
+    @GetMapping("/{upload}/sound.wav")
+    void heard(
+            @PathVariable UUID id,
+            @PathVariable UUID upload,
+            @RequestParam double from,
+            @RequestParam double to,
+            HttpServletResponse response)
+            throws IOException {
+        Sound stretch = uploads.stretch(id, upload, from, to);
+        response.setContentType("audio/wav");
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "private, max-age=600");
+        WavWriter.write(stretch, SampleFormat.PCM_16, null, response.getOutputStream());
+    }
+
     /** What somebody has looked over. */
     record Wanted(UUID cue, double from, double to) {}
 
@@ -95,8 +117,8 @@ class UploadController {
     }
 
     private Shown shown(UUID project, Upload upload) {
-        Map<UUID, CueView> cues =
-                projects.view(project).cues().stream().collect(Collectors.toMap(CueView::id, cue -> cue));
+        List<CueView> all = projects.view(project).cues();
+        Map<UUID, CueView> cues = all.stream().collect(Collectors.toMap(CueView::id, cue -> cue));
         List<Line> lines = new ArrayList<>();
         for (Piece piece : upload.pieces()) {
             CueView cue = cues.get(piece.cue());
@@ -111,11 +133,10 @@ class UploadController {
                         piece.take() != null));
             }
         }
-        List<String> left = cues.values().stream()
+        List<Left> left = all.stream()
                 .filter(cue -> upload.role().isEmpty() || cue.cue().role().equalsIgnoreCase(upload.role()))
                 .filter(cue -> lines.stream().noneMatch(line -> line.cue().equals(cue.id())))
-                .map(CueView::number)
-                .sorted()
+                .map(cue -> new Left(cue.id(), cue.number(), cue.cue().text()))
                 .toList();
         return new Shown(
                 upload.id(),

@@ -21,6 +21,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.align.LongCut;
 import org.logophon.core.recording.CueCutter;
+import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
@@ -78,6 +79,9 @@ class Uploads {
     /** In less nobody says a cue twice. */
     private static final double SAID_ONCE_SECONDS = 1.5;
 
+    /** 60 dB under full scale: nobody is heard. */
+    private static final float SILENT = 0.001f;
+
     private static UUID id(String job) {
         return UUID.fromString(job.substring(job.indexOf('/') + 1));
     }
@@ -110,6 +114,18 @@ class Uploads {
         return table.find(id)
                 .filter(upload -> upload.project().equals(project))
                 .orElseThrow(() -> new NotFound("This file was taken or thrown away. Reload the page."));
+    }
+
+    /** @throws Refused for one that isn't in the file */
+    Sound stretch(UUID project, UUID id, double fromSeconds, double toSeconds) {
+        Upload upload = require(project, id);
+        if (!(fromSeconds >= 0
+                && toSeconds > fromSeconds
+                && fromSeconds < upload.sound().seconds())) {
+            throw new Refused("There is nothing from " + fromSeconds + " to " + toSeconds + " s. " + upload.name()
+                    + " is " + Math.round(upload.sound().seconds()) + " s long.");
+        }
+        return SoundFiles.stretch(audio.source(upload.sound()), fromSeconds, toSeconds);
     }
 
     List<Upload> open(UUID project) {
@@ -186,11 +202,19 @@ class Uploads {
                         project.language())
                 .forEach(said -> pieces.add(
                         new Piece(cues.get(said.cue()).id(), said.fromSeconds(), said.toSeconds(), true, null, null)));
-        table.set(
-                upload.id(),
-                State.CUT,
-                pieces,
-                pieces.isEmpty() ? "None of the words was found in it. Set where each cue is by hand." : null);
+        table.set(upload.id(), State.CUT, pieces, pieces.isEmpty() ? nothingFound(audio.source(upload.sound())) : null);
+    }
+
+    private static String nothingFound(SoundSource sound) {
+        float[] peak = {0};
+        sound.readAll((samples, count) -> {
+            for (int i = 0; i < count; i++) {
+                peak[0] = Math.max(peak[0], Math.abs(samples[i]));
+            }
+        });
+        return peak[0] < SILENT
+                ? "There is no sound in it. Is it the right file?"
+                : "None of the words was found in it. Is it the right file, and the right role? Put cues in by hand, or throw it away.";
     }
 
     /** Stretches of a file in which one cue is said, once or several times; all of it where its words aren't found. */

@@ -84,7 +84,8 @@ public final class FfmpegCleaner implements SoundCleaner {
         double sigma = Math.max(1e-5, Decibels.toFactor(noise));
         double percent = 100 * (1 - Decibels.toFactor(-decibels));
         Sound best = sound;
-        double least = Double.MAX_VALUE;
+        // what is as quiet as a file can be is only made noisier: then it stays as it is
+        double least = decibels;
         for (int pass = 0; pass < MOST_PASSES; pass++) {
             Sound made = filtered(
                     sound, String.format(Locale.ROOT, "afwtdn=sigma=%.6f:percent=%.2f", Math.min(1, sigma), percent));
