@@ -54,7 +54,13 @@ export function filesOf(project, { rows, role, done }) {
     if (status !== 200) return;
     const before = new Set(shown.keys());
     body.forEach(upload => { draw(upload); before.delete(upload.id); });
-    before.forEach(id => { shown.get(id).remove(); shown.delete(id); done(null); });
+    before.forEach(id => {
+      const gone = shown.get(id);
+      if (gone.dataset.state === 'taking') say(`${gone.getAttribute('aria-label')} is taken, and kept.`);
+      gone.remove();
+      shown.delete(id);
+      done(null);
+    });
     if (body.some(upload => ['hearing', 'cutting', 'taking'].includes(upload.state))) looking = setTimeout(look, LOOK_MS);
   }
 
@@ -86,7 +92,7 @@ export function filesOf(project, { rows, role, done }) {
     const list = element('ol', 'cutlist');
     const seconds = (value, label) => {
       const input = element('input', 'form-control figures');
-      Object.assign(input, { type: 'number', step: '0.01', min: '0', max: String(upload.seconds), value: value.toFixed(2), required: true });
+      Object.assign(input, { type: 'number', step: '0.01', min: '0', max: (Math.ceil(upload.seconds * 100) / 100).toFixed(2), value: value.toFixed(2), required: true });
       input.setAttribute('aria-label', label);
       return input;
     };
@@ -101,14 +107,14 @@ export function filesOf(project, { rows, role, done }) {
       row.dataset.cue = line.cue;
       const from = seconds(line.from, `Cue ${line.number} begins at`);
       const to = seconds(line.to, `Cue ${line.number} ends at`);
-      row.append(tick, element('span', 'figures', line.number), element('span', 'text', line.text + repeated), from, element('span', 'soft', 'to'), to,
+      row.append(tick, element('span', 'figures', line.number), element('span', 'text', repeated + line.text), from, element('span', 'soft', 'to'), to,
         button('btn-quiet', '▶', () => hear(upload, Number(from.value), Number(to.value)), `Hear where cue ${line.number} is said`));
       return row;
     };
     upload.lines.forEach(line => {
       const nth = (seen.get(line.cue) ?? 0) + 1;
       seen.set(line.cue, nth);
-      list.append(put(line, times.get(line.cue) > 1 ? `, ${nth} of ${times.get(line.cue)} times` : ''));
+      list.append(put(line, times.get(line.cue) > 1 ? `${nth} of ${times.get(line.cue)}: ` : ''));
     });
     form.append(list);
     if (upload.left.length) form.append(missing(upload, list, put));

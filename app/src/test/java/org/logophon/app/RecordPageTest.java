@@ -129,7 +129,7 @@ class RecordPageTest extends BrowserTest {
         Locator rows = page.locator(".cutlist li");
         assertThat(rows).hasCount(3, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
         assertThat(rows.nth(0)).containsText(FIRST);
-        assertThat(rows.nth(2)).containsText("2 of 2 times");
+        assertThat(rows.nth(2)).containsText("2 of 2: ");
         double from = Double.parseDouble(
                 rows.nth(0).locator("input[type=number]").first().inputValue());
         assertThat(from).isBetween(1.0, 1.4);

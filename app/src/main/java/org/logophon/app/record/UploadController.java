@@ -106,7 +106,8 @@ class UploadController {
                 wanted.stream()
                         .map(one -> new Piece(one.cue(), one.from(), one.to(), true, null, null))
                         .toList());
-        return new SentenceAnswer(wanted.size() == 1 ? "1 cue is taken." : wanted.size() + " cues are taken.");
+        return new SentenceAnswer(
+                wanted.size() == 1 ? "It is being taken." : wanted.size() + " recordings are being taken.");
     }
 
     @NeedsNoRoom
