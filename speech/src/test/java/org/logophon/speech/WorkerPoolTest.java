@@ -10,6 +10,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.SpokenText;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.voice.Voice;
 import org.logophon.speech.worker.Frames;
 
 class WorkerPoolTest {
@@ -85,6 +89,25 @@ class WorkerPoolTest {
                 hello(pool, 20_000);
             }
             assertThat(pool.pids()).hasSize(1).doesNotContain(first);
+        }
+    }
+
+    /** What a library has loaded stays loaded when the worker's garbage is collected, as converting sound makes a lot of it. */
+    @Test
+    void aWorkerOutlivesTheCollectionOfItsGarbage() {
+        try (WorkerPool pool = new WorkerPool(1)) {
+            Engines engines = new Engines(pool);
+            WorkerResampler resampler = new WorkerResampler(pool);
+            Voice otis = NativeVoices.catalogue().find("otis").orElseThrow();
+            hello(pool, 20_000);
+            long first = pool.pids().get(0);
+            for (int i = 0; i < 95; i++) {
+                Sound said = engines.speak(new SpeechRequest(
+                                otis, SpokenText.of("The crew have one tide to lift it out, number " + i + "."), 1, 0))
+                        .sound();
+                resampler.resample(said, 48_000);
+            }
+            assertThat(pool.pids()).containsExactly(first);
         }
     }
 

@@ -14,7 +14,7 @@ final class Flite {
     private final Memory stretchName = cString("duration_stretch");
     private final FliteLibrary library = FliteLibrary.load();
     private final CLibrary noise = CLibrary.load();
-    private final Map<String, Pointer> voices = new HashMap<>();
+    private final Map<String, FliteLibrary.Registered> voices = new HashMap<>();
 
     Flite() {
         library.flite_init();
@@ -34,7 +34,8 @@ final class Flite {
      * @return words as the place of their token in the text and their first sample in turn, pauses as phonemes
      */
     Espeak.Spoken speak(String voiceName, String text, float stretch, int limitSamples) {
-        Pointer voice = voices.computeIfAbsent(voiceName, FliteLibrary::register);
+        Pointer voice =
+                voices.computeIfAbsent(voiceName, FliteLibrary.Registered::of).voice();
         library.feat_set_float(voice.getPointer(FliteLibrary.VOICE_FEATURES), stretchName, stretch);
         // its excitation is noise of the C library's generator: seeded, the same request gives the same samples
         noise.srand(1);

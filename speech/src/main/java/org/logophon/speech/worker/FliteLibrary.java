@@ -20,11 +20,18 @@ interface FliteLibrary extends Library {
         return Native.load("flite", FliteLibrary.class);
     }
 
-    /** A voice's own library registers it. */
-    static Pointer register(String voice) {
-        return (Pointer) NativeLibrary.getInstance("flite_" + voice)
-                .getFunction("register_" + voice)
-                .invoke(Pointer.class, new Object[] {null});
+    /**
+     * A voice with its own library, which registers it.
+     *
+     * @param library kept as long as the voice: one that nothing refers to is unloaded, and the voice's data with it
+     */
+    record Registered(NativeLibrary library, Pointer voice) {
+
+        static Registered of(String name) {
+            NativeLibrary library = NativeLibrary.getInstance("flite_" + name);
+            return new Registered(library, (Pointer)
+                    library.getFunction("register_" + name).invoke(Pointer.class, new Object[] {null}));
+        }
     }
 
     int flite_init();
