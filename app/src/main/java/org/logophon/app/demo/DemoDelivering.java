@@ -52,13 +52,17 @@ class DemoDelivering implements DisposableBean {
 
     private void look(UUID project, String was, String becomes) {
         try {
+            // asked first: what ends between the two questions is counted
+            if (delivering.building(project)) {
+                return;
+            }
+            int built = delivering.built(project);
             ProjectView view = projects.view(project);
             int version = view.project().scriptVersion();
-            int built = delivering.built(project);
             if (version > 2 || built > 1) {
                 // somebody works on it, or it is done
                 clock.shutdown();
-            } else if (view.count(CueState.READY) < view.cues().size() || delivering.building(project)) {
+            } else if (view.count(CueState.READY) < view.cues().size()) {
                 return;
             } else if (built == version - 1) {
                 delivering.build(project, view.project().namePattern(), LUFS, Choice.USUAL);
