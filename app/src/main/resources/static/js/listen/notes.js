@@ -59,7 +59,7 @@ export function notesPanel(box, project, acts) {
       : button('btn-quiet', 'open again', () => send(`/notes/${note.id}/open`, {})));
     acting.append(button('btn-quiet', 'change', () => write({ note, word: note.word }), `Change the note on “${note.word}”`),
       button('btn-quiet danger', 'delete', async () => { if (await send(`/notes/${note.id}/delete`, {})) offerBack(note); }, `Delete the note on “${note.word}”`),
-      element('span', 'soft when', `${note.take ? `${note.take}, ` : ''}${note.when}`));
+      element('span', 'soft when', `${note.writer ? `${note.writer}, ` : ''}${note.take ? `${note.take}, ` : ''}${note.when}`));
     made.append(acting);
     return made;
   }

@@ -59,6 +59,10 @@ abstract class BrowserTest extends ApplicationTest {
     }
 
     void accessible() {
+        accessible(page);
+    }
+
+    void accessible(Page page) {
         List<Rule> violations = new AxeBuilder(page)
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                 .analyze()

@@ -21,6 +21,7 @@ import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.SpeechRepository.Timed;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
+import org.logophon.app.project.take.TakeWordTimes;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipOrigin;
 import org.logophon.core.delivery.Delivered;

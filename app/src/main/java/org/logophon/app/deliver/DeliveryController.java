@@ -38,23 +38,30 @@ class DeliveryController {
     private final DeliveryRepository deliveries;
     private final DeliveredFiles files;
     private final DeliveryZip zip;
+    private final ReadyDeliveries whole;
 
-    DeliveryController(Projects projects, DeliveryRepository deliveries, DeliveredFiles files, DeliveryZip zip) {
+    DeliveryController(
+            Projects projects,
+            DeliveryRepository deliveries,
+            DeliveredFiles files,
+            DeliveryZip zip,
+            ReadyDeliveries whole) {
         this.projects = projects;
         this.deliveries = deliveries;
         this.files = files;
         this.zip = zip;
+        this.whole = whole;
     }
 
     /** All of it. */
     @GetMapping("/{delivery}/file")
     ResponseEntity<StreamingResponseBody> download(@PathVariable UUID id, @PathVariable UUID delivery) {
         Delivery found = ready(id, delivery);
-        String name = found.fileName();
-        // from before files were kept one by one
-        return found.choice() == null
-                ? answer(name, ZIP, found.bytes(), out -> deliveries.copyTo(delivery, out))
-                : answer(name, ZIP, -1, out -> zip.write(found, title(id), false, out));
+        return answer(
+                found.fileName(),
+                ZIP,
+                found.choice() == null ? found.bytes() : -1,
+                out -> whole.copyTo(found, title(id), out));
     }
 
     /** What is new or has changed since the delivery before. */

@@ -30,6 +30,7 @@ class PackageBuilder {
     private final PackageWriter writer;
     private final DiskRoom room;
     private final DeliveredFiles files;
+    private final ReadyDeliveries ready;
     private final TransactionTemplate transaction;
 
     PackageBuilder(
@@ -38,12 +39,14 @@ class PackageBuilder {
             PackageWriter writer,
             DiskRoom room,
             DeliveredFiles files,
+            ReadyDeliveries ready,
             TransactionTemplate transaction) {
         this.deliveries = deliveries;
         this.projects = projects;
         this.writer = writer;
         this.room = room;
         this.files = files;
+        this.ready = ready;
         this.transaction = transaction;
     }
 
@@ -91,9 +94,11 @@ class PackageBuilder {
         });
         if (written != null) {
             List<Stored> all = told(delivery, view, written);
+            List<DeliveredCue> cues = writer.cues(view, delivery);
             long bytes = all.stream().mapToLong(file -> file.entry().bytes()).sum();
             transaction.executeWithoutResult(status -> {
                 files.save(delivery.id(), all);
+                ready.save(delivery.id(), cues);
                 deliveries.end(delivery.id(), "ready", null, bytes);
             });
         }

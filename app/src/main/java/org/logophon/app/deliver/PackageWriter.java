@@ -28,6 +28,7 @@ import org.logophon.app.deliver.DeliveredFiles.Measured;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
+import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
@@ -83,6 +84,25 @@ class PackageWriter {
         Delivered delivered = delivering.delivered(view, programme, null);
         return programme.clips().size()
                 + partFiles(choice, delivered, DeliverySounds.NONE).size();
+    }
+
+    /** Its cues as they are heard in it. */
+    List<DeliveredCue> cues(ProjectView view, Delivery delivery) {
+        return delivering.programme(view, asked(delivery)).clips().stream()
+                .map(placed -> {
+                    CueView cue = placed.cue().cue();
+                    return new DeliveredCue(
+                            cue.id(),
+                            cue.keptTake(),
+                            cue.number(),
+                            cue.cue().scene(),
+                            cue.cue().role(),
+                            cue.direction().loudnessDb(),
+                            placed.start(),
+                            placed.length(),
+                            cue.heard(view.project()));
+                })
+                .toList();
     }
 
     private static Asked asked(Delivery delivery) {

@@ -14,6 +14,7 @@ import org.logophon.core.review.NotePlace;
  * @param word     that it was written on
  * @param start    where that word stands in the cue's text now; −1 when it is gone
  * @param index    which word it is, counted from 0; −1 when it is gone
+ * @param writer   who wrote it by a link; empty for who works here
  * @param take     name of the take that was heard; null when it is gone
  * @param doneTake name of the take in which it is done; null while it is open
  */
@@ -26,6 +27,7 @@ record NoteLine(
         int end,
         int index,
         String remark,
+        String writer,
         String take,
         int version,
         boolean open,
@@ -45,6 +47,7 @@ record NoteLine(
                 there.map(NotePlace::end).orElse(-1),
                 there.map(NotePlace::index).orElse(-1),
                 note.remark(),
+                note.writer(),
                 note.takeName(),
                 note.version(),
                 note.open(),

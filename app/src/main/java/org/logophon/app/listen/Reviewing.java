@@ -8,6 +8,7 @@ import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.TakeKeeping;
 import org.logophon.app.project.review.ApprovalRepository;
+import org.logophon.app.project.review.By;
 import org.logophon.app.project.review.Happening;
 import org.logophon.app.project.review.HappeningRepository;
 import org.logophon.app.project.review.Note;
@@ -17,6 +18,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.app.web.StorableText;
+import org.logophon.core.review.Heard;
 import org.logophon.core.review.NotePlace;
 import org.logophon.core.script.Words;
 import org.springframework.stereotype.Service;
@@ -72,9 +74,25 @@ public class Reviewing {
         if (!sound.equals(ProgrammeReader.address(owner, cue))) {
             throw new Stale("Cue " + cue.number() + " sounds otherwise since you heard it: hear it again.");
         }
-        approvals.approve(cueId, cue.heard(owner));
-        happened.add(project, cueId, Happening.APPROVED, null, null);
+        approve(project, cueId, cue.heard(owner), By.HOUSE);
         return cue.number();
+    }
+
+    /** Approves the state in which somebody has heard a cue, whatever it is now. */
+    @Transactional
+    public void approve(UUID project, UUID cueId, Heard heard, By by) {
+        table.hold(project);
+        approvals.approve(cueId, heard, by);
+        happened.add(project, cueId, Happening.APPROVED, null, by.name().isEmpty() ? null : by.name());
+    }
+
+    /** Takes back what was approved by a link, and nothing else. */
+    @Transactional
+    public void withdraw(UUID project, UUID cueId, By by) {
+        table.hold(project);
+        if (approvals.withdraw(cueId, by.share())) {
+            happened.add(project, cueId, Happening.WITHDRAWN, null, by.name());
+        }
     }
 
     /** @return the cue's number */
@@ -96,9 +114,13 @@ public class Reviewing {
      */
     @Transactional
     public UUID note(UUID project, UUID cueId, UUID takeId, int at, String remark) {
+        return note(project, cueId, takeId, projects.cue(project, cueId).cue().text(), at, remark, By.HOUSE);
+    }
+
+    /** @param text that it is written on, which may be an earlier one */
+    @Transactional
+    public UUID note(UUID project, UUID cueId, UUID takeId, String text, int at, String remark, By by) {
         table.hold(project);
-        CueView cue = projects.cue(project, cueId);
-        String text = cue.cue().text();
         NotePlace place = Words.of(text).stream()
                 .filter(word -> word.end() > at)
                 .findFirst()
@@ -107,8 +129,8 @@ public class Reviewing {
         if (takeId != null && !takes.require(project, takeId).cueId().equals(cueId)) {
             throw new Refused("That take is another cue's. Reload the page.");
         }
-        UUID note = notes.add(cueId, takeId, place, checked(remark));
-        happened.add(project, cueId, Happening.NOTED, null, told(place, remark));
+        UUID note = notes.add(cueId, takeId, place, checked(remark), by);
+        happened.add(project, cueId, Happening.NOTED, null, by.told(told(place, remark)));
         return note;
     }
 

@@ -18,6 +18,7 @@ public class ProjectParts {
             "note", "select 1 from note n join cue c on c.id = n.cue_id where n.id = :part and c.project_id = :project",
             "slot", "select 1 from picture_slot where id = :part and project_id = :project",
             "upload", "select 1 from recording_upload where id = :part and project_id = :project",
+            "share", "select 1 from share where id = :part and project_id = :project",
             "delivery", "select 1 from delivery where id = :part and project_id = :project");
 
     private final JdbcClient jdbc;

@@ -10,12 +10,12 @@ import org.springframework.http.HttpRange;
 import org.springframework.http.HttpStatus;
 
 /** Answers with a WAV file, or with the range of it that was asked for (RFC 9110, section 14). */
-final class RangedAnswer {
+public final class RangedAnswer {
 
     private RangedAnswer() {}
 
     /** @param range the request's header; null for the whole file */
-    static void write(WavFile file, String range, CacheControl caching, HttpServletResponse response)
+    public static void write(WavFile file, String range, CacheControl caching, HttpServletResponse response)
             throws IOException {
         response.setContentType("audio/wav");
         response.setHeader(HttpHeaders.ACCEPT_RANGES, "bytes");

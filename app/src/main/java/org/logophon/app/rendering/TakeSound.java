@@ -45,7 +45,8 @@ public class TakeSound {
         return clip(sound, targetLufs == null ? FinishSettings.DEFAULT_TARGET_LUFS : targetLufs, 0);
     }
 
-    private Clip clip(StoredSound sound, Double targetLufs, double offsetDb) {
+    /** @param targetLufs null for as it was made @param offsetDb of its cue against it */
+    public Clip clip(StoredSound sound, Double targetLufs, double offsetDb) {
         return kept.get(
                 stamp(sound, targetLufs, offsetDb),
                 stamp -> finisher.finish(
@@ -56,7 +57,7 @@ public class TakeSound {
     }
 
     /** As a page plays it: 16-bit WAV. */
-    static WavFile wav(Clip clip) {
+    public static WavFile wav(Clip clip) {
         return new WavFile(clip.sound(), SampleFormat.PCM_16, null);
     }
 
@@ -79,7 +80,8 @@ public class TakeSound {
         return project.targetLufs() == null ? Double.valueOf(FinishSettings.DEFAULT_TARGET_LUFS) : project.targetLufs();
     }
 
-    private static String stamp(StoredSound sound, Double targetLufs, double offsetDb) {
+    /** Changes whenever the sound of {@link #clip} would. */
+    public static String stamp(StoredSound sound, Double targetLufs, double offsetDb) {
         return sound.id().toString().substring(0, 18)
                 + String.format(Locale.ROOT, "_%s_%.2f", targetLufs == null ? "off" : targetLufs, offsetDb);
     }

@@ -48,6 +48,16 @@ class Errors {
         return answer(HttpStatus.NOT_FOUND, error.getMessage(), request);
     }
 
+    @ExceptionHandler(Gone.class)
+    Object gone(Gone error, HttpServletRequest request) {
+        return answer(HttpStatus.GONE, error.getMessage(), request);
+    }
+
+    @ExceptionHandler(TooOften.class)
+    Object tooOften(TooOften error, HttpServletRequest request) {
+        return answer(HttpStatus.TOO_MANY_REQUESTS, error.getMessage(), request);
+    }
+
     @ExceptionHandler({Refused.class, InvalidInput.class})
     Object refused(RuntimeException error, HttpServletRequest request) {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, error.getMessage(), request);
@@ -166,7 +176,16 @@ class Errors {
         request.removeAttribute(HandlerMapping.PRODUCIBLE_MEDIA_TYPES_ATTRIBUTE);
         String accept = String.valueOf(request.getHeader("Accept")).toLowerCase(Locale.ROOT);
         if (request.getHeader("HX-Request") == null && accept.contains("text/html")) {
-            ModelAndView page = new ModelAndView("error", Map.of("sentence", sentence, "status", status.value()));
+            ModelAndView page = new ModelAndView(
+                    "error",
+                    Map.of(
+                            "sentence",
+                            sentence,
+                            "status",
+                            status.value(),
+                            // who came by a link has no shelf
+                            "stranger",
+                            request.getRequestURI().startsWith("/s/")));
             page.setStatus(status);
             return page;
         }

@@ -36,8 +36,8 @@ class PackageBuilderTest {
     private final PackageWriter writer = mock(PackageWriter.class);
     private final DiskRoom room = mock(DiskRoom.class);
     private final DeliveredFiles files = mock(DeliveredFiles.class);
-    private final PackageBuilder builder =
-            new PackageBuilder(deliveries, projects, writer, room, files, mock(TransactionTemplate.class));
+    private final PackageBuilder builder = new PackageBuilder(
+            deliveries, projects, writer, room, files, mock(ReadyDeliveries.class), mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     private void delivery(String state) {

@@ -8,6 +8,7 @@ import org.logophon.core.review.NotePlace;
  * A remark on a word.
  *
  * @param place    as it was written
+ * @param writer   name of who wrote it by a link; empty for who works here
  * @param take     that was heard; null when it is gone
  * @param takeName of it; null with it
  * @param doneAt   null while it is open
@@ -18,6 +19,7 @@ public record Note(
         UUID cue,
         NotePlace place,
         String remark,
+        String writer,
         UUID take,
         String takeName,
         int version,

@@ -46,6 +46,14 @@ public class NoteRepository {
                 .list();
     }
 
+    /** Those that were written by a link. */
+    public List<Note> ofShare(UUID share) {
+        return jdbc.sql(SELECT + "n.share_id = :share order by n.at")
+                .param("share", share)
+                .query(NoteRepository::note)
+                .list();
+    }
+
     public Optional<Note> find(UUID note) {
         return jdbc.sql(SELECT + "n.id = :note")
                 .param("note", note)
@@ -53,11 +61,13 @@ public class NoteRepository {
                 .optional();
     }
 
-    public UUID add(UUID cue, UUID take, NotePlace place, String remark) {
+    public UUID add(UUID cue, UUID take, NotePlace place, String remark, By by) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
-                insert into note (id, cue_id, take_id, on_text, start_index, end_index, remark, at)
-                values (:id, :cue, :take, :text, :start, :end, :remark, :now)""")
+                insert into note (id, cue_id, take_id, on_text, start_index, end_index, remark, at, writer, share_id)
+                values (:id, :cue, :take, :text, :start, :end, :remark, :now, :writer, :share)""")
+                .param("writer", by.name())
+                .param("share", by.share())
                 .param("id", id)
                 .param("cue", cue)
                 .param("take", take)
@@ -127,6 +137,7 @@ public class NoteRepository {
                 row.getObject("cue_id", UUID.class),
                 new NotePlace(row.getString("on_text"), row.getInt("start_index"), row.getInt("end_index")),
                 row.getString("remark"),
+                row.getString("writer"),
                 row.getObject("take_id", UUID.class),
                 named(row, "ordinal"),
                 row.getInt("version"),

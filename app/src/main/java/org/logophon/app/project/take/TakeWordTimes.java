@@ -1,18 +1,17 @@
-package org.logophon.app.deliver;
+package org.logophon.app.project.take;
 
 import java.util.List;
 import org.logophon.app.project.take.SpeechRepository.Timed;
-import org.logophon.app.project.take.Take;
 import org.logophon.core.finish.Clip.TimedWord;
 import org.logophon.core.script.WordSpread;
 
 /** When the words of a clip are said, in seconds from its first sample. */
-final class TakeWordTimes {
+public final class TakeWordTimes {
 
     private TakeWordTimes() {}
 
     /** Words that nothing has timed are spread over the clip. */
-    static List<TimedWord> of(Take take, Timed timed) {
+    public static List<TimedWord> of(Take take, Timed timed) {
         double seconds = take.sound().seconds();
         if (timed.words().isEmpty()) {
             return WordSpread.over(take.text(), seconds).stream()

@@ -1,0 +1,94 @@
+package org.logophon.app.deliver;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.core.programme.SampleCount;
+import org.logophon.core.review.Heard;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Deliveries that are there, for those who hear them by a link; and table {@code delivered_cue}. */
+@Repository
+public class ReadyDeliveries {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final DeliveryRepository deliveries;
+    private final DeliveryZip zip;
+    private final JdbcClient jdbc;
+    private final JdbcTemplate batches;
+
+    ReadyDeliveries(DeliveryRepository deliveries, DeliveryZip zip, JdbcClient jdbc, JdbcTemplate batches) {
+        this.deliveries = deliveries;
+        this.zip = zip;
+        this.jdbc = jdbc;
+        this.batches = batches;
+    }
+
+    public Optional<Delivery> find(UUID delivery) {
+        return deliveries.find(delivery).filter(Delivery::ready);
+    }
+
+    public Optional<Delivery> newest(UUID project) {
+        return deliveries.of(project).stream().filter(Delivery::ready).max(Comparator.comparingInt(Delivery::ordinal));
+    }
+
+    /** In the order of the programme; none of a delivery from before they were kept. */
+    public List<DeliveredCue> cues(UUID delivery) {
+        return jdbc.sql("select * from delivered_cue where delivery_id = :delivery order by position")
+                .param("delivery", delivery)
+                .query((row, at) -> new DeliveredCue(
+                        row.getObject("cue_id", UUID.class),
+                        row.getObject("take_id", UUID.class),
+                        row.getString("number"),
+                        row.getString("scene"),
+                        row.getString("role"),
+                        row.getDouble("offset_db"),
+                        new SampleCount(row.getLong("start_samples")),
+                        new SampleCount(row.getLong("length_samples")),
+                        JSON.readValue(row.getString("heard"), Heard.class)))
+                .list();
+    }
+
+    /** The whole package. */
+    public void copyTo(Delivery delivery, String title, OutputStream out) throws IOException {
+        if (delivery.choice() == null) {
+            // from before files were kept one by one
+            deliveries.copyTo(delivery.id(), out);
+        } else {
+            zip.write(delivery, title, false, out);
+        }
+    }
+
+    void save(UUID delivery, List<DeliveredCue> cues) {
+        batches.batchUpdate(
+                """
+                insert into delivered_cue (delivery_id, position, cue_id, take_id, number, scene, role, offset_db, start_samples, length_samples, heard)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, cast(? as jsonb))""",
+                java.util.stream.IntStream.range(0, cues.size())
+                        .mapToObj(at -> row(delivery, at, cues.get(at)))
+                        .toList());
+    }
+
+    private static Object[] row(UUID delivery, int at, DeliveredCue cue) {
+        return new Object[] {
+            delivery,
+            at,
+            cue.cue(),
+            cue.take(),
+            cue.number(),
+            cue.scene(),
+            cue.role(),
+            cue.offsetDb(),
+            cue.start().samples(),
+            cue.length().samples(),
+            JSON.writeValueAsString(cue.heard())
+        };
+    }
+}

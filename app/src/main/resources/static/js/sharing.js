@@ -1,0 +1,67 @@
+// Links for others: made, listed, taken back.
+
+import { ask, button, element, say } from './app.js';
+
+const dialog = document.getElementById('sharing');
+const part = id => document.getElementById(`sharing-${id}`);
+const project = document.querySelector('.transport').dataset.project;
+const address = `/projects/${project}/shares`;
+
+async function list() {
+  const { status, body } = await ask('GET', address);
+  if (status !== 200) { say(body?.sentence ?? 'The links can’t be read.'); return; }
+  part('list').replaceChildren(...body.map(link => {
+    const line = element('li', '');
+    const about = element('span', '');
+    about.append(element('b', '', link.name || 'A link'), ` leads to ${link.what} `, element('span', 'soft', `· ${link.terms} · ${link.made}`));
+    line.append(about, element('span', link.open ? 'pill sea' : 'pill', link.state));
+    line.append(link.open ? button('btn-quiet danger', 'take it back', async () => {
+      const answer = await ask('POST', `${address}/${link.id}/take-back`, new FormData());
+      tell(answer.body?.sentence ?? 'That did not work. Reload the page.');
+      list();
+    }, `Take back the link ${link.name || link.made}`) : element('span', ''));
+    return line;
+  }));
+  part('none').hidden = body.length > 0;
+}
+
+function tell(sentence) {
+  part('told').textContent = sentence;
+}
+
+/** @param delivery {id, ordinal}, or nothing for the programme as it is */
+export function share(delivery) {
+  part('form').reset();
+  part('form').dataset.delivery = delivery?.id ?? '';
+  part('what').textContent = delivery ? `delivery ${delivery.ordinal}` : 'the programme as it is, also when it changes';
+  dialog.querySelectorAll('[data-of-delivery]').forEach(one => { one.hidden = !delivery; });
+  part('until').min = new Date().toISOString().slice(0, 10);
+  part('link').hidden = true;
+  tell('');
+  list();
+  dialog.showModal();
+}
+
+part('form').addEventListener('submit', async event => {
+  event.preventDefault();
+  const form = new FormData(part('form'));
+  if (part('form').dataset.delivery) form.append('delivery', part('form').dataset.delivery);
+  if (!form.get('until')) form.delete('until');
+  const { status, body } = await ask('POST', address, form);
+  tell(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status !== 200) return;
+  part('link').hidden = false;
+  part('address').value = location.origin + body.address;
+  part('address').select();
+  list();
+});
+part('copy').addEventListener('click', async () => {
+  part('address').select();
+  try { await navigator.clipboard.writeText(part('address').value); tell('Copied.'); } catch { tell('It is marked: copy it with your keyboard.'); }
+});
+part('close').addEventListener('click', () => dialog.close());
+document.addEventListener('logophon:changed', event => { if (dialog.open && event.detail.kinds.includes('delivery')) list(); });
+document.addEventListener('click', event => {
+  const asked = event.target.closest('[data-share]');
+  if (asked) share(asked.dataset.share ? { id: asked.dataset.share, ordinal: asked.dataset.ordinal } : null);
+});

@@ -1,0 +1,86 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** A link made on Listen, and what somebody does with it on a phone. */
+class SharePageTest extends BrowserTest {
+
+    private static final LocatorAssertions.ContainsTextOptions SOON =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(10_000);
+
+    @Test
+    void aLinkFromListenIsHeardNotedAndApprovedOnAPhone() {
+        String project = server.project(
+                "For Ffion", "# Night\n\nWind north-west, force nine.\n\n# Morning\n\nNobody slept that night.");
+        server.post(project + "/render", Map.of("step", "LISTEN"));
+        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 2);
+        page.navigate(address() + project + "/listen");
+        assertThat(page.locator("html[data-live]")).isAttached();
+        page.getByText("Share…").click();
+        page.locator("#sharing-name").fill("Ffion");
+        page.locator("#sharing-phrase").fill("wind north-west");
+        accessible();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#sharing-list")).containsText("Ffion leads to the programme as it is", SOON);
+        String link = page.locator("#sharing-address").inputValue();
+        page.locator("#sharing-close").click();
+
+        try (BrowserContext phone = page.context()
+                .browser()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setViewportSize(390, 780)
+                        .setHasTouch(true))) {
+            Page theirs = phone.newPage();
+            List<String> asked = new ArrayList<>();
+            theirs.onRequest(request -> asked.add(request.url()));
+            theirs.navigate(link);
+            theirs.locator("#phrase").fill("wind south");
+            theirs.keyboard().press("Enter");
+            assertThat(theirs.locator("#wrong")).containsText("isn't the pass phrase", SOON);
+            theirs.locator("#phrase").fill("wind north-west");
+            theirs.keyboard().press("Enter");
+            Locator cues = theirs.locator(".sharedcue");
+            assertThat(cues).hasCount(2);
+            assertThat(theirs.locator("#scenes button")).hasCount(2);
+            theirs.locator("#play").click();
+            assertThat(cues.nth(0).locator(".w.now"))
+                    .hasText("force", new LocatorAssertions.HasTextOptions().setTimeout(10_000));
+            assertThat(cues.nth(1).locator(".w.now"))
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(10_000));
+            theirs.locator("#play").click();
+            theirs.locator("#note").click();
+            theirs.locator("#remark").fill("Slower here.");
+            theirs.locator("#remark").press("Enter");
+            assertThat(theirs.locator(".hint")).containsText("Say who you are first", SOON);
+            theirs.locator("#name").fill("Ffion");
+            theirs.getByText("Note it").click();
+            assertThat(cues.nth(1).locator(".sharednotes")).containsText("Slower here.", SOON);
+            assertThat(page.locator("#filters [data-filter=noted] .count"))
+                    .hasText("1", new LocatorAssertions.HasTextOptions().setTimeout(1_500));
+            cues.nth(0).getByText("Approve").click();
+            assertThat(cues.nth(0)).containsText("approved by Ffion", SOON);
+            assertThat(page.locator("#order-told")).containsText("1 of 2 approved", SOON);
+            accessible(theirs);
+            assertThat(theirs.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                    .isEqualTo(true);
+            assertThat(asked)
+                    .allMatch(url ->
+                            url.startsWith(address() + "/s/") || url.matches(".*/(css|js|webjars|fonts|mark\\.svg).*"));
+            page.getByText("Share…").click();
+            page.getByText("take it back").click();
+            assertThat(theirs.locator("#nothing")).containsText("This link was taken back", SOON);
+            assertThat(cues).hasCount(0);
+        }
+    }
+}
