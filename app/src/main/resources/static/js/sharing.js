@@ -25,6 +25,23 @@ async function list() {
   part('none').hidden = body.length > 0;
 }
 
+/** Whether a delivery is in the feed of the house. */
+async function feed(delivery) {
+  const { status, body } = await ask('GET', `/projects/${project}/deliveries/${delivery.id}/feed`);
+  if (status !== 200) return;
+  part('infeed').textContent = body.in ? 'It is in the feed.' : body.open ? 'It isn’t in the feed.' : 'There is no feed yet.';
+  part('put').textContent = body.in ? 'take it out' : 'put it in';
+  part('put').hidden = !body.in && !body.open;
+  part('put').onclick = async () => {
+    const form = new FormData();
+    form.append('in', String(!body.in));
+    tell('The programme is measured…');
+    const answer = await ask('POST', `/projects/${project}/deliveries/${delivery.id}/feed`, form);
+    tell(answer.body?.sentence ?? 'That did not work. Reload the page.');
+    feed(delivery);
+  };
+}
+
 function tell(sentence) {
   part('told').textContent = sentence;
 }
@@ -39,6 +56,7 @@ export function share(delivery) {
   part('link').hidden = true;
   tell('');
   list();
+  if (delivery) feed(delivery);
   dialog.showModal();
 }
 

@@ -80,6 +80,22 @@ class DeliveredFiles {
         }
     }
 
+    /** A stretch of it. @param to after the last byte */
+    void copyTo(String sha256, long from, long to, OutputStream out) throws IOException {
+        for (long at = from; at < to; ) {
+            byte[] part = jdbc.sql("select content from delivered_content where sha256 = :sha and position = :position")
+                    .param("sha", sha256)
+                    .param("position", (int) (at / PART_BYTES))
+                    .query(byte[].class)
+                    .optional()
+                    .orElseThrow(() -> new IOException("A delivered file ended before its end."));
+            int first = (int) (at % PART_BYTES);
+            int count = (int) Math.min(part.length - first, to - at);
+            out.write(part, first, count);
+            at += count;
+        }
+    }
+
     void save(UUID delivery, List<Stored> files) {
         List<Object[]> rows = new ArrayList<>();
         for (int i = 0; i < files.size(); i++) {

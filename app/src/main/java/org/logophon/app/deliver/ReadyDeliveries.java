@@ -20,12 +20,19 @@ public class ReadyDeliveries {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final DeliveryRepository deliveries;
+    private final DeliveredFiles files;
     private final DeliveryZip zip;
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;
 
-    ReadyDeliveries(DeliveryRepository deliveries, DeliveryZip zip, JdbcClient jdbc, JdbcTemplate batches) {
+    ReadyDeliveries(
+            DeliveryRepository deliveries,
+            DeliveredFiles files,
+            DeliveryZip zip,
+            JdbcClient jdbc,
+            JdbcTemplate batches) {
         this.deliveries = deliveries;
+        this.files = files;
         this.zip = zip;
         this.jdbc = jdbc;
         this.batches = batches;
@@ -54,6 +61,31 @@ public class ReadyDeliveries {
                         new SampleCount(row.getLong("length_samples")),
                         JSON.readValue(row.getString("heard"), Heard.class)))
                 .list();
+    }
+
+    /**
+     * The whole programme as one file.
+     *
+     * @param kind "mp3", "wav"…
+     */
+    public record WholeFile(String sha256, long bytes, String kind) {}
+
+    /** Empty where the delivery has none. */
+    public Optional<WholeFile> whole(UUID delivery) {
+        return files.of(delivery).stream()
+                .map(DeliveredFiles.Stored::entry)
+                .filter(file -> file.path().matches("programme\\.(wav|flac|mp3|opus|m4a)")
+                        && !file.sha256().isEmpty())
+                .findFirst()
+                .map(file -> new WholeFile(
+                        file.sha256(),
+                        file.bytes(),
+                        file.path().substring(file.path().lastIndexOf('.') + 1)));
+    }
+
+    /** @param to after the last byte */
+    public void copyTo(WholeFile file, long from, long to, OutputStream out) throws IOException {
+        files.copyTo(file.sha256(), from, to, out);
     }
 
     /** The whole package. */

@@ -183,9 +183,9 @@ class Errors {
                             sentence,
                             "status",
                             status.value(),
-                            // who came by a link has no shelf
+                            // who came by a link or a feed has no shelf
                             "stranger",
-                            request.getRequestURI().startsWith("/s/")));
+                            request.getRequestURI().matches("/[sf]/.*")));
             page.setStatus(status);
             return page;
         }

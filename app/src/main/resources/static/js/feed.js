@@ -1,0 +1,33 @@
+// The page of the feed: its address, and what is in it.
+
+import { ask, renew } from './app.js';
+
+const part = id => document.getElementById(`feed-${id}`);
+const tell = sentence => { part('told').textContent = sentence; };
+
+part('form').addEventListener('submit', async event => {
+  event.preventDefault();
+  const { status, body } = await ask('POST', '/feed', new FormData(part('form')));
+  tell(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status !== 200) return;
+  document.getElementById('sharing-link').hidden = false;
+  part('address').value = location.origin + body.address;
+  part('address').select();
+  part('open').textContent = `The feed ${part('title').value} is open. A new address ends the one before.`;
+});
+part('copy').addEventListener('click', async () => {
+  part('address').select();
+  try { await navigator.clipboard.writeText(part('address').value); tell('Copied.'); } catch { tell('It is marked: copy it with your keyboard.'); }
+});
+part('back')?.addEventListener('click', async () => {
+  const { status, body } = await ask('POST', '/feed/take-back', new FormData());
+  tell(body?.sentence ?? 'That did not work. Reload the page.');
+  if (status === 200) { part('open').textContent = 'There is no feed.'; document.getElementById('sharing-link').hidden = true; part('back').remove(); }
+});
+document.addEventListener('click', async event => {
+  const out = event.target.closest('[data-out]');
+  if (!out) return;
+  const { body } = await ask('POST', `/feed/items/${out.dataset.out}/remove`, new FormData());
+  tell(body?.sentence ?? 'That did not work. Reload the page.');
+  renew('#feed-items', '/feed/items');
+});
