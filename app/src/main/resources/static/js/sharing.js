@@ -37,7 +37,7 @@ async function feed(delivery) {
     form.append('in', String(!body.in));
     tell('The programme is measured…');
     const answer = await ask('POST', `/projects/${project}/deliveries/${delivery.id}/feed`, form);
-    tell(answer.body?.sentence ?? 'That did not work. Reload the page.');
+    tell(answer.status === 200 ? '' : answer.body?.sentence ?? 'That did not work. Reload the page.');
     feed(delivery);
   };
 }

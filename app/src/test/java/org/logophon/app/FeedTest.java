@@ -18,6 +18,7 @@ import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -62,6 +63,7 @@ class FeedTest extends ApplicationTest {
     }
 
     @Test
+    @ResourceLock("feed")
     void aProgrammeIsInTheFeedWhileItsOwnerSaysSo() throws Exception {
         String project = server.project(
                 "Lamps & <keepers> \u0007",

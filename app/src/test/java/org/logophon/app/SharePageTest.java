@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** A link made on Listen, and what somebody does with it on a phone. */
 class SharePageTest extends BrowserTest {
@@ -82,5 +83,31 @@ class SharePageTest extends BrowserTest {
             assertThat(theirs.locator("#nothing")).containsText("This link was taken back", SOON);
             assertThat(cues).hasCount(0);
         }
+    }
+
+    @Test
+    @ResourceLock("feed")
+    void aDeliveryIsPutIntoTheFeedAndTakenOut() {
+        String project = server.project("For subscribers", "Wind north-west, force nine.");
+        server.post(project + "/render", Map.of("step", "DELIVER"));
+        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 1);
+        page.navigate(address() + "/feed");
+        page.locator("#feed-title").fill("Lantern stories");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#feed-told")).containsText("Copy its address now", SOON);
+        assertThat(page.locator("#feed-address").inputValue()).contains("/f/").endsWith("/programmes.xml");
+        accessible();
+        page.navigate(address() + project + "/deliver");
+        page.locator("[name=parts][value=programme]").check();
+        page.locator("#build").click();
+        page.locator("[data-share]").first().click(new Locator.ClickOptions().setTimeout(30_000));
+        page.locator("#sharing-put").click();
+        assertThat(page.locator("#sharing-infeed")).hasText("It is in the feed.");
+        accessible();
+        page.navigate(address() + "/feed");
+        Locator line = page.locator("#feed-items li").filter(new Locator.FilterOptions().setHasText("For subscribers"));
+        assertThat(line).containsText("delivery 1");
+        line.getByRole(com.microsoft.playwright.options.AriaRole.BUTTON).click();
+        assertThat(line).hasCount(0);
     }
 }

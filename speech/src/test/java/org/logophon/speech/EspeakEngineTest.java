@@ -58,6 +58,14 @@ class EspeakEngineTest {
                         ResolvedDirection.of(new Direction(pace, pitch, null, null))));
     }
 
+    /** Sixteen syllables, and no English figures for their tones. */
+    @ParameterizedTest
+    @ValueSource(strings = {"meiling", "haoran"})
+    void mandarinIsASyllableForACharacter(String id) {
+        Speech said = render("夜晚结束船只回家之前没有人感谢灯。", id, null, null);
+        assertThat(said.sound().seconds()).isBetween(3.0, 5.1);
+    }
+
     @Test
     void aWorkerThatHasSpokenOftenSpeaksOn(@TempDir Path folder) throws IOException {
         Path starts = folder.resolve("starts");
