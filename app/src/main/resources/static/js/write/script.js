@@ -17,6 +17,8 @@ let saving = null;
 let changing = 0;
 let missed = false;
 let theirs = null;
+// the text as it was sent, when what was saved holds somebody else's words too and one has gone on writing
+let base = null;
 const listeners = [];
 const carets = [];
 
@@ -40,7 +42,7 @@ const tell = state => listeners.forEach(listener => listener(state));
 /** Called when the caret has moved. */
 export const onCaret = listener => carets.push(listener);
 
-export const unsaved = () => !area.isAt(kept);
+export const unsaved = () => kept === null || !area.isAt(kept);
 
 /** Takes a state from the server; a text in it replaces the page's own, and the caret stays where it was. */
 export function take(state) {
@@ -66,10 +68,20 @@ async function send() {
   if (!unsaved()) { saved.textContent = 'saved'; return; }
   saved.textContent = 'saving…';
   const sent = area.mark();
-  const { status, body } = await ask('PUT', `/projects/${project}/script`, { text: area.text(), version: script.version });
+  const text = area.text();
+  const { status, body } = await ask('PUT', `/projects/${project}/script`, { text, version: script.version, base });
   if (status === 200) {
     kept = sent;
-    take(body);
+    if (typeof body.text === 'string' && unsaved()) {
+      // somebody else's words came along, and these went on meanwhile: they are brought together with the next save
+      base = text;
+      script.version = body.version;
+      kept = null;
+    } else {
+      if (typeof body.text === 'string') say('Somebody else changed other cues meanwhile. Both are here.');
+      base = null;
+      take(body);
+    }
     if (unsaved()) later();
   } else if (status === 409) {
     theirs = body;
@@ -153,6 +165,7 @@ document.getElementById('take-theirs').addEventListener('click', async () => {
   if (status !== 200) { say(kept.sentence); return; }
   const { body } = await ask('GET', `/projects/${project}/script?text=true`);
   theirs = null;
+  base = null;
   conflict.hidden = true;
   take(body);
 });

@@ -37,6 +37,28 @@ class LivePageTest extends BrowserTest {
     }
 
     @Test
+    void twoWindowsThatWriteDifferentCuesHaveBoth() {
+        String project = newProject("Both", "First cue.\n\nSecond cue.");
+        Page other = another(project + "/write");
+        assertThat(other.locator(".write[data-ready]")).isVisible();
+        assertThat(page.locator(".transport .also"))
+                .containsText("also here: writing", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
+        // this window's words are on their way while the other one saves
+        page.route("**/script", com.microsoft.playwright.Route::abort);
+        type(page, "First cue, and longer.\n\nSecond cue.");
+        assertThat(page.locator("#saved")).hasText("not saved yet");
+        type(other, "First cue.\n\nSecond cue, and longer.");
+        assertThat(other.locator("#saved")).hasText(Pattern.compile("^saved.*"));
+        page.unroute("**/script");
+        holds(page, "First cue, and longer.\n\nSecond cue, and longer.");
+        holds(other, "First cue, and longer.\n\nSecond cue, and longer.");
+        assertThat(page.locator("#conflict")).isHidden();
+        other.close();
+        assertThat(page.locator(".transport .also"))
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(10_000));
+    }
+
+    @Test
     void directFollowsMarksTakesAndWords() {
         String project = newProject("Two of them", "The lamp was lit at four.");
         page.locator("#head .btn-amber").click();

@@ -4,8 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.project.SpeakingRates;
 import org.logophon.speech.NativeVoices;
@@ -45,6 +53,72 @@ class ScriptTest extends ApplicationTest {
         HttpResponse<String> saved = server.save(project, text, version(project));
         assertThat(saved.statusCode()).as(saved.body()).isEqualTo(200);
         return Server.parse(saved);
+    }
+
+    /** Each as a page does it: what it has, with one more word in its own cue, over the version that it has. */
+    @Test
+    void twentyPeopleInDifferentCuesLoseNoWord() throws Exception {
+        int people = 20;
+        int words = 6;
+        String project = server.project(
+                "Twenty",
+                IntStream.range(0, people)
+                        .mapToObj(i -> "Cue of person " + i + ".")
+                        .collect(Collectors.joining("\n\n")));
+        ExecutorService all = Executors.newFixedThreadPool(people);
+        try {
+            CountDownLatch together = new CountDownLatch(people);
+            List<Future<?>> typing = new ArrayList<>();
+            for (int person = 0; person < people; person++) {
+                int me = person;
+                typing.add(all.submit(() -> {
+                    JsonNode first = server.json(project + "/script?text=true");
+                    String text = first.get("text").asString();
+                    int version = first.get("version").asInt();
+                    together.countDown();
+                    together.await();
+                    for (int word = 0; word < words; word++) {
+                        String typed = text.replace(
+                                "person " + me + (word == 0 ? "." : " w" + (word - 1) + "."),
+                                "person " + me + " w" + word + ".");
+                        HttpResponse<String> saved = server.save(project, typed, version);
+                        assertThat(saved.statusCode()).as(saved.body()).isEqualTo(200);
+                        JsonNode answer = Server.parse(saved);
+                        text = answer.hasNonNull("text") ? answer.get("text").asString() : typed;
+                        version = answer.get("version").asInt();
+                    }
+                    return null;
+                }));
+            }
+            for (Future<?> one : typing) {
+                one.get(120, TimeUnit.SECONDS);
+            }
+        } finally {
+            all.shutdownNow();
+        }
+        String text = text(project);
+        for (int person = 0; person < people; person++) {
+            assertThat(text).contains("Cue of person " + person + " w" + (words - 1) + ".");
+        }
+        assertThat(server.json(project + "/script").get("cues")).hasSize(people);
+    }
+
+    @Test
+    void whatTwoChangedInOneCueIsOfferedAndNothingIsOverwritten() {
+        String project = server.project("Two in one", "The lamp is lit.\n\nNobody slept.");
+        int before = version(project);
+        assertThat(server.save(project, "The lamp is lit at four.\n\nNobody slept.", before)
+                        .statusCode())
+                .isEqualTo(200);
+        HttpResponse<String> other = server.save(project, "The lamp was lit.\n\nNobody slept.", before);
+        assertThat(other.statusCode()).isEqualTo(409);
+        assertThat(Server.parse(other).get("text").asString()).startsWith("The lamp is lit at four.");
+        assertThat(text(project)).startsWith("The lamp is lit at four.");
+        JsonNode third = Server.parse(server.save(project, "The lamp is lit.\n\nNobody slept that night.", before));
+        assertThat(third.get("text").asString()).isEqualTo("The lamp is lit at four.\n\nNobody slept that night.");
+        assertThat(act(project, "/script/undo", Map.of()).get("text").asString())
+                .as("undo takes back what came last, and not the other's words")
+                .isEqualTo("The lamp is lit at four.\n\nNobody slept.");
     }
 
     @Test

@@ -230,6 +230,12 @@ class ShareTest extends ApplicationTest {
             assertThat(note(link, cue, "Late.", "Ffion").statusCode()).isEqualTo(410);
             assertThat(server.get(link + "/download").statusCode()).isEqualTo(410);
         }
+        String left = link(project, Map.of());
+        server.post(project + "/delete", Map.of());
+        assertThat(server.get(left).statusCode()).as("with its project").isEqualTo(410);
+        assertThat(server.get(left).body()).doesNotContain("To the shelf", "restore");
+        server.post(project + "/restore", Map.of());
+        assertThat(server.get(left).statusCode()).isEqualTo(200);
         assertThat(server.get("/s/nothing-is-here").statusCode()).isEqualTo(404);
         String other = server.project("Another", "Somebody else's.");
         String share = server.json(project + "/shares").get(0).get("id").asString();

@@ -22,7 +22,9 @@ record Change(Kind kind, UUID project) {
         /** Readings, voices and watch words of the house. */
         HOUSE,
         /** What was taken away that nobody needs. */
-        SPACE;
+        SPACE,
+        /** Which windows have the project open. */
+        HERE;
 
         String id() {
             return name().toLowerCase(Locale.ROOT);

@@ -120,7 +120,9 @@ public class LiveStreams {
             return;
         }
         note(change.project(), change.kind());
-        note(SHELF, change.kind());
+        if (change.kind() != Kind.HERE) {
+            note(SHELF, change.kind());
+        }
     }
 
     /** Told after a break in what the database tells: any of it may have changed. */
@@ -157,7 +159,9 @@ public class LiveStreams {
             audience.spend(System.nanoTime() / 1_000_000);
         }
         try {
-            Told told = new Told(kinds, key.equals(SHELF) ? null : delta(key, audience));
+            // who comes and goes changes nothing of the programme
+            boolean alone = kinds.equals(List.of(Kind.HERE.id()));
+            Told told = new Told(kinds, key.equals(SHELF) || alone ? null : delta(key, audience));
             audience.pages.forEach(page -> send(key, page, "changed", told));
         } catch (NotFound deleted) {
             audience.pages.forEach(page -> send(key, page, "gone", new Hello("")));

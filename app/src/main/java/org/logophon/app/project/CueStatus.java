@@ -16,7 +16,8 @@ import org.logophon.core.review.Heard;
  * @param sound      of the kept take
  * @param takes      how many it has, deleted ones left out
  * @param waiting    true while a render is under way
- * @param approved  the state in which it was approved; null when it wasn't
+ * @param approved   the state in which it was approved; null when it wasn't
+ * @param approver   name of who approved it by a link; empty for who works here
  * @param openNotes that wait to be done
  * @param failure    why the latest render failed, as a sentence; null when it didn't
  */
@@ -31,10 +32,11 @@ public record CueStatus(
         boolean waiting,
         String failure,
         Heard approved,
+        String approver,
         int openNotes) {
 
     /** Nothing has been made of the cue yet. */
-    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, 0, false, null, null, 0);
+    public static final CueStatus NONE = new CueStatus(null, null, null, null, null, null, 0, false, null, null, "", 0);
 
     /** True while the kept take is what the cue asks for. @param recipe of the cue now; null when it has none */
     boolean upToDate(String text, String recipe) {

@@ -97,6 +97,7 @@ public class Projects {
         // most cues of most projects were never approved, and cost nothing here
         return CueReview.of(
                 status.approved(),
+                status.approver(),
                 status.approved() == null
                         ? null
                         : CueView.heard(project, content.cue().text(), content.recipe(), status, content.direction()),

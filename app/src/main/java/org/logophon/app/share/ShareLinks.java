@@ -125,6 +125,11 @@ class ShareLinks {
         if (share.ended(now)) {
             throw new Gone("This link has ended. Ask who sent it for another one.");
         }
+        try {
+            projects.require(share.project());
+        } catch (NotFound deleted) {
+            throw new Gone("What this link led to isn't there any more. Ask who sent it.");
+        }
         return share;
     }
 

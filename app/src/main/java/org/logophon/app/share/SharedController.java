@@ -87,7 +87,6 @@ class SharedController {
         if (passes(share, token, request)) {
             model.addAttribute("title", programmes.of(share).title());
             model.addAttribute("download", share.download() && share.delivery() != null);
-            model.addAttribute("until", share.until());
         }
         return "share";
     }

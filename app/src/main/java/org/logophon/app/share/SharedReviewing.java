@@ -50,6 +50,10 @@ class SharedReviewing {
         if (heard.heard() == null) {
             throw new Refused("Cue " + heard.number() + " is being changed. Approve it when that is done.");
         }
+        if (approved(share, programme).containsKey(cue)) {
+            // pressed twice
+            return;
+        }
         reviewing.approve(share.project(), cue, heard.heard(), new By(named(name), share.id()));
     }
 

@@ -18,6 +18,7 @@ import org.logophon.app.web.StorableText;
 import org.logophon.app.write.ScriptVersions.State;
 import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
+import org.logophon.core.script.ScriptMerge;
 import org.logophon.core.script.TextDiff;
 import org.logophon.speech.NativeVoices;
 import org.springframework.stereotype.Service;
@@ -47,19 +48,42 @@ public class ScriptSaving {
     }
 
     /**
-     * Saves a text over the version that it was made from; cuts made by hand stay at their words.
+     * Saves a text over the version that it was made from; cuts made by hand stay at their words. Where somebody else saved
+     * meanwhile, and changed other paragraphs, both are brought together.
      *
      * @param what made the change, for the list of versions
-     * @throws Stale when the script is at another version: nothing is overwritten
+     * @throws Stale when both changed the same paragraph: nothing is overwritten
      */
     @Transactional
     public ScriptChangeReport save(UUID id, String text, int version, String what) {
+        return save(id, text, version, null, what).report();
+    }
+
+    /** @param merged true when the saved text is another one than was sent */
+    public record Saved(ScriptChangeReport report, boolean merged) {}
+
+    /** @param base from which the text was made, where that isn't what was saved as that version; null where it is */
+    @Transactional
+    public Saved save(UUID id, String text, int version, String base, String what) {
         Project project = lock(id);
-        String storable = storable(text);
-        if (storable.equals(project.script())) {
-            return ScriptChangeReport.NOTHING;
+        String sent = storable(text);
+        if (sent.equals(project.script())) {
+            return new Saved(ScriptChangeReport.NOTHING, false);
         }
-        check(project, version);
+        String storable = sent;
+        if (version != project.scriptVersion() || base != null) {
+            String from = base != null
+                    ? storable(base)
+                    : versions.find(id, version).map(State::text).orElseThrow(ScriptSaving::overtaken);
+            storable = ScriptMerge.of(from, project.script(), sent).orElseThrow(ScriptSaving::overtaken);
+            if (storable.equals(project.script())) {
+                return new Saved(ScriptChangeReport.NOTHING, true);
+            }
+        }
+        return new Saved(saved(project, storable, what), !storable.equals(sent));
+    }
+
+    private ScriptChangeReport saved(Project project, String storable, String what) {
         HandCuts cuts = project.shape().cuts();
         if (!cuts.isEmpty()) {
             cuts = cuts.moved(TextDiff.of(project.script(), storable)::moved);
@@ -167,8 +191,12 @@ public class ScriptSaving {
 
     private static void check(Project project, int version) {
         if (version != project.scriptVersion()) {
-            throw new Stale("This script was changed in another window meanwhile. Nothing was overwritten.");
+            throw overtaken();
         }
+    }
+
+    private static Stale overtaken() {
+        return new Stale("This script was changed in another window meanwhile. Nothing was overwritten.");
     }
 
     private static String storable(String text) {

@@ -55,8 +55,13 @@ class WriteController {
         this.versions = versions;
     }
 
-    /** What a page sends: its whole text and the version it was made from. */
-    record TypedScript(String text, int version) {
+    /**
+     * What a page sends: its whole text and the version it was made from.
+     *
+     * @param base the text that it was made from, where the page had gone on writing while it was brought together with
+     *             somebody else's; null otherwise
+     */
+    record TypedScript(String text, int version, String base) {
 
         String words() {
             return text == null ? "" : text;
@@ -82,8 +87,8 @@ class WriteController {
     @ResponseBody
     Object save(@PathVariable UUID id, @RequestBody TypedScript draft) {
         try {
-            ScriptChangeReport saved = saving.save(id, draft.words(), draft.version(), "Typed");
-            return states.of(id, saved);
+            ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), draft.base(), "Typed");
+            return saved.merged() ? states.withText(id, saved.report()) : states.of(id, saved.report());
         } catch (Stale stale) {
             Project theirs = projects.require(id);
             return ResponseEntity.status(HttpStatus.CONFLICT)

@@ -11,12 +11,13 @@ import org.logophon.core.review.Heard;
  * What people have said of a cue.
  *
  * @param changed   what has changed since it was approved; empty when it wasn't, or nothing has
+ * @param by        name of who approved it by a link; empty for who works here, and for nobody
  * @param openNotes that wait to be done
  */
-public record CueReview(State state, List<Aspect> changed, int openNotes) {
+public record CueReview(State state, List<Aspect> changed, String by, int openNotes) {
 
     /** Nobody has said anything. */
-    public static final CueReview NONE = new CueReview(State.UNHEARD, List.of(), 0);
+    public static final CueReview NONE = new CueReview(State.UNHEARD, List.of(), "", 0);
 
     /** Where a cue stands with those who listen. */
     public enum State {
@@ -37,23 +38,23 @@ public record CueReview(State state, List<Aspect> changed, int openNotes) {
         }
     }
 
-    /** @param approved the state in which it was approved; null when it wasn't */
-    public static CueReview of(Heard approved, Heard now, int openNotes) {
+    /** @param approved the state in which it was approved; null when it wasn't @param by who did */
+    public static CueReview of(Heard approved, String by, Heard now, int openNotes) {
         if (approved == null) {
-            return openNotes == 0 ? NONE : new CueReview(State.UNHEARD, List.of(), openNotes);
+            return openNotes == 0 ? NONE : new CueReview(State.UNHEARD, List.of(), "", openNotes);
         }
         List<Aspect> changed = approved.changed(now);
-        return new CueReview(changed.isEmpty() ? State.APPROVED : State.CHANGED, changed, openNotes);
+        return new CueReview(changed.isEmpty() ? State.APPROVED : State.CHANGED, changed, by, openNotes);
     }
 
     public boolean approved() {
         return state == State.APPROVED;
     }
 
-    /** For people: "changed since heard: words, reading". */
+    /** For people: "approved by Ffion", "changed since heard: words, reading". */
     public String label() {
         return changed.isEmpty()
-                ? state.label
+                ? state.label + (approved() && !by.isEmpty() ? " by " + by : "")
                 : state.label + ": " + changed.stream().map(Aspect::label).collect(Collectors.joining(", "));
     }
 }

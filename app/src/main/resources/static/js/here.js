@@ -1,0 +1,46 @@
+// Who else has this project open, and on which cue: other windows, of this machine's browsers.
+
+import { ask, rawHeaders } from './app.js';
+import * as transport from './transport.js';
+
+const bar = document.querySelector('.transport');
+const address = `/projects/${bar.dataset.project}/here`;
+const told = bar.querySelector('.also');
+const me = crypto.randomUUID();
+const step = location.pathname.split('/').pop();
+const LOOK_MS = 1000;
+const STILL_MS = 20000;
+const NAMES = { write: 'writing', cast: 'casting', direct: 'directing', listen: 'listening', record: 'recording', place: 'placing', deliver: 'delivering' };
+let at = null;
+let saidAt = 0;
+
+const current = () => transport.all()[transport.index()]?.id ?? '';
+
+async function say() {
+  at = current();
+  saidAt = Date.now();
+  const form = new FormData();
+  form.append('page', me);
+  form.append('step', step);
+  if (at) form.append('cue', at);
+  const { status, body } = await ask('POST', address, form);
+  if (status === 200) show(body);
+}
+
+function show(others) {
+  told.hidden = others.length === 0;
+  const one = window => `${NAMES[window.step] ?? 'here'}${window.number ? ` cue ${window.number}` : ''}`;
+  told.textContent = others.length === 1 ? `also here: ${one(others[0])}` : `${others.length} others here`;
+  told.title = others.map(one).join(', ');
+}
+
+function leave() {
+  const form = new URLSearchParams({ page: me });
+  fetch(`${address}/leave`, { method: 'POST', keepalive: true, headers: rawHeaders(), body: form }).catch(() => { /* it is told by its silence */ });
+}
+
+// a hidden page is nowhere
+setInterval(() => { if (!document.hidden && (current() !== at || Date.now() - saidAt > STILL_MS)) say(); }, LOOK_MS);
+document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('here') && Date.now() - saidAt > 200) say(); });
+document.addEventListener('visibilitychange', () => { if (document.hidden) leave(); else say(); });
+window.addEventListener('pagehide', leave);
