@@ -1,23 +1,19 @@
 // The page of the feed: its address, and what is in it.
 
+import { address } from './address.js';
 import { ask, renew } from './app.js';
 
 const part = id => document.getElementById(`feed-${id}`);
 const tell = sentence => { part('told').textContent = sentence; };
+const showAddress = address(part('address'), part('copy'), tell);
 
 part('form').addEventListener('submit', async event => {
   event.preventDefault();
   const { status, body } = await ask('POST', '/feed', new FormData(part('form')));
   tell(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  document.getElementById('sharing-link').hidden = false;
-  part('address').value = location.origin + body.address;
-  part('address').select();
+  showAddress(body.address);
   part('open').textContent = `The feed ${part('title').value} is open. A new address ends the one before.`;
-});
-part('copy').addEventListener('click', async () => {
-  part('address').select();
-  try { await navigator.clipboard.writeText(part('address').value); tell('Copied.'); } catch { tell('It is marked: copy it with your keyboard.'); }
 });
 part('back')?.addEventListener('click', async () => {
   const { status, body } = await ask('POST', '/feed/take-back', new FormData());

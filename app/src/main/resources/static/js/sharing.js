@@ -1,11 +1,13 @@
 // Links for others: made, listed, taken back.
 
+import { address as shown } from './address.js';
 import { ask, button, element, say } from './app.js';
 
 const dialog = document.getElementById('sharing');
 const part = id => document.getElementById(`sharing-${id}`);
 const project = document.querySelector('.transport').dataset.project;
 const address = `/projects/${project}/shares`;
+const showAddress = shown(part('address'), part('copy'), sentence => tell(sentence));
 
 async function list() {
   const { status, body } = await ask('GET', address);
@@ -68,14 +70,8 @@ part('form').addEventListener('submit', async event => {
   const { status, body } = await ask('POST', address, form);
   tell(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  part('link').hidden = false;
-  part('address').value = location.origin + body.address;
-  part('address').select();
+  showAddress(body.address);
   list();
-});
-part('copy').addEventListener('click', async () => {
-  part('address').select();
-  try { await navigator.clipboard.writeText(part('address').value); tell('Copied.'); } catch { tell('It is marked: copy it with your keyboard.'); }
 });
 part('close').addEventListener('click', () => dialog.close());
 document.addEventListener('logophon:changed', event => { if (dialog.open && event.detail.kinds.includes('delivery')) list(); });

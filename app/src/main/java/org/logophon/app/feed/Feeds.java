@@ -4,20 +4,18 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.SecureRandom;
 import java.time.Clock;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.app.deliver.Delivery;
 import org.logophon.app.deliver.ReadyDeliveries;
 import org.logophon.app.deliver.ReadyDeliveries.WholeFile;
+import org.logophon.app.web.LinkToken;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.StorableText;
 import org.logophon.core.coding.Coder;
-import org.logophon.core.digest.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,7 +23,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Feeds {
 
-    private static final int TOKEN_BYTES = 24;
     private static final int LONGEST_TITLE = 120;
     private static final int LONGEST_DESCRIPTION = 1_000;
     private static final int MEASURED_AT = 48_000;
@@ -34,7 +31,6 @@ class Feeds {
     private final ReadyDeliveries deliveries;
     private final Coder coder;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     Feeds(FeedRepository table, ReadyDeliveries deliveries, Coder coder, Clock clock) {
         this.table = table;
@@ -58,11 +54,9 @@ class Feeds {
         if (told.length() > LONGEST_DESCRIPTION) {
             throw new Refused("What a feed says of itself has %,d characters at most.".formatted(LONGEST_DESCRIPTION));
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = LinkToken.make();
         table.takeBack(clock.instant());
-        table.add(Sha256.hex(token), named, told, clock.instant());
+        table.add(LinkToken.digest(token), named, told, clock.instant());
         return token;
     }
 
@@ -72,7 +66,7 @@ class Feeds {
 
     /** @throws NotFound for a feed that never was, or was taken back */
     Feed at(String token) {
-        return table.withToken(Sha256.hex(token))
+        return table.withToken(LinkToken.digest(token))
                 .orElseThrow(() -> new NotFound("There is no feed at this address, or it was taken back."));
     }
 

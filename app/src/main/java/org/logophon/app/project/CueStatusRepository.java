@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.app.audio.StoredSound;
+import org.logophon.app.project.review.HeardColumns;
 import org.logophon.app.project.take.TakeSource;
-import org.logophon.core.review.Heard;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -80,15 +80,7 @@ class CueStatusRepository {
                 row.getInt("takes"),
                 "waiting".equals(row.getString("state")),
                 row.getString("problem"),
-                row.getString("words") == null
-                        ? null
-                        : new Heard(
-                                row.getString("words"),
-                                row.getString("voice"),
-                                row.getString("direction"),
-                                row.getString("readings"),
-                                row.getString("take"),
-                                row.getString("loudness")),
+                HeardColumns.read(row),
                 row.getString("approver"),
                 row.getInt("notes"));
     }

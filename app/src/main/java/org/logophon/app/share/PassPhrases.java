@@ -65,13 +65,13 @@ class PassPhrases {
         }
         // counted before it is looked at: many at once are as many tries
         int tries = share.wrong() + 1;
-        if (!table.tried(share, tries, waiting(tries, now))) {
+        if (!table.tried(share.id(), share.wrong(), tries, waiting(tries, now))) {
             throw new TooOften("Somebody else tries this very moment. Try again.");
         }
         if (phrase.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES || !bcrypt.matches(phrase, share.phrase())) {
             throw new Forbidden("That isn't the pass phrase.");
         }
-        table.tried(counted(share, tries), 0, null);
+        table.tried(share.id(), tries, 0, null);
         return pass(share, token);
     }
 
@@ -81,22 +81,6 @@ class PassPhrases {
         }
         Duration wait = FIRST_WAIT.multipliedBy(1L << Math.min(10, tries - FREE_TRIES));
         return now.plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait);
-    }
-
-    private static Share counted(Share share, int tries) {
-        return new Share(
-                share.id(),
-                share.project(),
-                share.delivery(),
-                share.follows(),
-                share.name(),
-                share.phrase(),
-                share.until(),
-                share.download(),
-                share.createdAt(),
-                share.takenBackAt(),
-                tries,
-                share.waitUntil());
     }
 
     /** @param kept by the visitor's browser; null for nothing */

@@ -1,29 +1,24 @@
 package org.logophon.app.share;
 
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.deliver.ReadyDeliveries;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Gone;
+import org.logophon.app.web.LinkToken;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.StorableText;
-import org.logophon.core.digest.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Makes links, takes them back, and finds what one leads to. */
 @Service
 class ShareLinks {
-
-    /** 192 bits: nobody guesses it. */
-    private static final int TOKEN_BYTES = 24;
 
     private static final int LONGEST_NAME = 100;
     private static final int MOST_OPEN = 200;
@@ -33,7 +28,6 @@ class ShareLinks {
     private final ReadyDeliveries deliveries;
     private final PassPhrases phrases;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     ShareLinks(ShareRepository table, Projects projects, ReadyDeliveries deliveries, PassPhrases phrases, Clock clock) {
         this.table = table;
@@ -82,9 +76,7 @@ class ShareLinks {
         if (table.of(project).stream().filter(share -> share.open(now)).count() >= MOST_OPEN) {
             throw new Refused(MOST_OPEN + " links are open in this project. Take back those that nobody needs.");
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = LinkToken.make();
         table.add(
                 new Share(
                         UUID.randomUUID(),
@@ -99,7 +91,7 @@ class ShareLinks {
                         null,
                         0,
                         null),
-                digest(token));
+                LinkToken.digest(token));
         return token;
     }
 
@@ -116,7 +108,7 @@ class ShareLinks {
      * @throws Gone     when it has ended or was taken back
      */
     Share open(String token) {
-        Share share = table.withToken(digest(token))
+        Share share = table.withToken(LinkToken.digest(token))
                 .orElseThrow(() -> new NotFound("There is nothing at this link. Check that all of it is there."));
         Instant now = clock.instant();
         if (share.takenBackAt() != null) {
@@ -131,9 +123,5 @@ class ShareLinks {
             throw new Gone("What this link led to isn't there any more. Ask who sent it.");
         }
         return share;
-    }
-
-    private static String digest(String token) {
-        return Sha256.hex(token);
     }
 }

@@ -60,13 +60,13 @@ class ShareRepository {
                 .update();
     }
 
-    /** @return false when another try was counted meanwhile: then this one doesn't count, and isn't answered */
-    boolean tried(Share share, int wrong, Instant waitUntil) {
+    /** @param before tries that were counted until now @return false when another try was counted meanwhile: then this one doesn't count, and isn't answered */
+    boolean tried(UUID share, int before, int wrong, Instant waitUntil) {
         return jdbc.sql("update share set wrong = :wrong, wait_until = :wait where id = :share and wrong = :before")
                         .param("wrong", wrong)
                         .param("wait", at(waitUntil))
-                        .param("share", share.id())
-                        .param("before", share.wrong())
+                        .param("share", share)
+                        .param("before", before)
                         .update()
                 == 1;
     }

@@ -48,15 +48,7 @@ public class ApprovalRepository {
         return jdbc.sql("select * from approval where share_id = :share")
                 .param("share", share)
                 .query((row, at) -> new Shared(
-                        row.getObject("cue_id", UUID.class),
-                        new Heard(
-                                row.getString("words"),
-                                row.getString("voice"),
-                                row.getString("direction"),
-                                row.getString("readings"),
-                                row.getString("take"),
-                                row.getString("loudness")),
-                        row.getString("writer")))
+                        row.getObject("cue_id", UUID.class), HeardColumns.read(row), row.getString("writer")))
                 .list();
     }
 
