@@ -4,12 +4,16 @@
 const cookie = `logophon-token-${location.port || (location.protocol === 'https:' ? 443 : 80)}=`;
 const token = () => decodeURIComponent(document.cookie.split('; ').find(part => part.startsWith(cookie))?.slice(cookie.length) ?? '');
 
+/** What comes before addresses of the house: the workspace, where people have several. */
+export const house = document.querySelector('meta[name=house]')?.content ?? '';
+
 document.addEventListener('htmx:configRequest', event => { event.detail.headers['X-XSRF-TOKEN'] = token(); });
 
 document.addEventListener('htmx:responseError', event => {
   let sentence = 'The server answered with an error. Reload the page.';
   try { sentence = JSON.parse(event.detail.xhr.responseText).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
   say(sentence);
+  if (event.detail.xhr.status === 401) signedOut();
 });
 document.addEventListener('htmx:sendError', () => say('Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.'));
 
@@ -33,11 +37,27 @@ export async function ask(method, address, body) {
       headers: { 'Accept': 'application/json', 'X-XSRF-TOKEN': token(), ...(body && !form ? { 'Content-Type': 'application/json' } : {}) },
       body: form ? body : body ? JSON.stringify(body) : undefined,
     });
+    if (response.status === 401) signedOut();
     const text = await response.text();
     return { status: response.status, body: text ? JSON.parse(text) : null };
   } catch {
     return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
   }
+}
+
+/** What is on the page stays; nothing more is asked for, over and over, that isn't given. */
+function signedOut() {
+  if (document.getElementById('signed-out')) return;
+  const told = element('p', 'notice brick');
+  told.id = 'signed-out';
+  told.setAttribute('role', 'alert');
+  told.append('You are signed out. What is on this page stays: ');
+  const door = element('a', '', 'sign in again in another window');
+  door.href = '/sign-in';
+  door.target = '_blank';
+  told.append(door, ', and go on.');
+  document.querySelector('header.head')?.after(told);
+  document.dispatchEvent(new CustomEvent('logophon:signed-out'));
 }
 
 const offered = new Map();

@@ -29,7 +29,7 @@ async function say() {
 
 function show(others) {
   told.hidden = others.length === 0;
-  const one = window => `${NAMES[window.step] ?? 'here'}${window.number ? ` cue ${window.number}` : ''}`;
+  const one = window => `${window.person ? `${window.person}, ` : ''}${NAMES[window.step] ?? 'here'}${window.number ? ` cue ${window.number}` : ''}`;
   told.textContent = others.length === 1 ? `also here: ${one(others[0])}` : `${others.length} others here`;
   told.title = others.map(one).join(', ');
 }
@@ -39,8 +39,10 @@ function leave() {
   fetch(`${address}/leave`, { method: 'POST', keepalive: true, headers: rawHeaders(), body: form }).catch(() => { /* it is told by its silence */ });
 }
 
+let over = false;
+document.addEventListener('logophon:signed-out', () => { over = true; });
 // a hidden page is nowhere
-setInterval(() => { if (!document.hidden && (current() !== at || Date.now() - saidAt > STILL_MS)) say(); }, LOOK_MS);
+setInterval(() => { if (!over && !document.hidden && (current() !== at || Date.now() - saidAt > STILL_MS)) say(); }, LOOK_MS);
 document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('here') && Date.now() - saidAt > 200) say(); });
 document.addEventListener('visibilitychange', () => { if (document.hidden) leave(); else say(); });
 window.addEventListener('pagehide', leave);

@@ -13,6 +13,7 @@ export function listen(address, heard, met = () => {}) {
   let source = null;
   let again = null;
   let wasOpen = false;
+  let over = false;
 
   function close() {
     source?.close();
@@ -22,7 +23,7 @@ export function listen(address, heard, met = () => {}) {
 
   function open() {
     close();
-    if (document.hidden) return;
+    if (document.hidden || over) return;
     source = new EventSource(address);
     source.addEventListener('hello', event => {
       document.documentElement.dataset.live = 'true';
@@ -35,10 +36,11 @@ export function listen(address, heard, met = () => {}) {
       // the browser comes again by itself after a break, but not after an answer that is none
       delete document.documentElement.dataset.live;
       clearTimeout(again);
-      again = setTimeout(() => { heard(EVERYTHING); if (source?.readyState === EventSource.CLOSED) open(); }, AGAIN_MS);
+      again = setTimeout(() => { if (over) return; heard(EVERYTHING); if (source?.readyState === EventSource.CLOSED) open(); }, AGAIN_MS);
     });
   }
 
+  document.addEventListener('logophon:signed-out', () => { over = true; close(); });
   document.addEventListener('visibilitychange', () => { if (document.hidden) close(); else open(); });
   window.addEventListener('pagehide', close);
   window.addEventListener('pageshow', event => { if (event.persisted) open(); });

@@ -2,6 +2,7 @@
 
 import { ask, askPriced, renew, say, typing } from '../app.js';
 import { tieDials } from '../dials.js';
+import { voices } from './address.js';
 import * as beside from './beside.js';
 import { cast as give } from '../casting.js';
 import * as transport from '../transport.js';
@@ -91,7 +92,7 @@ async function list(voice) {
   const on = button.getAttribute('aria-pressed') !== 'true';
   const form = new FormData();
   form.append('on', on);
-  const { status, body } = await ask('POST', `/voices/${voice}/shortlist`, form);
+  const { status, body } = await ask('POST', `${voices()}/${voice}/shortlist`, form);
   if (status !== 200) { say(body?.sentence ?? 'The shortlist can’t be saved.'); return; }
   button.setAttribute('aria-pressed', on);
   button.textContent = on ? '● listed' : 'list';
@@ -100,7 +101,7 @@ async function list(voice) {
 }
 
 async function measure(voice) {
-  const { status, body } = await askPriced(`/voices/${voice}/measure`, {});
+  const { status, body } = await askPriced(`${voices()}/${voice}/measure`, {});
   say((body?.sentence ?? 'This voice can’t be measured now.') + (status === 402 ? ' Press again to measure it.' : ''));
   if (status === 200) again();
 }
@@ -122,9 +123,9 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
   form.append('groups', document.getElementById('note-groups').value);
   const stars = new FormData();
   stars.append('stars', document.getElementById('note-stars').value);
-  const kept = await ask('POST', `/voices/${wantedVoice}/note`, form);
+  const kept = await ask('POST', `${voices()}/${wantedVoice}/note`, form);
   if (kept.status !== 200) { say(kept.body?.sentence ?? 'The note can’t be saved.'); return; }
-  await ask('POST', `/voices/${wantedVoice}/stars`, stars);
+  await ask('POST', `${voices()}/${wantedVoice}/stars`, stars);
   noting.close();
   again();
 });
@@ -246,7 +247,7 @@ document.addEventListener('click', async event => {
   button.textContent = 'Fetching…';
   const form = new FormData();
   form.append('language', button.dataset.get);
-  const { status, body } = await ask('POST', '/voices/get', form);
+  const { status, body } = await ask('POST', `${voices()}/get`, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status === 200) { again(); return; }
   button.disabled = false;

@@ -1,6 +1,7 @@
 // House voices: a base voice, tuned, named and kept; and voices found from a plain description.
 
 import { ask, button, element, say } from '../app.js';
+import { voices } from './address.js';
 import * as beside from './beside.js';
 
 const tuning = document.getElementById('tuning');
@@ -51,7 +52,7 @@ export function openRow(row) {
 }
 
 async function flags() {
-  const { status, body } = await ask('GET', `/voices/flags?${new URLSearchParams(values())}`);
+  const { status, body } = await ask('GET', `${voices()}/flags?${new URLSearchParams(values())}`);
   field('flags').textContent = status === 200 ? body.join(' ') : body?.sentence ?? '';
 }
 
@@ -74,7 +75,7 @@ async function hearTuned(voice, tuned) {
 
 async function keep() {
   const fields = { name: field('name').value, description: field('description').value, base: wanted.voice, ...values() };
-  const { status, body } = await ask('POST', wanted.house ? `/voices/${wanted.voice}/house` : '/voices/house', formOf(fields));
+  const { status, body } = await ask('POST', wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`, formOf(fields));
   if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be kept.'; return; }
   tuning.close();
   describing.close();
@@ -83,7 +84,7 @@ async function keep() {
 }
 
 async function remove() {
-  const { status, body } = await ask('POST', `/voices/${wanted.voice}/remove`, new FormData());
+  const { status, body } = await ask('POST', `${voices()}/${wanted.voice}/remove`, new FormData());
   if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be removed.'; return; }
   tuning.close();
   say('Removed.');

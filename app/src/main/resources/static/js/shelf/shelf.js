@@ -1,6 +1,6 @@
 // The shelf follows what changes in its projects, but not under the hand of somebody who renames one.
 
-import { renew } from '../app.js';
+import { house, renew } from '../app.js';
 import { listen } from '../live.js';
 import { send } from '../record/send.js';
 
@@ -14,7 +14,7 @@ function follow() {
   clearTimeout(due);
   due = setTimeout(() => {
     if (underHand()) follow();
-    else renew('#projects', '/shelf');
+    else renew('#projects', `${house}/shelf`);
   }, 100);
 }
 
@@ -25,14 +25,14 @@ document.addEventListener('htmx:beforeSwap', event => {
   follow();
 });
 
-listen('/events', follow, (stamp, again) => { if (again) follow(); });
+listen(`${house}/events`, follow, (stamp, again) => { if (again) follow(); });
 
 document.getElementById('draft')?.addEventListener('change', async event => {
   const [file] = event.target.files;
   if (!file) return;
   const told = document.getElementById('draft-told');
   told.textContent = `${file.name} comes in…`;
-  const { status, body } = await send(`/drafts?name=${encodeURIComponent(file.name)}`, file);
+  const { status, body } = await send(`${house}/drafts?name=${encodeURIComponent(file.name)}`, file);
   event.target.value = '';
   if (status === 200) location.href = body.address;
   else told.textContent = body?.sentence ?? 'It could not be read.';

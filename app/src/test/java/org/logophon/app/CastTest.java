@@ -214,9 +214,9 @@ class CastTest extends ApplicationTest {
     @Test
     void whatTheHouseThinksOfAVoiceHoldsInEveryProject() {
         String project = server.project("Notes", SCRIPT);
-        server.post("/voices/aldric/shortlist", Map.of("on", "true"));
-        server.post("/voices/aldric/stars", Map.of("stars", "4"));
-        server.post("/voices/aldric/note", Map.of("note", "dry & warm", "groups", "old men, logs, old men"));
+        server.post(project + "/voices/aldric/shortlist", Map.of("on", "true"));
+        server.post(project + "/voices/aldric/stars", Map.of("stars", "4"));
+        server.post(project + "/voices/aldric/note", Map.of("note", "dry & warm", "groups", "old men, logs, old men"));
         String page = server.get(server.project("Another", SCRIPT) + "/cast?role=Keeper&language=English")
                 .body();
         assertThat(page)
@@ -228,16 +228,18 @@ class CastTest extends ApplicationTest {
                 .as("the shortlist comes first")
                 .isLessThan(page.indexOf("data-voice=\"edwin\" data-name"));
         assertThat(rows(found(project, "language=&list=old+men"))).isEqualTo(1);
-        assertThat(server.post("/voices/aldric/stars", Map.of("stars", "9")).body())
+        assertThat(server.post(project + "/voices/aldric/stars", Map.of("stars", "9"))
+                        .body())
                 .contains("A voice has 0 to 5 stars.");
-        assertThat(server.post("/voices/nobody/stars", Map.of("stars", "1")).statusCode())
+        assertThat(server.post(project + "/voices/nobody/stars", Map.of("stars", "1"))
+                        .statusCode())
                 .isEqualTo(404);
-        assertThat(server.post("/voices/aldric/note", Map.of("note", "x".repeat(2_001)))
+        assertThat(server.post(project + "/voices/aldric/note", Map.of("note", "x".repeat(2_001)))
                         .body())
                 .contains("at most 2,000 characters");
-        server.post("/voices/aldric/shortlist", Map.of("on", "false"));
-        server.post("/voices/aldric/note", Map.of("note", "", "groups", ""));
-        server.post("/voices/aldric/stars", Map.of("stars", "0"));
+        server.post(project + "/voices/aldric/shortlist", Map.of("on", "false"));
+        server.post(project + "/voices/aldric/note", Map.of("note", "", "groups", ""));
+        server.post(project + "/voices/aldric/stars", Map.of("stars", "0"));
     }
 
     @Test
@@ -260,16 +262,19 @@ class CastTest extends ApplicationTest {
         assertThat(server.get(server.project("Silent", "") + "/cast").body()).contains("Nobody speaks yet");
     }
 
-    private String house(String name, Map<String, String> tuning) {
+    private String house(String project, String name, Map<String, String> tuning) {
         Map<String, String> form = new HashMap<>(tuning);
         form.putAll(Map.of("name", name, "description", "dry and slow", "base", "hamish"));
-        return Server.parse(server.post("/voices/house", form)).get("voice").asString();
+        return Server.parse(server.post(project + "/voices/house", form))
+                .get("voice")
+                .asString();
     }
 
     @Test
     void aHouseVoiceIsCastLikeAnyOtherAndChangesItsCuesWhenItIsTuned() {
         String project = server.project("House", SCRIPT);
-        String ewan = house("Ewan of the lamp", Map.of("tunePace", "80", "tunePitch", "−2", "tuneTimbre", "-1,5"));
+        String ewan =
+                house(project, "Ewan of the lamp", Map.of("tunePace", "80", "tunePitch", "−2", "tuneTimbre", "-1,5"));
         JsonNode plain = audition(project, "hamish", "");
         JsonNode tuned = audition(project, ewan, "");
         assertThat(tuned.get("seconds").asDouble())
@@ -292,12 +297,14 @@ class CastTest extends ApplicationTest {
         assertThat(found(project, "language=English&search=dry+and+slow"))
                 .contains("house voice, of Hamish")
                 .contains("1 voice matches");
-        assertThat(server.post("/voices/" + ewan + "/remove", Map.of()).body())
+        assertThat(server.post(project + "/voices/" + ewan + "/remove", Map.of())
+                        .body())
                 .contains("speaks Keeper of House. Cast another voice there first.");
-        server.post("/voices/" + ewan + "/house", Map.of("name", "Ewan of the lamp", "tunePace", "85"));
+        server.post(project + "/voices/" + ewan + "/house", Map.of("name", "Ewan of the lamp", "tunePace", "85"));
         assertThat(server.ready(project)).isEqualTo(1);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
-        assertThat(server.post("/voices/" + ewan + "/remove", Map.of()).statusCode())
+        assertThat(server.post(project + "/voices/" + ewan + "/remove", Map.of())
+                        .statusCode())
                 .isEqualTo(200);
         assertThat(server.ask(project + "/cast/audition?role=Keeper&voice=" + ewan)
                         .statusCode())
@@ -306,26 +313,30 @@ class CastTest extends ApplicationTest {
 
     @Test
     void whatStraysFarIsFlaggedAndWhatCannotBeIsRefused() {
-        assertThat(server.json("/voices/flags?tunePitch=-5&tunePace=60").toString())
+        String project = server.project("Strays", SCRIPT);
+        assertThat(server.json(project + "/voices/flags?tunePitch=-5&tunePace=60")
+                        .toString())
                 .contains("More than 4 semitones")
                 .contains("More than 30 %");
-        assertThat(server.json("/voices/flags?tunePitch=3&tunePace=80")).isEmpty();
-        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tuneTimbre", "4"))
+        assertThat(server.json(project + "/voices/flags?tunePitch=3&tunePace=80"))
+                .isEmpty();
+        assertThat(server.post(project + "/voices/house", Map.of("name", "X", "base", "hamish", "tuneTimbre", "4"))
                         .body())
                 .contains("Timbre goes from -3 to 3 semitones, and 4 is outside.");
-        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "hamish", "tunePitch", "much"))
+        assertThat(server.post(project + "/voices/house", Map.of("name", "X", "base", "hamish", "tunePitch", "much"))
                         .body())
                 .contains("Pitch is a number");
-        assertThat(server.post("/voices/house", Map.of("name", "  ", "base", "hamish"))
+        assertThat(server.post(project + "/voices/house", Map.of("name", "  ", "base", "hamish"))
                         .body())
                 .contains("A house voice has a name");
-        assertThat(server.post("/voices/house", Map.of("name", "ISLA", "base", "hamish"))
+        assertThat(server.post(project + "/voices/house", Map.of("name", "ISLA", "base", "hamish"))
                         .body())
                 .contains("Another voice is called ISLA.");
-        assertThat(server.post("/voices/house", Map.of("name", "X", "base", "nobody"))
+        assertThat(server.post(project + "/voices/house", Map.of("name", "X", "base", "nobody"))
                         .statusCode())
                 .isEqualTo(404);
-        assertThat(server.post("/voices/isla/remove", Map.of()).body()).contains("There is no house voice isla.");
+        assertThat(server.post(project + "/voices/isla/remove", Map.of()).body())
+                .contains("There is no house voice isla.");
     }
 
     @Test

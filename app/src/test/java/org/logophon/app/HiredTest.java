@@ -275,12 +275,15 @@ class HiredTest extends ApplicationTest {
 
     @Test
     void measuringAHiredVoiceHasAPriceToo() throws Exception {
-        assertThat(server.get("/voices/hired-nieves/measure").statusCode()).isEqualTo(402);
-        int characters = Server.parse(server.get("/voices/hired-nieves/measure"))
+        String project = server.project("Measuring", "A lamp.");
+        assertThat(server.get(project + "/voices/hired-nieves/measure").statusCode())
+                .isEqualTo(402);
+        int characters = Server.parse(server.get(project + "/voices/hired-nieves/measure"))
                 .get("characters")
                 .asInt();
         assertThat(Server.parse(server.post(
-                                "/voices/hired-nieves/measure", Map.of("agreed", Integer.toString(characters))))
+                                project + "/voices/hired-nieves/measure",
+                                Map.of("agreed", Integer.toString(characters))))
                         .get("sentence")
                         .asString())
                 .isEqualTo("Nieves is measured.");
@@ -301,7 +304,7 @@ class HiredTest extends ApplicationTest {
                 .isInstanceOf(SpeechFailed.class)
                 .hasMessageContaining("nobody has agreed to its price");
         java.util.UUID agreement = java.util.UUID.randomUUID();
-        jdbc.sql("insert into agreement (id, agreed_characters, at) values (:id, 5, now())")
+        jdbc.sql("insert into agreement (id, workspace_id, agreed_characters, at) select :id, id, 5, now() from workspace")
                 .param("id", agreement)
                 .update();
         assertThatThrownBy(() -> narrator.render(recipe, agreement.toString()))

@@ -92,12 +92,12 @@ class OwnEnginesTest {
                 .contains(offer.languageName() + " can sound better.")
                 .contains("data-get=\"" + offer.language() + "\"");
         assertThat(server.get(project + "/cast?language=English").body()).doesNotContain("can sound better");
-        HttpResponse<String> answer = server.post("/voices/get", Map.of("language", offer.language()));
+        HttpResponse<String> answer = server.post(project + "/voices/get", Map.of("language", offer.language()));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
                 .contains("those that are here work as before.")
                 .contains("asked for voices --get " + offer.language() + " with nothing");
-        assertThat(server.post("/voices/get", Map.of("language", "xx; rm -rf /"))
+        assertThat(server.post(project + "/voices/get", Map.of("language", "xx; rm -rf /"))
                         .body())
                 .contains("There are no more voices to get for this language.");
     }

@@ -78,7 +78,7 @@ class HouseController {
     /** @param sentence when nothing was found, or some words weren't understood; else empty */
     record Candidates(List<Candidate> candidates, String sentence) {}
 
-    @PostMapping("/voices/house")
+    @PostMapping("/projects/{id}/voices/house")
     Made make(
             @RequestParam String name,
             @RequestParam(defaultValue = "") String description,
@@ -87,7 +87,7 @@ class HouseController {
         return Made.of(house.make(name, description, base, form.tuning()));
     }
 
-    @PostMapping("/voices/{voice}/house")
+    @PostMapping("/projects/{id}/voices/{voice}/house")
     Made change(
             @PathVariable String voice,
             @RequestParam String name,
@@ -96,20 +96,20 @@ class HouseController {
         return Made.of(house.change(voice, name, description, form.tuning()));
     }
 
-    @PostMapping("/voices/{voice}/remove")
+    @PostMapping("/projects/{id}/voices/{voice}/remove")
     DoneAnswer remove(@PathVariable String voice) {
         house.remove(voice);
         return new DoneAnswer();
     }
 
     /** Better voices of a language, from Debian. */
-    @PostMapping("/voices/get")
+    @PostMapping("/projects/{id}/voices/get")
     SentenceAnswer get(@RequestParam String language) {
         return new SentenceAnswer(more.get(language));
     }
 
     /** What would sound made of a tuning, while it is set. */
-    @GetMapping("/voices/flags")
+    @GetMapping("/projects/{id}/voices/flags")
     List<String> flags(TuningForm form) {
         return form.tuning().unnatural();
     }

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Measuring a hired voice, which costs the characters of the passage that it reads. */
 @RestController
-@RequestMapping("/voices/{voice}/measure")
+@RequestMapping("/projects/{id}/voices/{voice}/measure")
 class MeasureController {
 
     private final VoiceMeasuring measuring;

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What the house thinks of a voice. */
 @RestController
-@RequestMapping("/voices/{voice}")
+@RequestMapping("/projects/{id}/voices/{voice}")
 class NotesController {
 
     /** As it was kept. */

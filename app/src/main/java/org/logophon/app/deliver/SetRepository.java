@@ -3,6 +3,7 @@ package org.logophon.app.deliver;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.app.deliver.Choice.Named;
+import org.logophon.app.people.Visits;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -11,15 +12,19 @@ import org.springframework.stereotype.Repository;
 class SetRepository {
 
     private final JdbcClient jdbc;
+    private final Visits visits;
 
-    SetRepository(JdbcClient jdbc) {
+    SetRepository(JdbcClient jdbc, Visits visits) {
         this.jdbc = jdbc;
+        this.visits = visits;
     }
 
     /** Those for common ends, then one's own by their names. */
     List<Named> all() {
         List<Named> all = new ArrayList<>(Choice.SETS);
-        all.addAll(jdbc.sql("select name, choice from delivery_set order by lower(name), name")
+        all.addAll(jdbc.sql(
+                        "select name, choice from delivery_set where workspace_id = :workspace order by lower(name), name")
+                .param("workspace", visits.workspace())
                 .query((row, at) ->
                         new Named("", row.getString("name"), ChoiceRepository.read(row.getString("choice"))))
                 .list());
@@ -29,15 +34,17 @@ class SetRepository {
     /** A set of the same name is replaced. */
     void keep(String name, Choice choice) {
         jdbc.sql("""
-                insert into delivery_set (name, choice) values (:name, cast(:choice as jsonb))
-                on conflict (name) do update set choice = excluded.choice""")
+                insert into delivery_set (workspace_id, name, choice) values (:workspace, :name, cast(:choice as jsonb))
+                on conflict (workspace_id, name) do update set choice = excluded.choice""")
+                .param("workspace", visits.workspace())
                 .param("name", name)
                 .param("choice", ChoiceRepository.written(choice))
                 .update();
     }
 
     void remove(String name) {
-        jdbc.sql("delete from delivery_set where name = :name")
+        jdbc.sql("delete from delivery_set where workspace_id = :workspace and name = :name")
+                .param("workspace", visits.workspace())
                 .param("name", name)
                 .update();
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.people.Workspace;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CuePlace;
 import org.logophon.app.project.CueRepository;
@@ -129,7 +130,8 @@ class DemoProjects {
         if (!placed.first(script)) {
             return null;
         }
-        UUID project = projects.create(name, "en-GB", targetSeconds).id();
+        UUID project =
+                projects.create(Workspace.FIRST, name, "en-GB", targetSeconds).id();
         scripts.save(project, text(script), 0, "Demo script");
         cast.forEach((who, voice) -> roles.cast(project, who, voice));
         projects.direct(project, whole, 0);

@@ -1,6 +1,6 @@
 package org.logophon.app.feed;
 
-import java.time.Instant;
+import java.util.UUID;
 
-/** The feed that is open. */
-record Feed(String title, String description, Instant createdAt) {}
+/** A feed that is open. @param workspace whose programmes are in it */
+record Feed(UUID workspace, String title, String description) {}

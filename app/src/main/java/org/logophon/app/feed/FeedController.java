@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
+import org.logophon.app.people.Visits;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -18,9 +19,11 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class FeedController {
 
     private final Feeds feeds;
+    private final Visits visits;
 
-    FeedController(Feeds feeds) {
+    FeedController(Feeds feeds, Visits visits) {
         this.feeds = feeds;
+        this.visits = visits;
     }
 
     /** @param runs for people */
@@ -32,46 +35,46 @@ class FeedController {
     /** @param in true when the delivery is in the feed @param open true when there is a feed to be in */
     record Holds(boolean in, boolean open) {}
 
-    @GetMapping("/feed")
+    @GetMapping({"/feed", "/workspaces/{workspace}/feed"})
     String page(Model model) {
         list(model);
-        model.addAttribute("feed", feeds.open().orElse(null));
+        model.addAttribute("feed", feeds.open(visits.workspace()).orElse(null));
         return "feed";
     }
 
-    @GetMapping("/feed/items")
+    @GetMapping({"/feed/items", "/workspaces/{workspace}/feed/items"})
     String items(Model model) {
         list(model);
         return "feed :: items";
     }
 
     private void list(Model model) {
-        List<Line> lines = feeds.items().stream()
+        List<Line> lines = feeds.items(visits.workspace()).stream()
                 .map(item -> new Line(
                         item.delivery(), item.project(), item.title(), item.ordinal(), Durations.clock(item.seconds())))
                 .toList();
         model.addAttribute("items", lines);
     }
 
-    @PostMapping("/feed")
+    @PostMapping({"/feed", "/workspaces/{workspace}/feed"})
     @ResponseBody
     Made make(@RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String description) {
         return new Made(
-                "/f/" + feeds.make(title, description) + "/programmes.xml",
+                "/f/" + feeds.make(visits.workspace(), title, description) + "/programmes.xml",
                 "The feed is open. Copy its address now: it isn't kept here, and can't be shown again.");
     }
 
-    @PostMapping("/feed/take-back")
+    @PostMapping({"/feed/take-back", "/workspaces/{workspace}/feed/take-back"})
     @ResponseBody
     SentenceAnswer takeBack() {
-        feeds.takeBack();
+        feeds.takeBack(visits.workspace());
         return new SentenceAnswer("The feed is taken back. Nobody gets anything from it any more.");
     }
 
-    @PostMapping("/feed/items/{delivery}/remove")
+    @PostMapping({"/feed/items/{delivery}/remove", "/workspaces/{workspace}/feed/items/{delivery}/remove"})
     @ResponseBody
     SentenceAnswer remove(@PathVariable UUID delivery) {
-        feeds.remove(delivery);
+        feeds.remove(visits.workspace(), delivery);
         return new SentenceAnswer("It is out of the feed.");
     }
 
@@ -79,7 +82,9 @@ class FeedController {
     @ResponseBody
     Holds holds(@PathVariable UUID id, @PathVariable UUID delivery) {
         feeds.require(id, delivery);
-        return new Holds(feeds.holds(delivery), feeds.open().isPresent());
+        return new Holds(
+                feeds.holds(visits.workspace(), delivery),
+                feeds.open(visits.workspace()).isPresent());
     }
 
     @PostMapping("/projects/{id}/deliveries/{delivery}/feed")
@@ -91,7 +96,7 @@ class FeedController {
             return new SentenceAnswer("It is in the feed.");
         }
         feeds.require(id, delivery);
-        feeds.remove(delivery);
+        feeds.remove(visits.workspace(), delivery);
         return new SentenceAnswer("It is out of the feed.");
     }
 }

@@ -19,54 +19,67 @@ class FeedRepository {
         this.jdbc = jdbc;
     }
 
-    Optional<Feed> open() {
-        return jdbc.sql("select * from feed where taken_back_at is null order by created_at desc limit 1")
-                .query((row, at) -> new Feed(
-                        row.getString("title"),
-                        row.getString("description"),
-                        instant(row.getObject("created_at", OffsetDateTime.class))))
-                .optional();
+    Optional<Feed> open(UUID workspace) {
+        return feed("workspace_id = :of", workspace);
     }
 
     Optional<Feed> withToken(String sha256) {
-        return jdbc.sql("select * from feed where taken_back_at is null and token_sha256 = :token")
-                .param("token", sha256)
+        return feed("token_sha256 = :of", sha256);
+    }
+
+    private Optional<Feed> feed(String which, Object of) {
+        return jdbc.sql("select workspace_id, title, description from feed where taken_back_at is null and " + which)
+                .param("of", of)
                 .query((row, at) -> new Feed(
+                        row.getObject("workspace_id", UUID.class),
                         row.getString("title"),
-                        row.getString("description"),
-                        instant(row.getObject("created_at", OffsetDateTime.class))))
+                        row.getString("description")))
                 .optional();
     }
 
-    void add(String tokenSha256, String title, String description, Instant now) {
-        jdbc.sql(
-                        "insert into feed (id, token_sha256, title, description, created_at) values (:id, :token, :title, :description, :now)")
+    void add(Feed feed, String tokenSha256, Instant now) {
+        jdbc.sql("""
+                insert into feed (id, workspace_id, token_sha256, title, description, created_at)
+                values (:id, :workspace, :token, :title, :description, :now)""")
                 .param("id", UUID.randomUUID())
+                .param("workspace", feed.workspace())
                 .param("token", tokenSha256)
-                .param("title", title)
-                .param("description", description)
+                .param("title", feed.title())
+                .param("description", feed.description())
                 .param("now", now.atOffset(ZoneOffset.UTC))
                 .update();
     }
 
-    void takeBack(Instant now) {
-        jdbc.sql("update feed set taken_back_at = :now where taken_back_at is null")
+    void takeBack(UUID workspace, Instant now) {
+        jdbc.sql("update feed set taken_back_at = :now where workspace_id = :workspace and taken_back_at is null")
                 .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("workspace", workspace)
                 .update();
     }
 
-    /** The newest first; projects that were deleted are out of it at once. */
-    List<FeedItem> items() {
+    /** Of a workspace, the newest first; projects that were deleted are out of it at once. */
+    List<FeedItem> items(UUID workspace) {
+        return items("true", workspace, null);
+    }
+
+    Optional<FeedItem> item(UUID workspace, UUID delivery) {
+        return items("i.delivery_id = :delivery", workspace, delivery).stream().findFirst();
+    }
+
+    private List<FeedItem> items(String which, UUID workspace, UUID delivery) {
         return jdbc.sql("""
                 select i.*, d.ordinal, d.project_id, p.name from feed_item i join delivery d on d.id = i.delivery_id
-                join project p on p.id = d.project_id where p.deleted_at is null order by i.added_at desc, i.delivery_id""")
+                join project p on p.id = d.project_id where p.workspace_id = :workspace and p.deleted_at is null and %s
+                order by i.added_at desc, i.delivery_id""".formatted(which))
+                .param("workspace", workspace)
+                .param("delivery", delivery)
                 .query((row, at) -> new FeedItem(
                         row.getObject("delivery_id", UUID.class),
                         row.getObject("project_id", UUID.class),
                         row.getString("name"),
                         row.getInt("ordinal"),
                         row.getDouble("seconds"),
-                        instant(row.getObject("added_at", OffsetDateTime.class))))
+                        row.getObject("added_at", OffsetDateTime.class).toInstant()))
                 .list();
     }
 
@@ -83,9 +96,5 @@ class FeedRepository {
         jdbc.sql("delete from feed_item where delivery_id = :delivery")
                 .param("delivery", delivery)
                 .update();
-    }
-
-    private static Instant instant(OffsetDateTime time) {
-        return time.toInstant();
     }
 }

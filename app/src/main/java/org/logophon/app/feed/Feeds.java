@@ -39,13 +39,13 @@ class Feeds {
         this.clock = clock;
     }
 
-    Optional<Feed> open() {
-        return table.open();
+    Optional<Feed> open(UUID workspace) {
+        return table.open(workspace);
     }
 
     /** An earlier address ends. @return what stands in the new one: it is known now and never again */
     @Transactional
-    public String make(String title, String description) {
+    public String make(UUID workspace, String title, String description) {
         String named = StorableText.of(title).strip();
         String told = StorableText.of(description).strip();
         if (named.isEmpty() || named.length() > LONGEST_TITLE) {
@@ -55,13 +55,13 @@ class Feeds {
             throw new Refused("What a feed says of itself has %,d characters at most.".formatted(LONGEST_DESCRIPTION));
         }
         String token = LinkToken.make();
-        table.takeBack(clock.instant());
-        table.add(LinkToken.digest(token), named, told, clock.instant());
+        table.takeBack(workspace, clock.instant());
+        table.add(new Feed(workspace, named, told), LinkToken.digest(token), clock.instant());
         return token;
     }
 
-    void takeBack() {
-        table.takeBack(clock.instant());
+    void takeBack(UUID workspace) {
+        table.takeBack(workspace, clock.instant());
     }
 
     /** @throws NotFound for a feed that never was, or was taken back */
@@ -70,15 +70,13 @@ class Feeds {
                 .orElseThrow(() -> new NotFound("There is no feed at this address, or it was taken back."));
     }
 
-    List<FeedItem> items() {
-        return table.items();
+    List<FeedItem> items(UUID workspace) {
+        return table.items(workspace);
     }
 
     /** @throws NotFound for what isn't in it, or not any more */
-    FeedItem item(UUID delivery) {
-        return table.items().stream()
-                .filter(item -> item.delivery().equals(delivery))
-                .findFirst()
+    FeedItem item(UUID workspace, UUID delivery) {
+        return table.item(workspace, delivery)
                 .orElseThrow(() -> new NotFound("This programme isn't in the feed any more."));
     }
 
@@ -86,8 +84,8 @@ class Feeds {
         return deliveries.whole(delivery).orElseThrow(() -> new NotFound("This programme isn't in the feed any more."));
     }
 
-    boolean holds(UUID delivery) {
-        return table.items().stream().anyMatch(item -> item.delivery().equals(delivery));
+    boolean holds(UUID workspace, UUID delivery) {
+        return table.item(workspace, delivery).isPresent();
     }
 
     /** @throws Refused for a delivery without the whole programme in one file */
@@ -101,7 +99,9 @@ class Feeds {
         table.put(delivery, seconds(whole), clock.instant());
     }
 
-    void remove(UUID delivery) {
+    /** @throws NotFound for what isn't in it, or not any more */
+    void remove(UUID workspace, UUID delivery) {
+        item(workspace, delivery);
         table.remove(delivery);
     }
 

@@ -49,7 +49,7 @@ class PublicFeedController {
                 .path("/f/" + token)
                 .build()
                 .toUriString();
-        List<FeedXml.Entry> entries = feeds.items().stream()
+        List<FeedXml.Entry> entries = feeds.items(feed.workspace()).stream()
                 .flatMap(item -> deliveries.whole(item.delivery()).stream()
                         .map(file -> new FeedXml.Entry(
                                 item, file, !chapters(item).chapters().isEmpty())))
@@ -71,11 +71,11 @@ class PublicFeedController {
 
     @GetMapping("/{delivery}/chapters.json")
     ResponseEntity<byte[]> chapters(@PathVariable String token, @PathVariable UUID delivery) {
-        feeds.at(token);
+        Feed feed = feeds.at(token);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/json+chapters"))
                 .cacheControl(FRESH)
-                .body(JSON.writeValueAsBytes(chapters(feeds.item(delivery))));
+                .body(JSON.writeValueAsBytes(chapters(feeds.item(feed.workspace(), delivery))));
     }
 
     private FeedChapters chapters(FeedItem item) {
@@ -99,8 +99,7 @@ class PublicFeedController {
             @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
             HttpServletResponse response)
             throws IOException {
-        feeds.at(token);
-        feeds.item(delivery);
+        feeds.item(feeds.at(token).workspace(), delivery);
         WholeFile file = feeds.file(delivery);
         if (!file.kind().equals(kind)) {
             throw new NotFound("This programme isn't in the feed as a ." + kind + " file.");

@@ -3,6 +3,7 @@ package org.logophon.app.hired;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.UUID;
+import org.logophon.app.people.Visits;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -11,10 +12,12 @@ import org.springframework.stereotype.Repository;
 class Agreements {
 
     private final JdbcClient jdbc;
+    private final Visits visits;
     private final Clock clock;
 
-    Agreements(JdbcClient jdbc, Clock clock) {
+    Agreements(JdbcClient jdbc, Visits visits, Clock clock) {
         this.jdbc = jdbc;
+        this.visits = visits;
         this.clock = clock;
     }
 
@@ -22,8 +25,9 @@ class Agreements {
     UUID make(UUID project, int characters) {
         UUID id = UUID.randomUUID();
         jdbc.sql(
-                        "insert into agreement (id, project_id, agreed_characters, at) values (:id, :project, :characters, :now)")
+                        "insert into agreement (id, workspace_id, project_id, agreed_characters, at) values (:id, coalesce((select workspace_id from project where id = :project), :workspace), :project, :characters, :now)")
                 .param("id", id)
+                .param("workspace", project == null ? visits.workspace() : null)
                 .param("project", project)
                 .param("characters", characters)
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))

@@ -113,13 +113,14 @@ public class Ledger implements Charges {
     }
 
     /** The newest month first. */
-    List<LedgerEntry> lines() {
+    List<LedgerEntry> lines(UUID workspace) {
         return jdbc.sql("""
                 select to_char(asked_at at time zone 'UTC', 'YYYY-MM') as month, project_name, voice_name, currency,
                   coalesce(sum(characters) filter (where state = 'charged'), 0) as characters,
                   coalesce(sum(price) filter (where state = 'charged'), 0) as price,
                   coalesce(sum(characters) filter (where state = 'asked'), 0) as unsettled
-                from charge group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
+                from charge c join agreement a on a.id = c.agreement_id where a.workspace_id = :workspace group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
+                .param("workspace", workspace)
                 .query((row, at) -> new LedgerEntry(
                         row.getString("month"),
                         row.getString("project_name"),

@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.hired.Ledger.LedgerEntry;
+import org.logophon.app.people.Visits;
 import org.logophon.core.table.SafeCell;
 import org.logophon.speech.hired.HiredService.Allowance;
 import org.springframework.http.ContentDisposition;
@@ -28,16 +29,18 @@ class LedgerController {
     private final Ledger ledger;
     private final Prices prices;
     private final HiredAccess access;
+    private final Visits visits;
 
-    LedgerController(Ledger ledger, Prices prices, HiredAccess access) {
+    LedgerController(Ledger ledger, Prices prices, HiredAccess access, Visits visits) {
         this.ledger = ledger;
         this.prices = prices;
         this.access = access;
+        this.visits = visits;
     }
 
-    @GetMapping("/ledger")
+    @GetMapping({"/ledger", "/workspaces/{workspace}/ledger"})
     String page(Model model) {
-        List<LedgerEntry> lines = ledger.lines();
+        List<LedgerEntry> lines = ledger.lines(visits.workspace());
         Allowance allowance = prices.allowance();
         model.addAttribute("lines", lines);
         model.addAttribute(
@@ -51,12 +54,12 @@ class LedgerController {
         return "ledger";
     }
 
-    @GetMapping("/ledger.csv")
+    @GetMapping({"/ledger.csv", "/workspaces/{workspace}/ledger.csv"})
     ResponseEntity<String> csv() throws IOException {
         StringWriter out = new StringWriter();
         CSVPrinter csv = new CSVPrinter(
                 out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
-        for (LedgerEntry line : ledger.lines()) {
+        for (LedgerEntry line : ledger.lines(visits.workspace())) {
             csv.printRecord(
                     line.month(),
                     SafeCell.of(line.project()),

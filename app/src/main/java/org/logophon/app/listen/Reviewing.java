@@ -1,6 +1,8 @@
 package org.logophon.app.listen;
 
 import java.util.UUID;
+import org.logophon.app.people.Visit;
+import org.logophon.app.people.Visits;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
@@ -14,6 +16,7 @@ import org.logophon.app.project.review.HappeningRepository;
 import org.logophon.app.project.review.Note;
 import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.rendering.ProgrammeReader;
+import org.logophon.app.web.Forbidden;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
@@ -34,6 +37,7 @@ public class Reviewing {
     private final ApprovalRepository approvals;
     private final NoteRepository notes;
     private final HappeningRepository happened;
+    private final Visits visits;
 
     Reviewing(
             Projects projects,
@@ -41,13 +45,15 @@ public class Reviewing {
             TakeKeeping takes,
             ApprovalRepository approvals,
             NoteRepository notes,
-            HappeningRepository happened) {
+            HappeningRepository happened,
+            Visits visits) {
         this.projects = projects;
         this.table = table;
         this.takes = takes;
         this.approvals = approvals;
         this.notes = notes;
         this.happened = happened;
+        this.visits = visits;
     }
 
     /**
@@ -74,7 +80,7 @@ public class Reviewing {
         if (!sound.equals(ProgrammeReader.address(owner, cue))) {
             throw new Stale("Cue " + cue.number() + " sounds otherwise since you heard it: hear it again.");
         }
-        approve(project, cueId, cue.heard(owner), By.HOUSE);
+        approve(project, cueId, cue.heard(owner), here());
         return cue.number();
     }
 
@@ -114,7 +120,7 @@ public class Reviewing {
      */
     @Transactional
     public UUID note(UUID project, UUID cueId, UUID takeId, int at, String remark) {
-        return note(project, cueId, takeId, projects.cue(project, cueId).cue().text(), at, remark, By.HOUSE);
+        return note(project, cueId, takeId, projects.cue(project, cueId).cue().text(), at, remark, here());
     }
 
     /** @param text that it is written on, which may be an earlier one */
@@ -139,6 +145,7 @@ public class Reviewing {
     public void rewrite(UUID project, UUID noteId, String remark, int version) {
         table.hold(project);
         require(noteId);
+        own(noteId);
         if (!notes.rewrite(noteId, checked(remark), version)) {
             throw new Stale("This note was changed in another window meanwhile. Nothing was overwritten.");
         }
@@ -166,10 +173,22 @@ public class Reviewing {
     @Transactional
     public void setDeleted(UUID project, UUID noteId, boolean deleted) {
         table.hold(project);
+        own(noteId);
         Note note = notes.find(noteId).orElse(null);
         if (notes.setDeleted(noteId, deleted) && note != null) {
             happened.add(project, note.cue(), Happening.NOTE_DELETED, told(note.place(), note.remark()), null);
         }
+    }
+
+    /** Who may only listen changes what they wrote themselves. */
+    private void own(UUID note) {
+        if (!visits.now().map(Visit::edits).orElse(true) && !notes.writtenBy(note, here())) {
+            throw new Forbidden("This note is somebody else's. Write one of your own beside it.");
+        }
+    }
+
+    private By here() {
+        return new By(visits.name(), null);
     }
 
     private Note require(UUID note) {

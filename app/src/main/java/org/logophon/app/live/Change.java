@@ -23,6 +23,8 @@ record Change(Kind kind, UUID project) {
         HOUSE,
         /** What was taken away that nobody needs. */
         SPACE,
+        /** Who may see what, or has left. */
+        PEOPLE,
         /** Which windows have the project open. */
         HERE;
 

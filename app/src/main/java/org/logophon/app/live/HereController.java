@@ -3,6 +3,7 @@ package org.logophon.app.live;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.disk.NeedsNoRoom;
+import org.logophon.app.people.Visits;
 import org.logophon.app.project.ProjectParts;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
@@ -24,11 +25,13 @@ class HereController {
     private final Here here;
     private final Projects projects;
     private final ProjectParts parts;
+    private final Visits visits;
 
-    HereController(Here here, Projects projects, ProjectParts parts) {
+    HereController(Here here, Projects projects, ProjectParts parts, Visits visits) {
         this.here = here;
         this.projects = projects;
         this.parts = parts;
+        this.visits = visits;
     }
 
     /** @param page the window's own id @param step the page that it shows @return the others */
@@ -44,7 +47,7 @@ class HereController {
             throw new Refused("There is no page of that name.");
         }
         // one that has just left the script is no reason to say no
-        here.seen(page, id, step, cue != null && parts.belongs("cue", cue, id) ? cue : null);
+        here.seen(page, id, step, cue != null && parts.belongs("cue", cue, id) ? cue : null, visits.name());
         return here.others(page, id);
     }
 

@@ -26,7 +26,9 @@ class LiveController {
         return streams.open(id);
     }
 
-    @GetMapping(path = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @GetMapping(
+            path = {"/events", "/workspaces/{workspace}/events"},
+            produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter ofShelf() {
         return streams.open(null);
     }

@@ -115,6 +115,11 @@ public class LiveStreams {
     }
 
     void changed(Change change) {
+        if (change.kind() == Kind.PEOPLE) {
+            // whoever may still hear comes again, and is asked who they are
+            audiences.values().forEach(audience -> audience.pages.forEach(SseEmitter::complete));
+            return;
+        }
         if (change.project() == null) {
             audiences.keySet().forEach(key -> note(key, change.kind()));
             return;

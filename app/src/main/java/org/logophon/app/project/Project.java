@@ -8,6 +8,7 @@ import org.logophon.core.finish.FinishSettings;
 /**
  * One video's narration.
  *
+ * @param workspace     that it belongs to
  * @param language      BCP 47 tag of the script
  * @param targetSeconds how long it shall run; null when nobody said
  * @param scriptVersion raised by one with each saved change of the script
@@ -20,6 +21,7 @@ import org.logophon.core.finish.FinishSettings;
  */
 public record Project(
         UUID id,
+        UUID workspace,
         String name,
         String language,
         Integer targetSeconds,

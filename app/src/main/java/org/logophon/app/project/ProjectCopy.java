@@ -27,7 +27,7 @@ public class ProjectCopy {
         Project from = projects.require(id);
         String suffix = " (" + what + ")";
         String base = from.name().substring(0, Math.min(from.name().length(), Project.LONGEST_NAME - suffix.length()));
-        UUID to = table.create(base + suffix, from.language(), from.targetSeconds())
+        UUID to = table.create(from.workspace(), base + suffix, from.language(), from.targetSeconds())
                 .id();
         table.saveScript(to, from.script(), from.shape(), from.scriptVersion());
         table.setFinish(to, from.targetLufs(), from.namePattern());

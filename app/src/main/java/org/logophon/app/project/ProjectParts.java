@@ -9,11 +9,12 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ProjectParts {
 
-    /** A list of readings may be everybody's, and then belongs to each project. */
+    /** A reading may be the house's, and then belongs to each of its projects. */
     private static final Map<String, String> OWNERS = Map.of(
             "cue", "select 1 from cue where id = :part and project_id = :project",
             "take", "select 1 from take t join cue c on c.id = t.cue_id where t.id = :part and c.project_id = :project",
-            "reading", "select 1 from reading where id = :part and (project_id = :project or project_id is null)",
+            "reading",
+                    "select 1 from reading where id = :part and (project_id = :project or workspace_id = (select workspace_id from project where id = :project))",
             "draft", "select 1 from script_draft where id = :part and project_id = :project",
             "note", "select 1 from note n join cue c on c.id = n.cue_id where n.id = :part and c.project_id = :project",
             "slot", "select 1 from picture_slot where id = :part and project_id = :project",

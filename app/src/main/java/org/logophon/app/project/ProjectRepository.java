@@ -30,12 +30,13 @@ public class ProjectRepository {
         this.clock = clock;
     }
 
-    public Project create(String name, String language, Integer targetSeconds) {
+    public Project create(UUID workspace, String name, String language, Integer targetSeconds) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
-                insert into project (id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
-                values (:id, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
+                insert into project (id, workspace_id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
+                values (:id, :workspace, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
                 .param("id", id)
+                .param("workspace", workspace)
                 .param("name", name)
                 .param("language", language)
                 .param("seconds", targetSeconds)
@@ -49,7 +50,7 @@ public class ProjectRepository {
     /** A project that is not deleted. */
     public Optional<Project> find(UUID id) {
         return jdbc.sql(
-                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null")
+                        "select p.*, w.version as house_version from project p join workspace w on w.id = p.workspace_id where p.id = :id and deleted_at is null")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
@@ -58,7 +59,7 @@ public class ProjectRepository {
     /** The same, held against other writers until the transaction ends. */
     public Optional<Project> lock(UUID id) {
         return jdbc.sql(
-                        "select p.*, (select version from house) as house_version from project p where id = :id and deleted_at is null for no key update")
+                        "select p.*, w.version as house_version from project p join workspace w on w.id = p.workspace_id where p.id = :id and deleted_at is null for no key update of p")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
@@ -75,20 +76,14 @@ public class ProjectRepository {
                 .optional();
     }
 
-    public List<Project> all() {
-        return jdbc.sql(
-                        "select p.*, (select version from house) as house_version from project p where deleted_at is null order by changed_at desc, name")
-                .query(ProjectRepository::project)
-                .list();
-    }
-
     /** A project that was deleted and can be brought back. */
     public record Deleted(UUID id, String name, Instant at) {}
 
     /** The latest first. */
-    public List<Deleted> deleted() {
+    public List<Deleted> deleted(UUID workspace) {
         return jdbc.sql(
-                        "select id, name, deleted_at from project where deleted_at is not null order by deleted_at desc")
+                        "select id, name, deleted_at from project where workspace_id = :workspace and deleted_at is not null order by deleted_at desc")
+                .param("workspace", workspace)
                 .query((row, at) -> new Deleted(
                         row.getObject("id", UUID.class),
                         row.getString("name"),
@@ -199,6 +194,7 @@ public class ProjectRepository {
         Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
         return new Project(
                 row.getObject("id", UUID.class),
+                row.getObject("workspace_id", UUID.class),
                 row.getString("name"),
                 row.getString("language"),
                 row.getObject("target_seconds", Integer.class),

@@ -33,21 +33,24 @@ public class ProjectSummaries {
     private record Row(ProjectSummary summary, String stamp, String countedAt) {}
 
     /** Those on the shelf, the one changed last first. */
-    public List<ProjectSummary> all() {
+    public List<ProjectSummary> of(UUID workspace) {
         List<ProjectSummary> all = new ArrayList<>();
-        for (Row row : rows()) {
+        for (Row row : rows(workspace)) {
             all.add(row.stamp().equals(row.countedAt()) ? row.summary() : counted(row));
         }
         return all;
     }
 
-    private List<Row> rows() {
+    private List<Row> rows(UUID workspace) {
         long catalogue = voices.version();
         return jdbc.sql("""
                 select p.id, p.name, p.target_seconds, p.changed_at, p.content_version, p.status_version, h.version as house_version, s.*,
                        (select count(*) from delivery d where d.project_id = p.id) as deliveries
-                from project p cross join house h left join project_summary s on s.project_id = p.id
-                where p.deleted_at is null order by p.changed_at desc, p.name""").query((row, at) -> row(row, catalogue)).list();
+                from project p join workspace h on h.id = p.workspace_id left join project_summary s on s.project_id = p.id
+                where p.workspace_id = :workspace and p.deleted_at is null order by p.changed_at desc, p.name""")
+                .param("workspace", workspace)
+                .query((row, at) -> row(row, catalogue))
+                .list();
     }
 
     private static Row row(ResultSet row, long catalogue) throws SQLException {

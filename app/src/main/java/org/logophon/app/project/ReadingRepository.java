@@ -59,21 +59,31 @@ public class ReadingRepository {
     /** Those of the project and of the house, by what is written. */
     public List<StoredReading> kept(UUID project) {
         return jdbc.sql(
-                        "select * from reading where project_id = :project or project_id is null order by lower(written), written")
+                        "select * from reading where project_id = :project or workspace_id = (select workspace_id from project where id = :project) order by lower(written), written")
                 .param("project", project)
                 .query(ReadingRepository::kept)
                 .list();
     }
 
-    /** Adds a reading, or replaces the one of the same form. */
+    /** Adds a reading of a project, or replaces the one of the same form. */
     public void put(UUID project, Reading reading) {
+        put(project, false, reading);
+    }
+
+    /** For every project of the workspace that this one is in. */
+    public void putForHouse(UUID project, Reading reading) {
+        put(project, true, reading);
+    }
+
+    private void put(UUID project, boolean house, Reading reading) {
         jdbc.sql("""
-                insert into reading (id, project_id, written, said, said_as, language, match_case, at)
-                values (:id, :project, :written, :said, :as, :language, :case, :now)
-                on conflict (coalesce(project_id, '00000000-0000-0000-0000-000000000000'), written, coalesce(language, ''), match_case)
+                insert into reading (id, project_id, workspace_id, written, said, said_as, language, match_case, at)
+                values (:id, case when :house then null else :project end, case when :house then (select workspace_id from project where id = :project) end, :written, :said, :as, :language, :case, :now)
+                on conflict (coalesce(project_id, workspace_id), written, coalesce(language, ''), match_case)
                 do update set said = excluded.said, said_as = excluded.said_as""")
                 .param("id", UUID.randomUUID())
                 .param("project", project)
+                .param("house", house)
                 .param("written", reading.written())
                 .param("said", reading.said())
                 .param("as", reading.kind().id())

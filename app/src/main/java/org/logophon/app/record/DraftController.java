@@ -3,6 +3,7 @@ package org.logophon.app.record;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.UUID;
+import org.logophon.app.people.Visits;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Refused;
@@ -20,22 +21,25 @@ class DraftController {
     private final ProjectRepository projects;
     private final Uploads uploads;
     private final SoundFiles files;
+    private final Visits visits;
 
-    DraftController(ProjectRepository projects, Uploads uploads, SoundFiles files) {
+    DraftController(ProjectRepository projects, Uploads uploads, SoundFiles files, Visits visits) {
         this.projects = projects;
         this.uploads = uploads;
         this.files = files;
+        this.visits = visits;
     }
 
     /** The recording itself, as it comes. @return the page on which its words come to be */
-    @PostMapping("/drafts")
+    @PostMapping({"/drafts", "/workspaces/{workspace}/drafts"})
     AddressAnswer draft(@RequestParam String name, InputStream sent) throws IOException {
         if (!Recogniser.missing().isEmpty()) {
             throw new Refused(Recogniser.missing());
         }
         return files.read(sent, name, sound -> {
             String called = name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
-            UUID project = projects.create("Draft: " + called, "en-US", null).id();
+            UUID project = projects.create(visits.workspace(), "Draft: " + called, "en-US", null)
+                    .id();
             uploads.addDraft(project, name, sound);
             return new AddressAnswer("/projects/" + project + "/record");
         });

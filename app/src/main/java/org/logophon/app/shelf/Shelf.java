@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
+import org.logophon.app.people.Visits;
 import org.logophon.app.project.CueState;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
@@ -21,11 +22,13 @@ class Shelf {
 
     private final ProjectSummaries summaries;
     private final ProjectRepository table;
+    private final Visits visits;
     private final Clock clock;
 
-    Shelf(ProjectSummaries summaries, ProjectRepository table, Clock clock) {
+    Shelf(ProjectSummaries summaries, ProjectRepository table, Visits visits, Clock clock) {
         this.summaries = summaries;
         this.table = table;
+        this.visits = visits;
         this.clock = clock;
     }
 
@@ -45,7 +48,7 @@ class Shelf {
     record DeletedEntry(UUID id, String name, long left) {}
 
     List<ShelfEntry> lines() {
-        return summaries.all().stream().map(this::line).toList();
+        return summaries.of(visits.workspace()).stream().map(this::line).toList();
     }
 
     private ShelfEntry line(ProjectSummary project) {
@@ -71,7 +74,7 @@ class Shelf {
 
     /** Those that can still be brought back, the latest first. */
     List<DeletedEntry> deleted() {
-        return table.deleted().stream()
+        return table.deleted(visits.workspace()).stream()
                 .map(project -> new DeletedEntry(
                         project.id(),
                         project.name(),

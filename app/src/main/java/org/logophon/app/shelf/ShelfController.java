@@ -4,6 +4,7 @@ import java.util.UUID;
 import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.page.TargetTime;
+import org.logophon.app.people.Visits;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectCopy;
 import org.logophon.app.project.ProjectRepository;
@@ -25,36 +26,49 @@ class ShelfController {
     private final Projects projects;
     private final ProjectCopy copies;
     private final HiredAccess hired;
+    private final Visits visits;
 
-    ShelfController(Shelf shelf, ProjectRepository table, Projects projects, ProjectCopy copies, HiredAccess hired) {
+    ShelfController(
+            Shelf shelf,
+            ProjectRepository table,
+            Projects projects,
+            ProjectCopy copies,
+            HiredAccess hired,
+            Visits visits) {
         this.shelf = shelf;
         this.table = table;
         this.projects = projects;
         this.copies = copies;
         this.hired = hired;
+        this.visits = visits;
     }
 
-    @GetMapping("/")
+    @GetMapping({"/", "/workspaces/{workspace}"})
     String page(@RequestParam(required = false) UUID deleted, Model model) {
         model.addAttribute("lines", shelf.lines());
         model.addAttribute("gone", shelf.deleted());
         model.addAttribute("deleted", deleted);
         model.addAttribute("hiring", hired.service().isPresent());
+        model.addAttribute("memberships", visits.memberships());
         model.addAttribute("unheard", Recogniser.missing());
         return "shelf";
     }
 
+    private String home() {
+        return visits.house().isEmpty() ? "/" : visits.house();
+    }
+
     /** The list by itself, for a page that follows it. */
-    @GetMapping("/shelf")
+    @GetMapping({"/shelf", "/workspaces/{workspace}/shelf"})
     String list(Model model) {
         model.addAttribute("lines", shelf.lines());
         model.addAttribute("gone", shelf.deleted());
         return "shelf :: projects";
     }
 
-    @PostMapping("/projects")
+    @PostMapping({"/projects", "/workspaces/{workspace}/projects"})
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String target) {
-        Project project = table.create(Shelf.checkedName(name), "en-GB", TargetTime.parse(target));
+        Project project = table.create(visits.workspace(), Shelf.checkedName(name), "en-GB", TargetTime.parse(target));
         return "redirect:/projects/" + project.id() + "/write";
     }
 
@@ -62,25 +76,25 @@ class ShelfController {
     String rename(@PathVariable UUID id, @RequestParam(defaultValue = "") String name) {
         projects.require(id);
         table.rename(id, Shelf.checkedName(name));
-        return "redirect:/";
+        return "redirect:" + home();
     }
 
     @PostMapping("/projects/{id}/duplicate")
     String duplicate(@PathVariable UUID id) {
         copies.copy(id, "copy");
-        return "redirect:/";
+        return "redirect:" + home();
     }
 
     @NeedsNoRoom
     @PostMapping("/projects/{id}/delete")
     String delete(@PathVariable UUID id) {
         table.setDeleted(id, true);
-        return "redirect:/?deleted=" + id;
+        return "redirect:" + home() + "?deleted=" + id;
     }
 
     @PostMapping("/projects/{id}/restore")
     String restore(@PathVariable UUID id) {
         table.setDeleted(id, false);
-        return "redirect:/";
+        return "redirect:" + home();
     }
 }

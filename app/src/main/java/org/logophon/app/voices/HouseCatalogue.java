@@ -4,10 +4,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.logophon.app.hired.HiredVoiceList;
+import org.logophon.app.people.Visit;
+import org.logophon.app.people.Visits;
 import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -27,30 +32,46 @@ class HouseCatalogue implements VoiceCatalogue {
     private volatile VoiceCatalogue here;
     private final HouseVoiceRepository house;
     private final HiredVoiceList hired;
+    private final Visits visits;
     private final Clock clock;
     private volatile Loaded loaded;
     private volatile boolean stale;
 
-    HouseCatalogue(OwnEnginesFile own, HouseVoiceRepository house, HiredVoiceList hired, Clock clock) {
+    HouseCatalogue(OwnEnginesFile own, HouseVoiceRepository house, HiredVoiceList hired, Visits visits, Clock clock) {
         this.own = own;
         this.here = engines(own);
         this.house = house;
         this.hired = hired;
+        this.visits = visits;
         this.clock = clock;
     }
 
-    /** @param version of the list of voices */
-    private record Loaded(VoiceCatalogue voices, int hired, Instant at, long version) {}
+    /** @param owners workspaces of the house's own voices @param version of the list of voices */
+    private record Loaded(VoiceCatalogue voices, Map<String, UUID> owners, int hired, Instant at, long version) {}
 
     @Override
     public List<Voice> all() {
-        return now().all();
+        Loaded now = loaded();
+        return now.voices().all().stream()
+                .filter(voice -> here(voice, now.owners()))
+                .toList();
     }
 
     @Override
     public Optional<Voice> find(String id) {
         Optional<Voice> found = here.find(id);
-        return found.isPresent() || id == null ? found : now().find(id);
+        if (found.isPresent() || id == null) {
+            return found;
+        }
+        Loaded now = loaded();
+        return now.voices().find(id).filter(voice -> here(voice, now.owners()));
+    }
+
+    /** A house voice is there for its own workspace; jobs, and who came by a link, hear what the project has. */
+    private boolean here(Voice voice, Map<String, UUID> owners) {
+        UUID owner = owners.get(voice.id());
+        return owner == null
+                || visits.now().map(Visit::workspace).map(owner::equals).orElse(true);
     }
 
     @Override
@@ -69,10 +90,6 @@ class HouseCatalogue implements VoiceCatalogue {
         stale = true;
     }
 
-    private VoiceCatalogue now() {
-        return loaded().voices();
-    }
-
     private synchronized Loaded loaded() {
         Loaded known = loaded;
         int hiredChanges = hired.changes();
@@ -86,7 +103,10 @@ class HouseCatalogue implements VoiceCatalogue {
         List<Voice> all = new ArrayList<>(here.all());
         all.addAll(hired.all());
         VoiceCatalogue engines = new FixedVoices(all);
-        for (HouseVoice voice : house.all()) {
+        Map<String, UUID> owners = new HashMap<>();
+        for (HouseVoiceRepository.Owned owned : house.all()) {
+            HouseVoice voice = owned.voice();
+            owners.put(voice.id(), owned.workspace());
             engines.find(voice.base())
                     .ifPresent(
                             base -> all.add(base.tuned(voice.id(), voice.name(), voice.description(), voice.tuning())));
@@ -94,6 +114,7 @@ class HouseCatalogue implements VoiceCatalogue {
         boolean same = known != null && known.voices().all().equals(all);
         loaded = new Loaded(
                 new FixedVoices(all),
+                Map.copyOf(owners),
                 hiredChanges,
                 clock.instant(),
                 known == null ? 0 : same ? known.version() : known.version() + 1);

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.UUID;
 import org.logophon.core.effect.Effect;
 import org.logophon.core.voice.Tuning;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,20 +23,25 @@ class HouseVoiceRepository {
         this.clock = clock;
     }
 
-    List<HouseVoice> all() {
+    /** A voice with the workspace that it belongs to. */
+    record Owned(UUID workspace, HouseVoice voice) {}
+
+    /** Of all workspaces: whoever shows them asks whose they are. */
+    List<Owned> all() {
         return jdbc.sql("select * from house_voice order by name, id")
-                .query(HouseVoiceRepository::voice)
+                .query((row, at) -> new Owned(row.getObject("workspace_id", UUID.class), voice(row, at)))
                 .list();
     }
 
-    void save(HouseVoice voice) {
+    void save(UUID workspace, HouseVoice voice) {
         Tuning tuning = voice.tuning();
         jdbc.sql("""
-                insert into house_voice (id, name, description, base_voice, pace_percent, pitch_semitones, range_percent, timbre_semitones, effect, effect_percent, changed_at)
-                values (:id, :name, :description, :base, :pace, :pitch, :range, :timbre, :effect, :mix, :now)
+                insert into house_voice (id, workspace_id, name, description, base_voice, pace_percent, pitch_semitones, range_percent, timbre_semitones, effect, effect_percent, changed_at)
+                values (:id, :workspace, :name, :description, :base, :pace, :pitch, :range, :timbre, :effect, :mix, :now)
                 on conflict (id) do update set name = :name, description = :description, base_voice = :base, pace_percent = :pace, pitch_semitones = :pitch,
                 range_percent = :range, timbre_semitones = :timbre, effect = :effect, effect_percent = :mix, changed_at = :now""")
                 .param("id", voice.id())
+                .param("workspace", workspace)
                 .param("name", voice.name())
                 .param("description", voice.description())
                 .param("base", voice.base())

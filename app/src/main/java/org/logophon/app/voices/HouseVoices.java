@@ -2,6 +2,7 @@ package org.logophon.app.voices;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.people.Visits;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.core.render.SpeechFailed;
@@ -20,11 +21,13 @@ public class HouseVoices {
     private final HouseVoiceRepository table;
     private final HouseCatalogue catalogue;
     private final VoiceMeasuring measuring;
+    private final Visits visits;
 
-    HouseVoices(HouseVoiceRepository table, HouseCatalogue catalogue, VoiceMeasuring measuring) {
+    HouseVoices(HouseVoiceRepository table, HouseCatalogue catalogue, VoiceMeasuring measuring, Visits visits) {
         this.table = table;
         this.catalogue = catalogue;
         this.measuring = measuring;
+        this.visits = visits;
     }
 
     /** @param base id of an engine's voice or of another house voice, whose tuning is then left behind */
@@ -53,7 +56,9 @@ public class HouseVoices {
                 .anyMatch(other -> !other.id().equals(id) && other.name().equalsIgnoreCase(called))) {
             throw new Refused("Another voice is called " + called + ". Choose a name of its own.");
         }
-        table.save(new HouseVoice(id, called, description.strip().replace('\0', ' '), of.baseId(), tuning));
+        table.save(
+                visits.workspace(),
+                new HouseVoice(id, called, description.strip().replace('\0', ' '), of.baseId(), tuning));
         catalogue.changed();
         Voice made = require(id);
         try {

@@ -68,6 +68,19 @@ class Errors {
         return answer(HttpStatus.FORBIDDEN, error.getMessage(), request);
     }
 
+    /** A page leads to the door, and from there back to where somebody wanted to go. */
+    @ExceptionHandler(SignInFirst.class)
+    Object signIn(SignInFirst error, HttpServletRequest request) {
+        if (!request.getMethod().equals("GET") || !page(request)) {
+            return answer(HttpStatus.UNAUTHORIZED, error.getMessage(), request);
+        }
+        String wanted =
+                request.getRequestURI() + (request.getQueryString() == null ? "" : "?" + request.getQueryString());
+        ModelAndView door = new ModelAndView("redirect:/sign-in");
+        door.addObject("then", wanted);
+        return door;
+    }
+
     /** The sentence comes with the number to agree to. */
     @ExceptionHandler(PriceFirst.class)
     Object price(PriceFirst price) {
@@ -171,11 +184,16 @@ class Errors {
                 request);
     }
 
+    /** True when somebody looks at the answer, and no script of a page. */
+    private static boolean page(HttpServletRequest request) {
+        String accept = String.valueOf(request.getHeader("Accept")).toLowerCase(Locale.ROOT);
+        return request.getHeader("HX-Request") == null && accept.contains("text/html");
+    }
+
     private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
         // a stream of events that can't begin is answered like anything else
         request.removeAttribute(HandlerMapping.PRODUCIBLE_MEDIA_TYPES_ATTRIBUTE);
-        String accept = String.valueOf(request.getHeader("Accept")).toLowerCase(Locale.ROOT);
-        if (request.getHeader("HX-Request") == null && accept.contains("text/html")) {
+        if (page(request)) {
             ModelAndView page = new ModelAndView(
                     "error",
                     Map.of(
@@ -185,7 +203,7 @@ class Errors {
                             status.value(),
                             // who came by a link or a feed has no shelf
                             "stranger",
-                            request.getRequestURI().matches("/[sf]/.*")));
+                            request.getRequestURI().matches("/([sf]|join)/.*")));
             page.setStatus(status);
             return page;
         }

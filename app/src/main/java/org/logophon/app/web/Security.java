@@ -12,7 +12,8 @@ import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 
 /**
- * A loopback application of one person: no login, but no other site may act through the person's browser.
+ * No other site may act through a person's browser, and the application answers under its own names only. Who may do what is
+ * no matter of this: {@code people.Access} decides.
  */
 @Configuration
 class Security {
@@ -25,11 +26,21 @@ class Security {
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, EarlyAnswer answers) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, EarlyAnswer answers, WhoMayCall who) throws Exception {
+        if (who.publicByTls()) {
+            http.redirectToHttps(https -> https.requestMatchers(
+                    request -> who.publicHost().equalsIgnoreCase(request.getServerName()) && !request.isSecure()));
+        }
         return http.addFilterBefore(new OwnPagesOnly(answers), CsrfFilter.class)
                 .exceptionHandling(errors -> errors.accessDeniedHandler(
                         (request, response, denied) -> answers.refuse(request, response, TOKEN_MISSING)))
-                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .authorizeHttpRequests(requests -> requests
+                        // which disk, and how full, is no matter of who comes from elsewhere
+                        .requestMatchers(request -> request.getRequestURI().startsWith("/actuator")
+                                && !LOOPBACK.contains(request.getServerName()))
+                        .denyAll()
+                        .anyRequest()
+                        .permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(new TokenCookies()))
                 .headers(headers -> headers.addHeaderWriter((request, response) ->
@@ -44,9 +55,9 @@ class Security {
 
     /** A name that was rebound to this machine by somebody's DNS is turned away. */
     @Bean
-    HttpFirewall loopbackNames() {
+    HttpFirewall ownNames(WhoMayCall who) {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
-        firewall.setAllowedHostnames(LOOPBACK::contains);
+        firewall.setAllowedHostnames(name -> LOOPBACK.contains(name) || name.equalsIgnoreCase(who.publicHost()));
         return firewall;
     }
 }

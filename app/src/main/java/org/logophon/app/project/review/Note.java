@@ -8,7 +8,7 @@ import org.logophon.core.review.NotePlace;
  * A remark on a word.
  *
  * @param place    as it was written
- * @param writer   name of who wrote it by a link; empty for who works here
+ * @param writer   name of who wrote it; empty while nobody has one
  * @param take     that was heard; null when it is gone
  * @param takeName of it; null with it
  * @param doneAt   null while it is open

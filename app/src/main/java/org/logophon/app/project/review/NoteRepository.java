@@ -61,6 +61,16 @@ public class NoteRepository {
                 .optional();
     }
 
+    /** True for who wrote it while they were signed in by that name. */
+    public boolean writtenBy(UUID note, By by) {
+        return jdbc.sql("select 1 from note where id = :id and writer = :writer and share_id is null")
+                .param("id", note)
+                .param("writer", by.name())
+                .query(Integer.class)
+                .optional()
+                .isPresent();
+    }
+
     public UUID add(UUID cue, UUID take, NotePlace place, String remark, By by) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""

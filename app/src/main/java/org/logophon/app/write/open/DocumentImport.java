@@ -180,7 +180,10 @@ class DocumentImport {
                     ? "Script"
                     : document.name().strip();
             Project made = table.create(
-                    name.substring(0, Math.min(name.length(), Project.LONGEST_NAME)), model.language(), null);
+                    model.workspace(),
+                    name.substring(0, Math.min(name.length(), Project.LONGEST_NAME)),
+                    model.language(),
+                    null);
             into(made.id(), List.of(document), "replace", made.scriptVersion());
             first = first == null ? "/projects/" + made.id() + "/write" : first;
         }

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.people.Visits;
 import org.logophon.core.proof.WatchWord;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -15,10 +16,12 @@ import org.springframework.stereotype.Repository;
 class WatchRepository {
 
     private final JdbcClient jdbc;
+    private final Visits visits;
     private final Clock clock;
 
-    WatchRepository(JdbcClient jdbc, Clock clock) {
+    WatchRepository(JdbcClient jdbc, Visits visits, Clock clock) {
         this.jdbc = jdbc;
+        this.visits = visits;
         this.clock = clock;
     }
 
@@ -26,16 +29,18 @@ class WatchRepository {
     record StoredWatchWord(UUID id, WatchWord word) {}
 
     List<StoredWatchWord> all() {
-        return jdbc.sql("select * from watch_word order by lower(avoid)")
+        return jdbc.sql("select * from watch_word where workspace_id = :workspace order by lower(avoid)")
+                .param("workspace", visits.workspace())
                 .query(WatchRepository::kept)
                 .list();
     }
 
     void put(WatchWord word) {
         jdbc.sql("""
-                insert into watch_word (id, avoid, instead, note, at) values (:id, :avoid, :instead, :note, :now)
-                on conflict (avoid) do update set instead = excluded.instead, note = excluded.note""")
+                insert into watch_word (id, workspace_id, avoid, instead, note, at) values (:id, :workspace, :avoid, :instead, :note, :now)
+                on conflict (workspace_id, avoid) do update set instead = excluded.instead, note = excluded.note""")
                 .param("id", UUID.randomUUID())
+                .param("workspace", visits.workspace())
                 .param("avoid", word.avoid())
                 .param("instead", word.instead().toArray(String[]::new))
                 .param("note", word.note())
@@ -44,7 +49,10 @@ class WatchRepository {
     }
 
     void remove(UUID id) {
-        jdbc.sql("delete from watch_word where id = :id").param("id", id).update();
+        jdbc.sql("delete from watch_word where id = :id and workspace_id = :workspace")
+                .param("id", id)
+                .param("workspace", visits.workspace())
+                .update();
     }
 
     private static StoredWatchWord kept(ResultSet row, int at) throws SQLException {

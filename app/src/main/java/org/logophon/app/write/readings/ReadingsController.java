@@ -123,9 +123,16 @@ class ReadingsController {
             @RequestParam(defaultValue = "false") boolean house,
             Model model) {
         projects.require(id);
-        readings.put(
-                house ? null : id, new Reading(written, said, PronunciationKind.of(as), checked(language), matchCase));
+        put(id, house, new Reading(written, said, PronunciationKind.of(as), checked(language), matchCase));
         return list(id, model);
+    }
+
+    private void put(UUID project, boolean house, Reading reading) {
+        if (house) {
+            readings.putForHouse(project, reading);
+        } else {
+            readings.put(project, reading);
+        }
     }
 
     private static String checked(String language) {
@@ -191,7 +198,7 @@ class ReadingsController {
         List<Reading> taken = read.readings().stream()
                 .filter(r -> "take".equals(conflicts) || !differing.contains(r))
                 .toList();
-        taken.forEach(r -> readings.put(house ? null : id, r));
+        taken.forEach(r -> put(id, house, r));
         model.addAttribute(
                 "notice",
                 (taken.size() == 1 ? "1 reading imported." : taken.size() + " readings imported.")

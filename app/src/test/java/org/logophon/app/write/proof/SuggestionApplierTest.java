@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.people.Workspace;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Picture;
 import org.logophon.app.project.PlaceReading;
@@ -65,6 +66,7 @@ class SuggestionApplierTest {
         ScriptShape shape = new ScriptShape(Splitting.DEFAULT, HandCuts.NONE, CueNumbers.DEFAULT, false);
         Project project = new Project(
                 id,
+                Workspace.FIRST,
                 "A",
                 "en-GB",
                 null,

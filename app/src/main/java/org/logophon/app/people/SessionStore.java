@@ -1,0 +1,32 @@
+package org.logophon.app.people;
+
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
+import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.DefaultCookieSerializer;
+
+/** Sessions are in the database, so that they outlive a restart and hold on every node. One that isn't used for a fortnight ends. */
+@Configuration
+@ConditionalOnProperty(name = "logophon.people.on", havingValue = "true")
+@EnableJdbcHttpSession(tableName = "session", maxInactiveIntervalInSeconds = 14 * 24 * 3600)
+class SessionStore {
+
+    /** The ports of a machine share their cookies: each has its own name. */
+    @Bean
+    CookieSerializer cookies(@Value("${server.port}") int port) {
+        DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+        cookie.setCookieName("logophon-session-" + port);
+        cookie.setUseHttpOnlyCookie(true);
+        cookie.setSameSite("Lax");
+        return cookie;
+    }
+
+    @Bean
+    PostgreSqlJdbcIndexedSessionRepositoryCustomizer twiceAtOnce() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+    }
+}

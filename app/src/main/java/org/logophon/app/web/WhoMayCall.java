@@ -1,0 +1,11 @@
+package org.logophon.app.web;
+
+/** How others reach the application, beside the names of this machine itself. */
+public interface WhoMayCall {
+
+    /** Name by which others reach it; null for nobody else. */
+    String publicHost();
+
+    /** True when others reach it by TLS only. */
+    boolean publicByTls();
+}
