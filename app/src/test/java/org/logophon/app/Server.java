@@ -27,7 +27,7 @@ public final class Server {
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
 
-    Server(String address) {
+    public Server(String address) {
         this.address = address;
     }
 
@@ -156,10 +156,19 @@ public final class Server {
     }
 
     public String token() {
+        return cookie("logophon-token-");
+    }
+
+    /** Value of a cookie whose name begins so; empty for none. */
+    String cookie(String name) {
         return cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().startsWith("logophon-token-"))
+                .filter(c -> c.getName().startsWith(name))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");
+    }
+
+    CookieManager cookies() {
+        return cookies;
     }
 }

@@ -12,8 +12,10 @@ import org.springframework.session.web.http.DefaultCookieSerializer;
 /** Sessions are in the database, so that they outlive a restart and hold on every node. One that isn't used for a fortnight ends. */
 @Configuration
 @ConditionalOnProperty(name = "logophon.people.on", havingValue = "true")
-@EnableJdbcHttpSession(tableName = "session", maxInactiveIntervalInSeconds = 14 * 24 * 3600)
+@EnableJdbcHttpSession(tableName = "session", maxInactiveIntervalInSeconds = SessionStore.FORTNIGHT_SECONDS)
 class SessionStore {
+
+    static final int FORTNIGHT_SECONDS = 14 * 24 * 3600;
 
     /** The ports of a machine share their cookies: each has its own name. */
     @Bean
@@ -22,6 +24,7 @@ class SessionStore {
         cookie.setCookieName("logophon-session-" + port);
         cookie.setUseHttpOnlyCookie(true);
         cookie.setSameSite("Lax");
+        cookie.setCookieMaxAge(FORTNIGHT_SECONDS);
         return cookie;
     }
 

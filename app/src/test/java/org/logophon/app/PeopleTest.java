@@ -1,0 +1,386 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** People: how they come in, what they have, and how they are out again. */
+class PeopleTest extends PeopleApplication {
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    /** What a page or a script is told. */
+    private static String sentence(HttpResponse<String> answer) {
+        return answer.body().startsWith("{")
+                ? Server.parse(answer).get("sentence").asString()
+                : answer.body()
+                        .replaceAll("(?s).*<h1 class=\"h5\">(.*?)</h1>.*", "$1")
+                        .replace("&#39;", "'");
+    }
+
+    private HttpResponse<String> signIn(Server server, String name, String phrase) {
+        return server.post("/sign-in", Map.of("name", name, "phrase", phrase));
+    }
+
+    @Test
+    void theLinkInTheLogMakesAnOwnerOnce() {
+        Server keeper = keeper();
+        assertThat(keeper.get("/").body())
+                .contains("New project")
+                .contains("Morwenna")
+                .contains("Space");
+        HttpResponse<String> again = nobody().post(firstLink(), Map.of("name", "Somebody", "phrase", PHRASE));
+        assertThat(again.statusCode()).isEqualTo(410);
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from invitation where token_sha256 = ?",
+                        Integer.class,
+                        firstLink().replace("/join/", "")))
+                .as("it is kept as a digest only")
+                .isZero();
+        assertThat(jdbc.queryForList("select phrase from person", String.class))
+                .allSatisfy(kept -> assertThat(kept).startsWith("$2"));
+    }
+
+    @Test
+    void whoIsNotSignedInSeesTheDoorAndIsLedBack() {
+        String project = project(keeper(), "", "Behind the door", "A lamp.");
+        HttpResponse<String> page = nobody().get(project + "/write?x=1");
+        assertThat(page.statusCode()).isEqualTo(302);
+        assertThat(page.headers().firstValue("Location").orElseThrow())
+                .endsWith("/sign-in?then=%2Fprojects%2F" + project.replace("/projects/", "") + "%2Fwrite%3Fx%3D1");
+        assertThat(nobody().send(nobody().request(project + "/programme").setHeader("Accept", "application/json"))
+                        .statusCode())
+                .isEqualTo(401);
+        assertThat(sentence(nobody().post(project + "/render", Map.of()))).contains("You are signed out");
+        Server again = nobody();
+        String then = project + "/listen";
+        assertThat(Server.parse(again.post("/sign-in", Map.of("name", "morwenna ", "phrase", PHRASE, "then", then)))
+                        .get("address")
+                        .asString())
+                .isEqualTo(then);
+        assertThat(again.get(then).statusCode()).isEqualTo(200);
+        for (String elsewhere : new String[] {"//evil.example/", "https://evil.example", "/\\evil.example"}) {
+            assertThat(nobody().get("/sign-in?then=" + elsewhere.replace("\\", "%5C"))
+                            .body())
+                    .doesNotContain("evil.example");
+        }
+    }
+
+    @Test
+    void wrongPassPhrasesHaveToWaitAndNamesAreNotTold() {
+        String name = named("Wrong");
+        comes(keeper(), "", "editor", name);
+        for (String who : new String[] {name, named("Nobody")}) {
+            for (int i = 0; i < 5; i++) {
+                HttpResponse<String> wrong = signIn(nobody(), who, "not this one at all " + i);
+                assertThat(wrong.statusCode()).isEqualTo(403);
+                assertThat(sentence(wrong)).isEqualTo("That isn't a name with its pass phrase.");
+            }
+            assertThat(signIn(nobody(), who, PHRASE).statusCode()).as(who).isEqualTo(429);
+        }
+        jdbc.update("update sign_in_try set wait_until = now() - interval '1 second'");
+        assertThat(signIn(nobody(), name, "wrong again, for certain").statusCode())
+                .isEqualTo(403);
+        assertThat(sentence(signIn(nobody(), name, PHRASE))).contains("Try again in 3");
+        jdbc.update("update sign_in_try set wait_until = now() - interval '1 second'");
+        assertThat(signIn(nobody(), name, PHRASE).statusCode()).isEqualTo(200);
+        assertThat(signIn(nobody(), name, "x".repeat(100)).statusCode())
+                .as("counted anew; longer than bcrypt looks at")
+                .isEqualTo(403);
+    }
+
+    @Test
+    void manyWrongOnesAtOnceAreAsManyTries() {
+        String name = named("Hurried");
+        comes(keeper(), "", "editor", name);
+        List<CompletableFuture<Integer>> tries = IntStream.range(0, 24)
+                .mapToObj(i -> CompletableFuture.supplyAsync(
+                        () -> signIn(nobody(), name, "a guess of many " + i).statusCode()))
+                .toList();
+        long looked = tries.stream()
+                .map(CompletableFuture::join)
+                .filter(status -> status == 403)
+                .count();
+        assertThat(looked).isLessThanOrEqualTo(5);
+    }
+
+    @Test
+    void aNewPassPhraseAndSigningOutEverywhereEndTheOthers() {
+        String name = named("Twice");
+        Server here = comes(keeper(), "", "editor", name);
+        Server there = nobody();
+        signIn(there, name, PHRASE);
+        assertThat(there.get("/me").statusCode()).isEqualTo(200);
+        assertThat(here.post("/me/phrase", Map.of("now", "not mine, I fear", "phrase", "another one of some words"))
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(sentence(here.post("/me/phrase", Map.of("now", PHRASE, "phrase", "too short"))))
+                .contains("15 characters");
+        assertThat(sentence(here.post("/me/phrase", Map.of("now", PHRASE, "phrase", "another one of some words"))))
+                .contains("Everywhere else you are signed out");
+        assertThat(there.get("/me").statusCode()).isEqualTo(302);
+        assertThat(here.get("/me").statusCode()).isEqualTo(200);
+        assertThat(signIn(there, name, PHRASE).statusCode()).isEqualTo(403);
+        assertThat(signIn(there, name, "another one of some words").statusCode())
+                .isEqualTo(200);
+        assertThat(here.post("/me/sign-out-everywhere", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(here.get("/me").statusCode()).isEqualTo(302);
+        assertThat(there.get("/me").statusCode()).isEqualTo(302);
+    }
+
+    /** A session that was known before somebody signed in isn't theirs (session fixation). */
+    @Test
+    void signingInBeginsANewSession() {
+        String name = named("Fixed");
+        Server first = comes(keeper(), "", "editor", name);
+        String before = first.cookie("logophon-session-");
+        assertThat(before).isNotEmpty();
+        signIn(first, name, PHRASE);
+        assertThat(first.cookie("logophon-session-")).isNotEqualTo(before);
+        first.post("/me/sign-out", Map.of());
+        assertThat(first.get("/me").statusCode()).isEqualTo(302);
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from session where session_id = ?",
+                        Integer.class,
+                        new String(Base64.getDecoder().decode(before))))
+                .isZero();
+    }
+
+    @Test
+    void invitationsAreUsedOnceTakenBackAndEnd() {
+        Server owner = keeper();
+        String workspace = workspace(owner, named("Invited"));
+        String link = invitation(owner, workspace, "listener");
+        assertThat(nobody().get(link).body()).contains("a listener").contains("hears, notes and approves");
+        assertThat(sentence(nobody().post(link, Map.of("name", "MORWENNA", "phrase", PHRASE))))
+                .isEqualTo("Somebody here is called MORWENNA. Choose another name.");
+        assertThat(nobody().post(link, Map.of("name", " ", "phrase", PHRASE)).statusCode())
+                .isEqualTo(422);
+        assertThat(nobody().post(link, Map.of("name", named("Short"), "phrase", "short"))
+                        .statusCode())
+                .isEqualTo(422);
+        Server comes = nobody();
+        String name = named("Tamsin");
+        assertThat(comes.post(link, Map.of("name", name, "phrase", PHRASE)).statusCode())
+                .isEqualTo(200);
+        assertThat(nobody().post(link, Map.of("name", named("Late"), "phrase", PHRASE))
+                        .statusCode())
+                .isEqualTo(410);
+        assertThat(owner.get(workspace + "/people").body()).contains(name);
+        // taken back
+        String back = invitation(owner, workspace, "editor");
+        String list = owner.get(workspace + "/people/list").body();
+        String id = list.replaceAll("(?s).*invitations/([0-9a-f-]{36})/take-back.*", "$1");
+        owner.post(workspace + "/people/invitations/" + id + "/take-back", Map.of());
+        assertThat(nobody().get(back).statusCode()).isEqualTo(410);
+        // ended
+        String late = invitation(owner, workspace, "editor");
+        jdbc.update("update invitation set until = now() - interval '1 second' where ended_at is null");
+        assertThat(nobody().get(late).statusCode()).isEqualTo(410);
+        assertThat(nobody().get("/join/nothing").statusCode()).isEqualTo(404);
+        // with a name that is here already, also for more than one has
+        String more = invitation(owner, workspace, "editor");
+        assertThat(comes.get(more).body()).contains("You are").contains("an editor");
+        assertThat(comes.post(more + "/mine", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(comes.get(workspace).body()).contains("New project");
+    }
+
+    @Test
+    void aForgottenPassPhraseIsChosenAnewByALink() {
+        String name = named("Forgetful");
+        Server person = comes(keeper(), "", "editor", name);
+        UUID id = jdbc.queryForObject("select id from person where name = ?", UUID.class, name);
+        String link = Server.parse(keeper().post("/people/members/" + id + "/phrase", Map.of()))
+                .get("address")
+                .asString();
+        assertThat(nobody().post(link, Map.of("name", named("Thief"), "phrase", PHRASE))
+                        .statusCode())
+                .as("it is no invitation")
+                .isEqualTo(422);
+        assertThat(nobody().post(link + "/phrase", Map.of("phrase", "words that I remember"))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(person.get("/me").statusCode()).isEqualTo(302);
+        assertThat(signIn(person, name, "words that I remember").statusCode()).isEqualTo(200);
+        assertThat(nobody().post(link + "/phrase", Map.of("phrase", "words of somebody else"))
+                        .statusCode())
+                .isEqualTo(410);
+    }
+
+    @Test
+    void aWorkspaceKeepsAnOwnerAndWhoIsTakenOutIsOutAtOnce() throws Exception {
+        Server owner = keeper();
+        String workspace = workspace(owner, named("Kept"));
+        String project = project(owner, workspace, "Kept", "A lamp.");
+        String name = named("Editor");
+        Server editor = comes(owner, workspace, "editor", name);
+        UUID id = jdbc.queryForObject("select id from person where name = ?", UUID.class, name);
+        assertThat(sentence(owner.post(workspace + "/people/leave", Map.of()))).contains("has an owner");
+        assertThat(editor.get(project + "/write").statusCode()).isEqualTo(200);
+        HttpResponse<InputStream> stream = HttpClient.newBuilder()
+                .cookieHandler(editor.cookies())
+                .build()
+                .send(
+                        editor.request(project + "/events")
+                                .setHeader("Accept", "text/event-stream")
+                                .build(),
+                        HttpResponse.BodyHandlers.ofInputStream());
+        assertThat(stream.statusCode()).isEqualTo(200);
+        assertThat(owner.post(workspace + "/people/members/" + id, Map.of("role", "listener"))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(editor.get(project + "/write").statusCode()).isEqualTo(403);
+        CompletableFuture<byte[]> rest = CompletableFuture.supplyAsync(() -> {
+            try {
+                return stream.body().readAllBytes();
+            } catch (IOException broken) {
+                return new byte[0];
+            }
+        });
+        assertThat(rest).as("its stream ends, and is asked for again").succeedsWithin(Duration.ofSeconds(20));
+        assertThat(owner.post(workspace + "/people/members/" + id + "/remove", Map.of())
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(editor.get(project + "/listen").statusCode()).isEqualTo(404);
+        assertThat(editor.get("/").statusCode()).as("in no workspace any more").isEqualTo(403);
+        assertThat(editor.get("/me").body()).contains("You are in none.");
+        assertThat(owner.post(workspace + "/people/members/" + id + "/remove", Map.of())
+                        .statusCode())
+                .as("twice")
+                .isEqualTo(404);
+    }
+
+    @Test
+    void eachWorkspaceHasListsOfItsOwn() {
+        Server owner = keeper();
+        String here = workspace(owner, named("Here"));
+        String there = workspace(owner, named("There"));
+        String mine = project(owner, here, named("Of here"), "The Tywyn lamp is very unique.");
+        String other = project(owner, there, named("Of there"), "The Tywyn lamp is very unique.");
+        owner.post(mine + "/watch", Map.of("avoid", "lamp", "instead", "light"));
+        owner.post(mine + "/readings", Map.of("written", "Tywyn", "said", "Towin", "house", "true"));
+        owner.post(mine + "/voices/isla/note", Map.of("note", "ours alone", "groups", "ours"));
+        String voice = Server.parse(owner.post(
+                        mine + "/voices/house", Map.of("name", named("Ours"), "base", "isla", "tunePace", "90")))
+                .get("voice")
+                .asString();
+        owner.post(mine + "/deliver/sets", Map.of("name", "Set of ours"));
+        owner.post(here + "/feed", Map.of("title", "Feed of ours"));
+        for (String list : new String[] {"/watch", "/readings"}) {
+            assertThat(owner.get(mine + list).body()).containsAnyOf("light", "Towin");
+            assertThat(owner.get(other + list).body()).doesNotContain("light", "Towin");
+        }
+        assertThat(owner.get(mine + "/cast?search=isla&language=English").body())
+                .contains("ours alone");
+        assertThat(owner.get(other + "/cast?search=isla&language=English").body())
+                .doesNotContain("ours alone", voice);
+        assertThat(sentence(owner.post(other + "/cast", Map.of("role", "Narrator", "voice", voice))))
+                .startsWith("There is no voice");
+        assertThat(owner.post(other + "/voices/" + voice + "/remove", Map.of()).statusCode())
+                .isEqualTo(404);
+        assertThat(owner.get(here + "/feed").body()).contains("Feed of ours");
+        assertThat(owner.get(there + "/feed").body()).doesNotContain("Feed of ours");
+        assertThat(owner.get(here).body()).contains("Of here").doesNotContain("Of there");
+        assertThat(owner.get(there).body()).contains("Of there").doesNotContain("Of here");
+        // the house's reading goes only where it belongs, by its id too
+        String reading =
+                owner.get(mine + "/readings").body().replaceAll("(?s).*readings/([0-9a-f-]{36})/remove.*", "$1");
+        assertThat(owner.post(other + "/readings/" + reading + "/remove", Map.of())
+                        .statusCode())
+                .isEqualTo(404);
+        // and a copy stays where its project is
+        owner.post(mine + "/duplicate", Map.of());
+        assertThat(owner.get(here).body()).contains("(copy)");
+        assertThat(owner.get(there).body()).doesNotContain("(copy)");
+    }
+
+    @Test
+    void notesApprovalsAndWindowsHaveNames() {
+        Server owner = keeper();
+        String workspace = workspace(owner, named("Names"));
+        String project = project(owner, workspace, "Names", "The lamp burns.");
+        String name = named("Listener");
+        Server listener = comes(owner, workspace, "listener", name);
+        String cue = owner.cues(project).get(0).get("id").asString();
+        assertThat(listener.post(project + "/cues/" + cue + "/notes", Map.of("at", "4", "remark", "Slower."))
+                        .statusCode())
+                .isEqualTo(200);
+        owner.post(project + "/cues/" + cue + "/notes", Map.of("at", "4", "remark", "Mine."));
+        JsonNode notes = owner.json(project + "/cues/" + cue + "/notes");
+        assertThat(notes.toString()).contains(name, "Morwenna");
+        for (JsonNode note : notes) {
+            boolean own = note.get("writer").asString().equals(name);
+            assertThat(listener.post(
+                                    project + "/notes/" + note.get("id").asString(),
+                                    Map.of(
+                                            "remark",
+                                            "Otherwise.",
+                                            "version",
+                                            note.get("version").asString()))
+                            .statusCode())
+                    .isEqualTo(own ? 200 : 403);
+            assertThat(listener.post(project + "/notes/" + note.get("id").asString() + "/delete", Map.of())
+                            .statusCode())
+                    .isEqualTo(own ? 200 : 403);
+        }
+        owner.post(project + "/here", Map.of("page", UUID.randomUUID().toString(), "step", "write", "cue", cue));
+        JsonNode others = Server.parse(listener.post(
+                project + "/here", Map.of("page", UUID.randomUUID().toString(), "step", "listen")));
+        assertThat(others.get(0).get("person").asString()).isEqualTo("Morwenna");
+    }
+
+    /** As RFC 7239 has it of its forerunners, X-Forwarded-*: what the proxy in front was asked. */
+    @Test
+    void behindAProxyItKnowsHowItWasAsked() {
+        Server outside = nobody();
+        assertThat(outside.send(outside.request("/sign-in")
+                                .header("X-Forwarded-Host", "narration.example")
+                                .header("X-Forwarded-Proto", "http"))
+                        .headers()
+                        .firstValue("Location"))
+                .as("others come by TLS only")
+                .contains("https://narration.example/sign-in");
+        HttpResponse<String> door = outside.send(outside.request("/sign-in")
+                .header("X-Forwarded-Host", "narration.example")
+                .header("X-Forwarded-Proto", "https"));
+        assertThat(door.statusCode()).isEqualTo(200);
+        assertThat(door.headers().allValues("Set-Cookie"))
+                .anySatisfy(cookie -> assertThat(cookie).contains("logophon-token-", "Secure"));
+        assertThat(door.headers().firstValue("Strict-Transport-Security")).isPresent();
+        assertThat(outside.send(outside.request("/sign-in")
+                                .header("X-Forwarded-Host", "other.example")
+                                .header("X-Forwarded-Proto", "https"))
+                        .statusCode())
+                .as("a name that isn't ours")
+                .isEqualTo(400);
+        assertThat(outside.send(outside.request("/actuator/health")
+                                .header("X-Forwarded-Host", "narration.example")
+                                .header("X-Forwarded-Proto", "https"))
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(outside.get("/actuator/health").statusCode()).isEqualTo(200);
+        HttpRequest.Builder enter = outside.request("/sign-in")
+                .header("X-Forwarded-Host", "narration.example")
+                .header("X-Forwarded-Proto", "https")
+                .header("Origin", "https://evil.example")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("name=a&phrase=b"));
+        assertThat(outside.send(enter).statusCode()).isEqualTo(403);
+    }
+}
