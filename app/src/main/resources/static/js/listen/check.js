@@ -1,6 +1,7 @@
 // What a measurement finds in the kept takes, where an ear tires.
 
 import { ask, button, element, say } from '../app.js';
+import { edits } from './may.js';
 
 const AGAIN_MS = 300;
 const takes = count => `${count} kept take${count === 1 ? '' : 's'}`;
@@ -41,8 +42,8 @@ export function checkPanel(box, project, acts) {
     const made = element('li', 'finding');
     made.append(element('b', '', `${finding.number} · ${finding.label}`), element('p', '', finding.sentence));
     const acting = element('div', 'acts');
-    acting.append(button('btn-quiet', 'hear it', () => acts.hear(finding), `Hear it: ${finding.sentence}`),
-      button('btn-quiet', 'leave it', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Leave it: ${finding.sentence}`));
+    acting.append(button('btn-quiet', 'hear it', () => acts.hear(finding), `Hear it: ${finding.sentence}`));
+    if (edits) acting.append(button('btn-quiet', 'leave it', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Leave it: ${finding.sentence}`));
     made.append(acting);
     return made;
   }

@@ -1,6 +1,7 @@
 // Takes in lanes, word under word: the lane that is heard keeps its own time, and the others are laid under its words.
 
 import { button, element } from '../app.js';
+import { edits } from './may.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
 const HEIGHT = 54;
@@ -149,6 +150,7 @@ export function drawLanes(box, takes, heard, hidden, acts) {
 function menu(take, i, acts) {
   const box = element('div', 'laneacts');
   const what = take.name;
+  if (!edits) return box;
   box.append(button('btn-quiet', take.starred ? '★' : '☆', () => acts.act(i, 'star'), `${take.starred ? 'Take the star off' : 'Star'} ${what}`));
   if (!take.kept) box.append(button('btn-quiet', 'keep', () => acts.act(i, 'keep'), `Keep ${what}`));
   box.append(button('btn-quiet', 'describe', () => acts.act(i, 'describe'), `Name, labels and note of ${what}`),

@@ -283,7 +283,7 @@ page('side-tabs').addEventListener('keydown', event => {
   if (!step) return;
   event.preventDefault();
   event.stopPropagation();
-  const tabs = [...page('side-tabs').querySelectorAll('[role=tab]')];
+  const tabs = [...page('side-tabs').querySelectorAll('[role=tab]')].filter(one => one.offsetParent);
   const next = tabs[(tabs.indexOf(event.target) + step + tabs.length) % tabs.length];
   tab(next.id.slice(4));
   next.focus();

@@ -1,5 +1,7 @@
 // The keys of Listen: one table, which binds them and from which their page is made.
 
+import { edits } from './may.js';
+
 /** @param page what the keys do to it */
 export function listenKeys(page) {
   const { ear } = page;
@@ -14,7 +16,7 @@ export function listenKeys(page) {
     return true;
   };
   const jump = way => { const at = ear.step(way, page.open); if (at !== undefined) page.place(at); };
-  const table = [
+  const all = [
     { group: 'Hear', keys: ['Space'], what: 'this cue from here, or stop', act: event => free(event, () => ear.toggle(ear.at())) },
     { group: 'Hear', keys: ['Shift+Space'], what: 'on through the programme, or stop', act: event => free(event, () => ear.toggleOn(ear.at())) },
     { group: 'Hear', keys: [',', '.'], what: '2 seconds back, on', act: event => { jump(event.key === '.' ? 1 : -1); } },
@@ -28,15 +30,16 @@ export function listenKeys(page) {
     { group: 'Judge', keys: ['Shift+Enter'], what: 'take the approval back', act: event => free(event, page.withdraw) },
     { group: 'Judge', keys: ['N'], what: 'stop, and note something at this word', act: page.note },
     { group: 'Takes', keys: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], what: 'hear that take from the same word', act: event => { page.hear(Number(event.key) - 1); } },
-    { group: 'Takes', keys: ['K'], what: 'keep the take that is heard', act: page.keep },
-    { group: 'Takes', keys: ['M'], what: 'one more take of the cue', act: () => { page.more(1); } },
-    { group: 'Takes', keys: ['Shift+M'], what: 'five more', act: () => { page.more(5); } },
-    { group: 'Takes', keys: ['S'], what: 'star, or take the star off', act: page.star },
-    { group: 'Takes', keys: ['T'], what: 'name, labels and note of the take', act: page.describe },
+    { group: 'Takes', edits: true, keys: ['K'], what: 'keep the take that is heard', act: page.keep },
+    { group: 'Takes', edits: true, keys: ['M'], what: 'one more take of the cue', act: () => { page.more(1); } },
+    { group: 'Takes', edits: true, keys: ['Shift+M'], what: 'five more', act: () => { page.more(5); } },
+    { group: 'Takes', edits: true, keys: ['S'], what: 'star, or take the star off', act: page.star },
+    { group: 'Takes', edits: true, keys: ['T'], what: 'name, labels and note of the take', act: page.describe },
     { group: 'Takes', keys: ['H'], what: 'hide which take is which', act: page.hide },
-    { group: 'Takes', keys: ['Delete'], what: 'delete the take that is heard', act: page.remove },
+    { group: 'Takes', edits: true, keys: ['Delete'], what: 'delete the take that is heard', act: page.remove },
     { group: 'Takes', keys: ['V'], what: 'the other version of the programme, at the same word', act: () => { ear.switchVersion(); } },
     { group: 'Page', keys: ['?'], what: 'these keys', act: showKeys },
   ];
+  const table = all.filter(key => edits || !key.edits);
   return { table, explain: showKeys };
 }

@@ -1,6 +1,7 @@
 // Notes on words: written where the ear stops, done in a later take.
 
 import { ask, button, element, say } from '../app.js';
+import { changes, edits } from './may.js';
 
 const form = fields => { const made = new FormData(); Object.entries(fields).forEach(([name, value]) => made.append(name, value)); return made; };
 
@@ -50,16 +51,16 @@ export function notesPanel(box, project, acts) {
     if (note.start < 0) made.append(element('p', 'gone', note.number ? 'Its word is gone from the cue.' : 'Its cue has left the script.'));
     made.append(element('p', 'remark', note.remark));
     const acting = element('div', 'acts');
-    if (note.number) {
+    if (note.number && edits) {
       const direct = element('a', 'btn-quiet', 'direct it');
       direct.href = `/projects/${project}/direct?cue=${note.cue}${note.index >= 0 ? `&word=${note.index}` : ''}`;
       acting.append(direct);
     }
-    acting.append(note.open ? button('btn-quiet', 'done', () => send(`/notes/${note.id}/done`, {}), `Done: ${note.remark}`)
+    if (edits) acting.append(note.open ? button('btn-quiet', 'done', () => send(`/notes/${note.id}/done`, {}), `Done: ${note.remark}`)
       : button('btn-quiet', 'open again', () => send(`/notes/${note.id}/open`, {})));
-    acting.append(button('btn-quiet', 'change', () => write({ note, word: note.word }), `Change the note on “${note.word}”`),
-      button('btn-quiet danger', 'delete', async () => { if (await send(`/notes/${note.id}/delete`, {})) offerBack(note); }, `Delete the note on “${note.word}”`),
-      element('span', 'soft when', `${note.writer ? `${note.writer}, ` : ''}${note.take ? `${note.take}, ` : ''}${note.when}`));
+    if (changes(note)) acting.append(button('btn-quiet', 'change', () => write({ note, word: note.word }), `Change the note on “${note.word}”`),
+      button('btn-quiet danger', 'delete', async () => { if (await send(`/notes/${note.id}/delete`, {})) offerBack(note); }, `Delete the note on “${note.word}”`));
+    acting.append(element('span', 'soft when', `${note.writer ? `${note.writer}, ` : ''}${note.take ? `${note.take}, ` : ''}${note.when}`));
     made.append(acting);
     return made;
   }

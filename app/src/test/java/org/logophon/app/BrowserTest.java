@@ -3,8 +3,6 @@ package org.logophon.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
@@ -63,17 +61,7 @@ abstract class BrowserTest extends ApplicationTest {
     }
 
     void accessible(Page page) {
-        List<Rule> violations = new AxeBuilder(page)
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                .analyze()
-                .getViolations();
-        assertThat(violations.stream()
-                        .map(v -> v.getId() + ": "
-                                + v.getNodes().stream()
-                                        .map(n -> n.getHtml() + " " + n.getFailureSummary())
-                                        .toList()))
-                .as(page.url())
-                .isEmpty();
+        Accessible.check(page);
     }
 
     String newProject(String name, String script) {

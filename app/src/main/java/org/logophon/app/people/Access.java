@@ -1,5 +1,6 @@
 package org.logophon.app.people;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
@@ -51,7 +52,9 @@ class Access implements WebMvcConfigurer, HandlerInterceptor {
                 : Rights.of(
                         request.getMethod(),
                         String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE)));
-        if (!settings.on() || right == Right.ANYBODY) {
+        // the end of an answer that was let in when it began
+        boolean begun = request.getDispatcherType() == DispatcherType.ASYNC;
+        if (!settings.on() || begun || right == Right.ANYBODY) {
             return true;
         }
         Person person = sessions.person(request).orElseThrow(SignInFirst::new);

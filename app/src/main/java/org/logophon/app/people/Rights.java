@@ -28,6 +28,7 @@ final class Rights {
             "GET /cues/{cue}/then",
             "GET /takes/{take}/sound/{stamp}.wav",
             "GET /takes/{take}/even/{stamp}.wav",
+            "GET /takes/{take}/score",
             "GET /notes",
             "GET /notes.csv",
             "GET /cues/{cue}/notes",
