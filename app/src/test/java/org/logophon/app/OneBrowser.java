@@ -20,7 +20,7 @@ import org.springframework.util.FileSystemUtils;
 final class OneBrowser {
 
     private static final List<String> COMMAND = List.of(
-            "/usr/bin/chromium",
+            "/usr/bin/chromium-headless-shell",
             "--headless",
             "--remote-debugging-port=0",
             "--no-sandbox",

@@ -28,7 +28,7 @@ public final class BrowserBench {
                 Browser browser = playwright
                         .chromium()
                         .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                                 .setArgs(
                                         List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
             Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
