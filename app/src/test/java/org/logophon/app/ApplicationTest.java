@@ -25,6 +25,8 @@ abstract class ApplicationTest {
     static void hire(DynamicPropertyRegistry properties) {
         properties.add("logophon.hired-address", STAND_IN::address);
         properties.add("logophon.hired-key", () -> HiredStandIn.KEY);
+        properties.add("logophon.translation-address", STAND_IN::address);
+        properties.add("logophon.translation-key", () -> HiredStandIn.KEY);
     }
 
     @LocalServerPort

@@ -34,7 +34,7 @@ class WhoMayTest extends PeopleApplication {
             List.of("nobody", "stranger", "other owner", "listener", "editor", "owner", "keeper");
     /** What names no row of a project: places, kinds, and what its own query looks for in the workspace. */
     private static final Set<String> NO_PARTS =
-            Set.of("id", "stamp", "recipe", "voice", "version", "from", "which", "start", "position", "word");
+            Set.of("id", "stamp", "recipe", "voice", "version", "from", "which", "start", "position", "word", "term");
 
     @Autowired
     @Qualifier("requestMappingHandlerMapping")

@@ -3,12 +3,12 @@ package org.logophon.documents;
 import org.logophon.core.script.Script;
 
 /** Writes script text: headings, paragraphs, notes. */
-final class ScriptText {
+public final class ScriptText {
 
     private final StringBuilder text = new StringBuilder();
     private String role = "";
 
-    void heading(String title) {
+    public void heading(String title) {
         String line = oneLine(title);
         if (!line.isEmpty()) {
             apart();
@@ -17,7 +17,7 @@ final class ScriptText {
     }
 
     /** A paragraph as its document has it: names and notes in it mean what they mean in a script. */
-    void paragraph(String words) {
+    public void paragraph(String words) {
         String kept = words.strip();
         if (!kept.isEmpty()) {
             apart();
@@ -26,7 +26,7 @@ final class ScriptText {
     }
 
     /** One cue, whatever its words look like. @param who empty for the narrator */
-    void cue(String who, String words) {
+    public void cue(String who, String words) {
         String line = oneLine(words);
         if (line.isEmpty()) {
             return;
@@ -52,7 +52,7 @@ final class ScriptText {
         text.append(text.isEmpty() ? "" : "\n\n");
     }
 
-    static String oneLine(String words) {
+    public static String oneLine(String words) {
         return words.strip().replaceAll("\\s+", " ");
     }
 

@@ -50,6 +50,7 @@ public final class StandIn implements AutoCloseable {
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
     private final AtomicInteger answers = new AtomicInteger();
     private final Random random = new Random(1);
+    private final KnownSentences sentences;
     private final Accounts accounts;
     private final String key;
     private final Temper temper;
@@ -63,10 +64,13 @@ public final class StandIn implements AutoCloseable {
         this.key = key;
         this.temper = temper;
         this.accounts = new Accounts(folder, clock);
+        this.sentences = new KnownSentences();
         this.server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
         server.setExecutor(threads);
         server.createContext("/v1/voices", exchange -> answer(exchange, "GET", this::listed));
         server.createContext("/v1/allowance", exchange -> answer(exchange, "GET", this::allowance));
+        server.createContext("/v1/translation/terms", exchange -> answer(exchange, "GET", this::terms));
+        server.createContext("/v1/translation", exchange -> answer(exchange, "POST", this::translation));
         server.createContext("/v1/speech", exchange -> answer(exchange, "POST", this::speech));
         server.start();
     }
@@ -147,6 +151,35 @@ public final class StandIn implements AutoCloseable {
     }
 
     private void speech(HttpExchange exchange) throws IOException {
+        charged(exchange, this::spoken);
+    }
+
+    private void terms(HttpExchange exchange) throws IOException {
+        send(
+                exchange,
+                200,
+                json.writeValueAsString(Map.of(
+                        "pricePerCharacter",
+                        KnownSentences.PRICE,
+                        "currency",
+                        OfferedVoices.CURRENCY,
+                        "mostCharacters",
+                        OfferedVoices.MOST_CHARACTERS,
+                        "languages",
+                        KnownSentences.PAIRS)));
+    }
+
+    private void translation(HttpExchange exchange) throws IOException {
+        charged(exchange, this::translated);
+    }
+
+    private interface Charged {
+        /** @return the answer; null when it was refused */
+        String answer(HttpExchange exchange, String once) throws IOException;
+    }
+
+    /** Charged once for each key, whatever becomes of the answer on its way. */
+    private void charged(HttpExchange exchange, Charged work) throws IOException {
         int turn = answers.incrementAndGet();
         pause();
         if (Temper.turn(temper.busy(), turn)) {
@@ -160,17 +193,54 @@ public final class StandIn implements AutoCloseable {
         }
         String once = exchange.getRequestHeaders().getFirst("Idempotency-Key");
         if (once == null || once.isBlank() || once.length() > 200) {
-            refuse(exchange, 400, "A request for speech brings an Idempotency-Key of 1 to 200 characters.");
+            refuse(exchange, 400, "A request that is charged brings an Idempotency-Key of 1 to 200 characters.");
             return;
         }
         String answer = accounts.answer(once);
         if (answer == null) {
-            answer = spoken(exchange, once);
+            answer = work.answer(exchange, once);
         }
         if (answer != null) {
             // what is charged and never arrives whole is what a client must be ready for
             send(exchange, 200, Temper.turn(temper.broken(), turn) ? answer.substring(0, answer.length() / 2) : answer);
         }
+    }
+
+    private String translated(HttpExchange exchange, String once) throws IOException {
+        JsonNode asked;
+        try {
+            asked = json.readTree(exchange.getRequestBody().readNBytes(MOST_BODY_BYTES));
+        } catch (JacksonException bad) {
+            refuse(exchange, 400, "The body is not JSON.");
+            return null;
+        }
+        String text = asked.path("text").asString("");
+        int characters = text.codePointCount(0, text.length());
+        if (text.isBlank() || characters > OfferedVoices.MOST_CHARACTERS) {
+            refuse(exchange, 400, "A request has 1 to " + OfferedVoices.MOST_CHARACTERS + " characters of text.");
+            return null;
+        }
+        String said = sentences
+                .of(text, asked.path("from").asString(""), asked.path("to").asString(""))
+                .orElse(null);
+        if (said == null) {
+            return json.writeValueAsString(Map.of("text", "", "characters", 0, "sentence", "No translation for this."));
+        }
+        String answer = json.writeValueAsString(Map.of("text", said, "characters", characters));
+        return paid(exchange, once, answer, characters);
+    }
+
+    /** @return null when the allowance doesn't reach */
+    private String paid(HttpExchange exchange, String once, String answer, int characters) throws IOException {
+        if (!accounts.charge(once, answer, characters)) {
+            refuse(
+                    exchange,
+                    402,
+                    "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d."
+                            .formatted(Accounts.ALLOWANCE - accounts.used(), characters));
+            return null;
+        }
+        return answer;
     }
 
     /** @return null when it was refused */
@@ -207,15 +277,7 @@ public final class StandIn implements AutoCloseable {
                 Recipe.of(text, wanted.said(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         String answer = json.writeValueAsString(
                 Map.of("audio", wav(speech), "words", words(speech, text), "characters", characters));
-        if (!accounts.charge(once, answer, characters)) {
-            refuse(
-                    exchange,
-                    402,
-                    "The allowance of this month doesn't reach: %,d characters are left, and this text has %,d."
-                            .formatted(Accounts.ALLOWANCE - accounts.used(), characters));
-            return null;
-        }
-        return answer;
+        return paid(exchange, once, answer, characters);
     }
 
     private static String wav(Speech speech) throws IOException {

@@ -35,6 +35,15 @@ class Agreements {
         return id;
     }
 
+    boolean isOf(UUID agreement, UUID project) {
+        return jdbc.sql("select 1 from agreement where id = :id and project_id = :project")
+                .param("id", agreement)
+                .param("project", project)
+                .query(Integer.class)
+                .optional()
+                .isPresent();
+    }
+
     /** Counts characters before they are asked for. @return false when that is more than was agreed to */
     boolean count(UUID agreement, int characters) {
         return jdbc.sql(

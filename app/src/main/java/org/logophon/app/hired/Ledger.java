@@ -53,6 +53,27 @@ public class Ledger implements Charges {
             String currency,
             long unsettled) {}
 
+    /**
+     * What is charged by the character.
+     *
+     * @param id   in the ledger
+     * @param name for people
+     */
+    public record Charged(String id, String name, BigDecimal pricePerCharacter, String currency) {
+
+        static Charged of(Voice voice) {
+            return new Charged(
+                    voice.id(),
+                    voice.name(),
+                    voice.terms().pricePerCharacter(),
+                    voice.terms().currency());
+        }
+
+        BigDecimal price(int characters) {
+            return pricePerCharacter.multiply(BigDecimal.valueOf(characters));
+        }
+    }
+
     @Override
     public void asked(String key, Voice voice, int characters, String agreed) {
         UUID agreement = agreed == null ? null : UUID.fromString(agreed);
@@ -60,6 +81,15 @@ public class Ledger implements Charges {
             throw new SpeechFailed(
                     voice.name() + " is a hired voice, and nobody has agreed to its price. Render again to see it.");
         }
+        asked(key, Charged.of(voice), characters, agreement);
+    }
+
+    /**
+     * Writes a request down before it is sent.
+     *
+     * @throws SpeechFailed when it is more than was agreed to
+     */
+    public void asked(String key, Charged what, int characters, UUID agreement) {
         transaction.executeWithoutResult(status -> {
             // what was asked for under another agreement and never answered is counted under this one
             int added = jdbc.sql("""
@@ -70,11 +100,11 @@ public class Ledger implements Charges {
                     .param("key", key)
                     .param("agreement", agreement)
                     .param("project", agreements.payer(agreement))
-                    .param("voice", voice.id())
-                    .param("name", voice.name())
+                    .param("voice", what.id())
+                    .param("name", what.name())
                     .param("characters", characters)
-                    .param("price", price(voice, characters))
-                    .param("currency", voice.terms().currency())
+                    .param("price", what.price(characters))
+                    .param("currency", what.currency())
                     .param("now", now())
                     .update();
             if (added > 0 && !agreements.count(agreement, characters)) {
@@ -86,11 +116,16 @@ public class Ledger implements Charges {
 
     @Override
     public void charged(String key, Voice voice, int characters) {
+        charged(key, Charged.of(voice), characters);
+    }
+
+    /** Its answer has come. */
+    public void charged(String key, Charged what, int characters) {
         jdbc.sql(
                         "update charge set state = 'charged', characters = :characters, price = :price, charged_at = :now where key = :key and state = 'asked'")
                 .param("key", key)
                 .param("characters", characters)
-                .param("price", price(voice, characters))
+                .param("price", what.price(characters))
                 .param("now", now())
                 .update();
     }
@@ -130,10 +165,6 @@ public class Ledger implements Charges {
                         row.getString("currency"),
                         row.getLong("unsettled")))
                 .list();
-    }
-
-    private static BigDecimal price(Voice voice, int characters) {
-        return voice.terms().pricePerCharacter().multiply(BigDecimal.valueOf(characters));
     }
 
     private OffsetDateTime now() {

@@ -95,4 +95,14 @@ public class Prices {
         }
         return agreements.make(project, quote.characters());
     }
+
+    /** Somebody saw what so many characters cost, and agreed. @return the agreement to ask under */
+    public UUID agreed(UUID project, int characters) {
+        return agreements.make(project, characters);
+    }
+
+    /** True for an agreement that was made for this project. */
+    public boolean agreedFor(UUID project, UUID agreement) {
+        return agreements.isOf(agreement, project);
+    }
 }

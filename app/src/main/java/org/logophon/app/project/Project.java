@@ -9,6 +9,7 @@ import org.logophon.core.finish.FinishSettings;
  * One video's narration.
  *
  * @param workspace     that it belongs to
+ * @param versionOf     project of which it is a version in another language; null for none
  * @param language      BCP 47 tag of the script
  * @param targetSeconds how long it shall run; null when nobody said
  * @param scriptVersion raised by one with each saved change of the script
@@ -22,6 +23,7 @@ import org.logophon.core.finish.FinishSettings;
 public record Project(
         UUID id,
         UUID workspace,
+        UUID versionOf,
         String name,
         String language,
         Integer targetSeconds,

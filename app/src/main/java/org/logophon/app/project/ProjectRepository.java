@@ -195,6 +195,7 @@ public class ProjectRepository {
         return new Project(
                 row.getObject("id", UUID.class),
                 row.getObject("workspace_id", UUID.class),
+                row.getObject("version_of_id", UUID.class),
                 row.getString("name"),
                 row.getString("language"),
                 row.getObject("target_seconds", Integer.class),

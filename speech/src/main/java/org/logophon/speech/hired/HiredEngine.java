@@ -12,6 +12,7 @@ import org.logophon.core.render.Utterance.WordStart;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.wav.WavReader;
+import org.logophon.speech.outside.ServiceRefused;
 import tools.jackson.databind.JsonNode;
 
 /**

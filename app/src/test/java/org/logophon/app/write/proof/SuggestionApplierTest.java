@@ -67,6 +67,7 @@ class SuggestionApplierTest {
         Project project = new Project(
                 id,
                 Workspace.FIRST,
+                null,
                 "A",
                 "en-GB",
                 null,

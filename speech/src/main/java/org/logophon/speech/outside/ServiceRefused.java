@@ -1,4 +1,4 @@
-package org.logophon.speech.hired;
+package org.logophon.speech.outside;
 
 import org.logophon.core.render.SpeechFailed;
 
