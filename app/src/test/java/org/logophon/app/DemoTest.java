@@ -48,7 +48,14 @@ class DemoTest extends ApplicationTest {
                 Duration.ofSeconds(240),
                 () -> server.get(wheel + "/deliveries").body().contains("only what changed"));
         String second = server.get(wheel + "/deliveries").body().replaceAll("(?s).*?data-look=\"([^\"]+)\".*", "$1");
-        assertThat(server.get(second).body()).contains("050_", "changed: words", "as before");
+        assertThat(server.get(second).body()).contains("100_", "changed: words", "as before");
+        String german = address("Wheel True (German)");
+        assertThat(server.get(german + "/translation").body())
+                .contains(
+                        "Dein Rad eiert? In 50 Sekunden",
+                        "to look at",
+                        "was: <span>That&#39;s a true wheel. Go and ride it.");
+        Server.await("the German is rendered", Duration.ofSeconds(120), () -> server.ready(german) == 10);
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);
         server.post(address("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));
@@ -70,7 +77,11 @@ class DemoTest extends ApplicationTest {
     }
 
     private String address(String name) {
-        return server.get("/").body().replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>" + name + "<.*", "$1");
+        return server.get("/")
+                .body()
+                .replaceAll(
+                        "(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>" + java.util.regex.Pattern.quote(name) + "<.*",
+                        "$1");
     }
 
     private long titles() {

@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.language.Versions;
 import org.logophon.app.people.Workspace;
 import org.logophon.app.project.Cue;
 import org.logophon.app.project.CuePlace;
@@ -46,8 +48,8 @@ class DemoProjects {
     };
 
     private static final int COURSE_BETWEEN_MILLIS = 800;
-    /** Fifty seconds for a telephone held upright, in two languages: there is next to no room. */
-    private static final int[] SHORT_MILLIS = {4_400, 4_400, 5_500, 4_700, 2_500, 5_200, 5_200, 6_600, 4_700, 2_600};
+    /** Fifty seconds for a telephone held upright: what fits in English is longer in German, and one shot is too short for it. */
+    private static final int[] SHORT_MILLIS = {4_800, 4_900, 5_000, 3_200, 6_400, 6_400, 4_000, 5_200, 4_200, 4_100};
 
     private static final int SHORT_BETWEEN_MILLIS = 200;
 
@@ -58,6 +60,7 @@ class DemoProjects {
     private final MarkRepository marks;
     private final ScriptSaving scripts;
     private final RenderService rendering;
+    private final Versions versions;
     private final DemoListening listening;
     private final DemoDelivering delivering;
 
@@ -69,6 +72,7 @@ class DemoProjects {
             MarkRepository marks,
             ScriptSaving scripts,
             RenderService rendering,
+            Versions versions,
             DemoListening listening,
             DemoDelivering delivering) {
         this.placed = placed;
@@ -78,6 +82,7 @@ class DemoProjects {
         this.marks = marks;
         this.scripts = scripts;
         this.rendering = rendering;
+        this.versions = versions;
         this.listening = listening;
         this.delivering = delivering;
     }
@@ -86,16 +91,11 @@ class DemoProjects {
     @Transactional
     void place() throws IOException {
         Direction pottery = new Direction(94, null, null, 800);
-        UUID upright = place(
-                "Wheel True",
-                50,
-                "wheel-true",
-                Map.of("Narrator", "percy", "Sprecherin", "frauke"),
-                Direction.NONE,
-                "",
-                Direction.NONE);
+        UUID upright =
+                place("Wheel True", 50, "wheel-true", Map.of("Narrator", "percy"), Direction.NONE, "", Direction.NONE);
         if (upright != null) {
             picture(upright, new Picture(FrameRate.named("30"), 0, 100), SHORT_MILLIS, SHORT_BETWEEN_MILLIS);
+            german(upright);
             delivering.begin(upright, "Go and ride it.", "Now ride it.");
         }
         UUID course =
@@ -132,7 +132,7 @@ class DemoProjects {
         }
         UUID project =
                 projects.create(Workspace.FIRST, name, "en-GB", targetSeconds).id();
-        scripts.save(project, text(script), 0, "Demo script");
+        scripts.save(project, text(script + ".md"), 0, "Demo script");
         cast.forEach((who, voice) -> roles.cast(project, who, voice));
         projects.direct(project, whole, 0);
         if (!directedRole.isEmpty()) {
@@ -141,6 +141,17 @@ class DemoProjects {
         cues.of(project).forEach(this::mark);
         rendering.renderChanged(project, 0);
         return project;
+    }
+
+    /** Its German, by the voice that is deep and brisk as the other one is. */
+    private void german(UUID first) throws IOException {
+        UUID version = versions.make(first, "de");
+        String[] said = text("wheel-true.de.txt").strip().split("\n\n");
+        Map<UUID, String> words = new LinkedHashMap<>();
+        cues.of(version).forEach(cue -> words.put(cue.id(), said[words.size()]));
+        versions.sayAll(version, words, "Demo script");
+        roles.cast(version, "Narrator", "volker");
+        rendering.renderChanged(version, 0);
     }
 
     private void picture(UUID project, Picture picture, int[] shots, int between) {
@@ -176,7 +187,7 @@ class DemoProjects {
     }
 
     private static String text(String script) throws IOException {
-        try (InputStream in = DemoProjects.class.getResourceAsStream("/demo/" + script + ".md")) {
+        try (InputStream in = DemoProjects.class.getResourceAsStream("/demo/" + script)) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
     }

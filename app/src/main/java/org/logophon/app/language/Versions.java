@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Makes versions of a project in other languages, and keeps them in step with it. */
 @Service
-class Versions {
+public class Versions {
 
     private final Projects projects;
     private final ProjectRepository table;
