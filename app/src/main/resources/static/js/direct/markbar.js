@@ -90,6 +90,24 @@ function style(styles) {
 
 const languages = () => [['', 'its own'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
 
+/** A language, and who says it: a voice that speaks it, or this one in its own sounds. */
+function language() {
+  const [tag = '', own = ''] = (marks.at('language')?.value ?? '').split(' ');
+  const select = element('select', 'form-select');
+  select.name = 'language';
+  languages().forEach(([value, words]) => select.add(new Option(words, value, false, value === tag)));
+  // one that isn't offered here, from another document
+  if (tag && select.value !== tag) select.add(new Option(tag, tag, false, true));
+  const by = element('select', 'form-select');
+  [['', 'by a voice that speaks it'], ['own', 'in this voice’s own sounds']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
+  by.setAttribute('aria-label', 'Who says the other language');
+  by.hidden = tag === '';
+  const save = () => { by.hidden = select.value === ''; marks.set('language', select.value && by.value ? `${select.value} ${by.value}` : select.value); };
+  select.addEventListener('change', save);
+  by.addEventListener('change', save);
+  return labelled('Language', select, by);
+}
+
 /** @param styles names of ways of speaking */
 export function showBar(bar, styles) {
   const all = marks.all();
@@ -106,7 +124,7 @@ export function showBar(bar, styles) {
   } else {
     fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
       choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), style(styles), whisper());
-    who.append(...reading(), choice('role', 'By', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), choice('language', 'Language', languages(), marks.at('language')?.value ?? ''));
+    who.append(...reading(), choice('role', 'By', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), language());
   }
   bar.replaceChildren(element('h2', 'reading', title), who, fields);
 }

@@ -12,12 +12,17 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.pitch.PitchTrack;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /**
  * Quotations, other roles and languages inside a cue; readings and pitches in Hz as marks; SSML opened with its marks.
  */
 class VoicesInACueTest extends ApplicationTest {
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final String LINE = "In the log he wrote, “the lamp will not be lit again tonight,” and closed it.";
@@ -81,6 +86,31 @@ class VoicesInACueTest extends ApplicationTest {
                         + text.substring(
                                 mark.get("start").asInt(), mark.get("end").asInt()))
                 .toList();
+    }
+
+    /** An accent on purpose: the same voice, with what French words sound like brought to its own sounds. */
+    @Test
+    void aVoiceSaysAnotherLanguageInItsOwnSounds() {
+        String text = "She said bonjour and left.";
+        String project = server.project("Accent", "NARRATOR: " + text);
+        server.post(project + "/cast", Map.of("role", "Narrator", "voice", "isla"));
+        String cue = cue(project, 0);
+        assertThat(mark(cue, text, "bonjour", "language", "fr own").statusCode())
+                .isEqualTo(200);
+        assertThat(server.get(cue + "/marks").body()).contains("in French, in the voice’s own sounds");
+        render(project);
+        assertThat(server.get(cue + "/ssml").body())
+                .contains("<lang xml:lang=\"fr\" score:sounds=\"own\">bonjour</lang>");
+        // the recipe says what it said
+        assertThat(jdbc.queryForObject(
+                        "select origin::text from take t join cue c on c.id = t.cue_id where c.id = ?::uuid",
+                        String.class,
+                        cue.replaceAll(".*/", "")))
+                .contains("fr own");
+        server.post(project + "/cast", Map.of("role", "Narrator", "voice", "marnie"));
+        assertThat(server.get(project + "/direct?cue=" + cue.replaceAll(".*/", ""))
+                        .body())
+                .contains("Marnie can&#39;t say French in its own sounds: its engine takes no IPA.");
     }
 
     @Test

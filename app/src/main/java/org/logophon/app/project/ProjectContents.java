@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.logophon.app.project.ProjectContent.Around;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.estimate.ReferenceTime;
@@ -16,8 +17,10 @@ import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.render.Narrator;
+import org.logophon.core.render.OwnSounds;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
+import org.logophon.core.render.SpokenSounds;
 import org.logophon.core.render.VoiceParts;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.RecordedVoice;
@@ -39,6 +42,7 @@ class ProjectContents {
     private final CueRepository cues;
     private final VoiceCatalogue voices;
     private final Narrator narrator;
+    private final SpokenSounds sounds;
     private final ReadingRepository readings;
     private final MarkRepository marks;
     private final SceneGapRepository gaps;
@@ -52,6 +56,7 @@ class ProjectContents {
             CueRepository cues,
             VoiceCatalogue voices,
             Narrator narrator,
+            SpokenSounds sounds,
             ReadingRepository readings,
             MarkRepository marks,
             SceneGapRepository gaps) {
@@ -59,6 +64,7 @@ class ProjectContents {
         this.cues = cues;
         this.voices = voices;
         this.narrator = narrator;
+        this.sounds = sounds;
         this.readings = readings;
         this.marks = marks;
         this.gaps = gaps;
@@ -143,18 +149,22 @@ class ProjectContents {
         Function<Voice, List<Pronunciation>> said = speaking ->
                 recorded && !recast ? List.of() : around.readings().said(cue.id(), cue.text(), speaking.language());
         Speaker speaker = new Speaker(voice, narrator.engineVersion(voice), direction);
+        OwnSounds accented = OwnSounds.of(cue.text(), recorded ? List.of() : own.heard(), voice, sounds);
         VoiceParts parts = VoiceParts.of(
                 cue.text(),
                 recorded ? List.of() : own.heard(),
                 speaker,
                 new CueSpeakers(project, cue, cast, voices, narrator),
-                said);
-        Recipe recipe = Recipe.of(cue.text(), said.apply(voice), voice, speaker.engineVersion(), direction)
+                speaking -> speaking.equals(voice) ? accented.with(said.apply(voice)) : said.apply(speaking));
+        Recipe recipe = Recipe.of(
+                        cue.text(), accented.with(said.apply(voice)), voice, speaker.engineVersion(), direction)
                 .with(score(cue, levels, own, around.seeds()))
                 .parted(parts);
         String problem = unspeakable != null
                 ? unspeakable
-                : parts.missing().stream().findFirst().orElse(null);
+                : Stream.concat(parts.missing().stream(), accented.missing().stream())
+                        .findFirst()
+                        .orElse(null);
         return new CueContent(
                 cue,
                 role,

@@ -16,9 +16,11 @@ import org.logophon.core.recording.RecordedEngine;
 import org.logophon.core.recording.RecordingHolder;
 import org.logophon.core.recording.SoundCleaner;
 import org.logophon.core.render.Narrator;
+import org.logophon.core.render.SpokenSounds;
 import org.logophon.core.sound.Resampler;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.Engines;
+import org.logophon.speech.LanguageSounds;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
@@ -66,6 +68,11 @@ class SpeechConfiguration {
                         recordings,
                         id -> voices.getObject().find(id)),
                 resampler);
+    }
+
+    @Bean
+    SpokenSounds spokenSounds(WorkerPool pool) {
+        return new LanguageSounds(pool);
     }
 
     @Bean

@@ -20,7 +20,9 @@ import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.reading.ReadingList;
+import org.logophon.core.render.SpokenSounds;
 import org.logophon.core.style.Style;
+import org.logophon.speech.LanguageSounds;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.hired.HiredRequest;
 import picocli.CommandLine.Command;
@@ -146,13 +148,14 @@ public final class NarrateCommand implements Callable<Integer> {
                         outcome.warning(sentence);
                         spec.commandLine().getErr().println(sentence);
                     });
+            NarrationPlan sounding = plan.with(new LanguageSounds(pool));
             affordable(plan, files);
             if (files.stream().mapToInt(file -> file.script().cues().size()).sum() > 1) {
                 pool.early(Runtime.getRuntime().availableProcessors() - 1);
             }
             ClipMaker maker = new ClipMaker(
                     pool,
-                    plan,
+                    sounding,
                     options.hired().service(),
                     options.own().engines(),
                     outcome,
@@ -266,7 +269,13 @@ public final class NarrateCommand implements Callable<Integer> {
             refuseUnknownStyle();
             new FileNames(name);
             return new NarrationPlan(
-                    options.voice(), options.cast(), direction, readings, name, FinishSettings.to(targetLufs()));
+                    options.voice(),
+                    options.cast(),
+                    direction,
+                    readings,
+                    name,
+                    FinishSettings.to(targetLufs()),
+                    SpokenSounds.NONE);
         } catch (IllegalArgumentException e) {
             throw usage(e.getMessage());
         }

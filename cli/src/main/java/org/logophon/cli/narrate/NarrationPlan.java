@@ -21,9 +21,11 @@ import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.ReadingList;
+import org.logophon.core.render.OwnSounds;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
 import org.logophon.core.render.Speakers;
+import org.logophon.core.render.SpokenSounds;
 import org.logophon.core.render.VoiceParts;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.ssml.SsmlCue.PlacedReading;
@@ -42,7 +44,13 @@ record NarrationPlan(
         Direction asked,
         ReadingList readings,
         String namePattern,
-        FinishSettings finish) {
+        FinishSettings finish,
+        SpokenSounds sounds) {
+
+    /** The same, where it is known what other languages sound like. */
+    NarrationPlan with(SpokenSounds known) {
+        return new NarrationPlan(voice, cast, asked, readings, namePattern, finish, known);
+    }
 
     Voice voiceOf(String role) {
         return cast.getOrDefault(role.toLowerCase(Locale.ROOT), voice);
@@ -87,17 +95,26 @@ record NarrationPlan(
             return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), direction());
         }
         SsmlCue cue = file.directed().get(at);
-        return Recipe.of(text, said(cue, speaks), speaks, own.engineVersion(), direction())
+        return Recipe.of(text, accented(cue, speaks).with(said(cue, speaks)), speaks, own.engineVersion(), direction())
                 .parted(pieces(file, cue, own, engineVersion))
                 .with(new Score(cue.marks().heard(), PauseDefaults.NONE, 0, 0));
     }
 
     /** Roles and languages that nobody here speaks, as sentences. */
     List<String> missing(ScriptFile file, int at) {
-        return file.directed().isEmpty()
-                ? List.of()
-                : pieces(file, file.directed().get(at), new Speaker(voiceOf(file, at), "", direction()), voice -> "")
-                        .missing();
+        if (file.directed().isEmpty()) {
+            return List.of();
+        }
+        SsmlCue cue = file.directed().get(at);
+        List<String> missing =
+                new ArrayList<>(pieces(file, cue, new Speaker(voiceOf(file, at), "", direction()), voice -> "")
+                        .missing());
+        missing.addAll(accented(cue, voiceOf(file, at)).missing());
+        return missing;
+    }
+
+    private OwnSounds accented(SsmlCue cue, Voice voice) {
+        return OwnSounds.of(cue.text(), cue.marks().heard(), voice, sounds);
     }
 
     private VoiceParts pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
@@ -106,7 +123,12 @@ record NarrationPlan(
             // the language of the whole document holds where nobody chose a voice and nothing inside says otherwise
             marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Instruction.Language(file.language())));
         }
-        return VoiceParts.of(cue.text(), marks, own, speakers(engineVersion), voice -> said(cue, voice));
+        return VoiceParts.of(
+                cue.text(),
+                marks,
+                own,
+                speakers(engineVersion),
+                voice -> voice.equals(own.voice()) ? accented(cue, voice).with(said(cue, voice)) : said(cue, voice));
     }
 
     private List<Pronunciation> said(SsmlCue cue, Voice voice) {

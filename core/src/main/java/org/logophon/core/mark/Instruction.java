@@ -199,7 +199,21 @@ public sealed interface Instruction {
     }
 
     /** The words are in another language (SSML 1.1, lang). @param tag BCP 47 */
-    record Language(String tag) implements Instruction {
+    record Language(String tag, boolean ownSounds) implements Instruction {
+
+        private static final String OWN = " own";
+
+        /** By a voice that speaks it. */
+        public Language(String tag) {
+            this(tag, false);
+        }
+
+        static Language of(String value) {
+            boolean own = value.strip().endsWith(OWN);
+            String tag = value.strip();
+            return new Language(
+                    own ? tag.substring(0, tag.length() - OWN.length()).strip() : tag, own);
+        }
 
         public Language {
             try {
@@ -220,7 +234,7 @@ public sealed interface Instruction {
 
         @Override
         public String value() {
-            return tag;
+            return ownSounds ? tag + OWN : tag;
         }
     }
 
@@ -288,7 +302,7 @@ public sealed interface Instruction {
             case WHISPER -> new Whisper();
             case STYLE -> styled(value);
             case READING -> read(value);
-            case LANGUAGE -> new Language(value);
+            case LANGUAGE -> Language.of(value);
             case ROLE -> new SpokenBy(value);
         };
     }

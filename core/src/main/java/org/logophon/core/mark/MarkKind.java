@@ -21,7 +21,7 @@ public enum MarkKind {
     STYLE(false, Dial.STYLE, Arrays.stream(Style.values()).map(Style::id).toList(), 10, 5),
     /** A kind of reading, and words or IPA after it. */
     READING(false, null, List.of()),
-    /** A BCP 47 tag. */
+    /** A BCP 47 tag; with "own" after it, in the voice's own sounds. */
     LANGUAGE(false, null, List.of()),
     /** A role's name. */
     ROLE(false, null, List.of());

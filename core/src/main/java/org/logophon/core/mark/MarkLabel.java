@@ -43,7 +43,8 @@ public final class MarkLabel {
             return "by " + role.name();
         }
         if (instruction instanceof Instruction.Language language) {
-            return "in " + Locale.forLanguageTag(language.tag()).getDisplayName(Locale.ENGLISH);
+            return "in " + Locale.forLanguageTag(language.tag()).getDisplayName(Locale.ENGLISH)
+                    + (language.ownSounds() ? ", in the voice’s own sounds" : "");
         }
         return instruction.onGap() ? instruction.value() + " " + instruction.id() : instruction.id();
     }

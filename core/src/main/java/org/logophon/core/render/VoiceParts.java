@@ -70,7 +70,7 @@ public record VoiceParts(List<VoicePart> pieces, List<String> missing) {
             speaker = found.orElse(own);
         }
         Instruction.Language language = innermost(word, casting, Instruction.Language.class);
-        if (language == null || speaker.speaks(language.tag())) {
+        if (language == null || language.ownSounds() || speaker.speaks(language.tag())) {
             return speaker;
         }
         Optional<Speaker> found = others.inLanguage(language.tag(), speaker);

@@ -71,7 +71,8 @@ final class SsmlElements {
                     .withOurs("role", role.name());
         }
         if (instruction instanceof Instruction.Language language) {
-            return SsmlElement.of("lang").withLanguage(language.tag());
+            SsmlElement lang = SsmlElement.of("lang").withLanguage(language.tag());
+            return language.ownSounds() ? lang.withOurs("sounds", "own") : lang;
         }
         if (instruction instanceof Instruction.Stress stress) {
             return SsmlElement.of("emphasis").with("level", stress.level().id());

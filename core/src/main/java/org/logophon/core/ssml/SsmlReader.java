@@ -172,7 +172,8 @@ public final class SsmlReader {
             }
             language = whole.isEmpty() ? "" : whole.get(0).value();
         } else if (tag != null && !tag.strip().equalsIgnoreCase(language)) {
-            asked.ask(asks, "language", tag.strip());
+            boolean own = "own".equals(xml.getAttributeValue(SsmlWriter.OURS, "sounds"));
+            asked.ask(asks, "language", tag.strip() + (own ? " own" : ""));
         }
     }
 

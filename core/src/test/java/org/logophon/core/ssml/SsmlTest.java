@@ -85,7 +85,7 @@ class SsmlTest {
                 case 5 -> new Instruction.Range(110 + i);
                 case 6 -> new Instruction.Volume(i + 0.5);
                 case 7 -> new Instruction.SpokenBy(i % 2 == 0 ? "Keeper" : "Old <Keeper> & Son");
-                case 8 -> new Instruction.Language(i % 2 == 0 ? "cy" : "de-AT");
+                case 8 -> new Instruction.Language(i % 2 == 0 ? "cy" : "de-AT", i % 3 == 0);
                 default -> new Instruction.InStyle(Style.values()[random.nextInt(8)], 10 + i);
             };
             int first = instruction.onGap() || instruction instanceof Instruction.Stress ? to : from;

@@ -1,6 +1,8 @@
 package org.logophon.speech.worker;
 
+import com.sun.jna.Memory;
 import com.sun.jna.Pointer;
+import com.sun.jna.ptr.PointerByReference;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -94,6 +96,23 @@ final class Espeak {
                 Arrays.copyOf(words, wordFields),
                 Arrays.copyOf(phonemes, phonemeFields),
                 List.copyOf(names));
+    }
+
+    /** What a text sounds like by a voice's language, in IPA. */
+    String sounds(String voiceName, String text) {
+        begin(voiceName);
+        byte[] bytes = (text + '\0').getBytes(StandardCharsets.UTF_8);
+        try (Memory memory = new Memory(bytes.length)) {
+            memory.write(0, bytes, 0, bytes.length);
+            PointerByReference place = new PointerByReference(memory);
+            StringBuilder sounds = new StringBuilder();
+            while (place.getValue() != null) {
+                sounds.append(library.espeak_TextToPhonemes(
+                                place, EspeakLibrary.CHARS_UTF8, EspeakLibrary.PHONEMES_IN_IPA))
+                        .append(' ');
+            }
+            return sounds.toString().strip();
+        }
     }
 
     /** Starts the engine anew, with the phase of its wave at zero, and chooses a voice. */

@@ -49,6 +49,9 @@ interface EspeakLibrary extends Library {
 
     String espeak_Info(PointerByReference path);
 
+    /** Translates a clause. @param text moves on behind it; null at the end */
+    String espeak_TextToPhonemes(PointerByReference text, int characters, int phonemeMode);
+
     /** Called with samples and a list of events that ends with one of type 0. */
     interface SynthCallback extends Callback {
         /** @return 0 to go on, 1 to stop */

@@ -25,6 +25,7 @@ public final class Frames {
     public static final int RESAMPLE = 2;
     public static final int SPEAK_FLITE = 3;
     public static final int SPEAK_FESTIVAL = 4;
+    public static final int SOUNDS = 5;
     /** Half an hour at 22,050 samples a second: more than any cue can be. */
     public static final int MOST_SAMPLES = 22_050 * 60 * 30;
     /**

@@ -85,6 +85,12 @@ public final class WorkerMain {
                 String text = Frames.readText(in);
                 send(festival(voice).speak(voice, text, in.readFloat(), Frames.MOST_SAMPLES));
             }
+            case Frames.SOUNDS -> {
+                String voice = Frames.readText(in);
+                String sounds = espeak().sounds(voice, Frames.readText(in));
+                ok();
+                Frames.writeText(out, sounds);
+            }
             case Frames.RESAMPLE -> {
                 int from = in.readInt();
                 int to = in.readInt();
