@@ -99,7 +99,7 @@ function language() {
   // one that isn't offered here, from another document
   if (tag && select.value !== tag) select.add(new Option(tag, tag, false, true));
   const by = element('select', 'form-select');
-  [['', 'by a voice that speaks it'], ['own', 'in this voice’s own sounds']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
+  [['', 'by another voice'], ['own', 'by this voice']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
   by.setAttribute('aria-label', 'Who says the other language');
   by.hidden = tag === '';
   const save = () => { by.hidden = select.value === ''; marks.set('language', select.value && by.value ? `${select.value} ${by.value}` : select.value); };
