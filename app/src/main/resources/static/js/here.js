@@ -10,6 +10,7 @@ const me = crypto.randomUUID();
 const step = location.pathname.split('/').pop();
 const LOOK_MS = 1000;
 const STILL_MS = 20000;
+const AGAIN_MS = 300;
 const NAMES = { write: 'writing', cast: 'casting', direct: 'directing', listen: 'listening', record: 'recording', place: 'placing', deliver: 'delivering' };
 let at = null;
 let saidAt = 0;
@@ -43,6 +44,12 @@ let over = false;
 document.addEventListener('logophon:signed-out', () => { over = true; });
 // a hidden page is nowhere
 setInterval(() => { if (!over && !document.hidden && (current() !== at || Date.now() - saidAt > STILL_MS)) say(); }, LOOK_MS);
-document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('here') && Date.now() - saidAt > 200) say(); });
+// who comes while one has just said where one is isn't missed: one asks again a moment later
+let later = null;
+document.addEventListener('logophon:changed', event => {
+  if (over || document.hidden || !event.detail.kinds.includes('here')) return;
+  clearTimeout(later);
+  later = setTimeout(say, Math.max(0, saidAt + AGAIN_MS - Date.now()));
+});
 document.addEventListener('visibilitychange', () => { if (document.hidden) leave(); else say(); });
 window.addEventListener('pagehide', leave);

@@ -30,7 +30,11 @@ export function listen(address, heard, met = () => {}) {
       met(JSON.parse(event.data).stamp, wasOpen);
       wasOpen = true;
     });
-    source.addEventListener('changed', event => heard(JSON.parse(event.data)));
+    source.addEventListener('changed', event => {
+      const told = JSON.parse(event.data);
+      if (told.kinds.includes('tidings')) document.dispatchEvent(new CustomEvent('logophon:tidings'));
+      heard(told);
+    });
     source.addEventListener('gone', () => { close(); document.dispatchEvent(new CustomEvent('logophon:gone')); });
     source.addEventListener('error', () => {
       // the browser comes again by itself after a break, but not after an answer that is none

@@ -2,6 +2,8 @@ package org.logophon.app.deliver;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -15,6 +17,7 @@ import org.logophon.app.web.NoRoom;
 import org.logophon.app.web.Refused;
 import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.delivery.Manifest;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -32,6 +35,8 @@ class PackageBuilder {
     private final DeliveredFiles files;
     private final ReadyDeliveries ready;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
 
     PackageBuilder(
             DeliveryRepository deliveries,
@@ -40,7 +45,9 @@ class PackageBuilder {
             DiskRoom room,
             DeliveredFiles files,
             ReadyDeliveries ready,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.deliveries = deliveries;
         this.projects = projects;
         this.writer = writer;
@@ -48,6 +55,8 @@ class PackageBuilder {
         this.files = files;
         this.ready = ready;
         this.transaction = transaction;
+        this.events = events;
+        this.clock = clock;
     }
 
     void run(UUID id) {
@@ -63,7 +72,18 @@ class PackageBuilder {
     }
 
     private void fail(UUID id, String sentence) {
-        deliveries.end(id, "failed", sentence, 0);
+        Delivery delivery = deliveries.find(id).orElse(null);
+        if (deliveries.end(id, "failed", sentence, 0) && delivery != null) {
+            over(delivery, sentence);
+        }
+    }
+
+    private void over(Delivery delivery, String problem) {
+        events.publishEvent(new DeliveryOver(
+                delivery.projectId(),
+                delivery.ordinal(),
+                problem,
+                Duration.between(delivery.createdAt(), clock.instant())));
     }
 
     private void build(Delivery delivery) {
@@ -99,7 +119,9 @@ class PackageBuilder {
             transaction.executeWithoutResult(status -> {
                 files.save(delivery.id(), all);
                 ready.save(delivery.id(), cues);
-                deliveries.end(delivery.id(), "ready", null, bytes);
+                if (deliveries.end(delivery.id(), "ready", null, bytes)) {
+                    over(delivery, "");
+                }
             });
         }
     }

@@ -25,6 +25,8 @@ record Change(Kind kind, UUID project) {
         SPACE,
         /** Who may see what, or has left. */
         PEOPLE,
+        /** That there is something to tell. */
+        TIDINGS,
         /** Which windows have the project open. */
         HERE;
 

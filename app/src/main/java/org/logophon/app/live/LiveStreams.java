@@ -164,8 +164,8 @@ public class LiveStreams {
             audience.spend(System.nanoTime() / 1_000_000);
         }
         try {
-            // who comes and goes changes nothing of the programme
-            boolean alone = kinds.equals(List.of(Kind.HERE.id()));
+            // who comes and goes, and what is told, changes nothing of the programme
+            boolean alone = Set.of(Kind.HERE.id(), Kind.TIDINGS.id()).containsAll(kinds);
             Told told = new Told(kinds, key.equals(SHELF) || alone ? null : delta(key, audience));
             audience.pages.forEach(page -> send(key, page, "changed", told));
         } catch (NotFound deleted) {

@@ -3,6 +3,7 @@ package org.logophon.app.rendering;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.web.NotFound;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -22,11 +24,13 @@ class BatchRepository {
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    BatchRepository(JdbcClient jdbc, JdbcTemplate batches, Clock clock) {
+    BatchRepository(JdbcClient jdbc, JdbcTemplate batches, Clock clock, ApplicationEventPublisher events) {
         this.jdbc = jdbc;
         this.batches = batches;
         this.clock = clock;
+        this.events = events;
     }
 
     /** @param agreement under which it may pay; null for none. @param chance of its own; null for none */
@@ -104,7 +108,7 @@ class BatchRepository {
     @Transactional
     public void finish(UUID batch, UUID cue, String problem) {
         hold(batch);
-        jdbc.sql("""
+        int ended = jdbc.sql("""
                 update batch_cue set state = :state, problem = :problem, finished_at = :now
                 where batch_id = :batch and cue_id = :cue and state = 'waiting'""")
                 .param("state", problem == null ? "done" : "failed")
@@ -113,6 +117,28 @@ class BatchRepository {
                 .param("batch", batch)
                 .param("cue", cue)
                 .update();
+        if (ended == 1) {
+            over(batch).ifPresent(events::publishEvent);
+        }
+    }
+
+    /** Empty while some of it wait. */
+    private Optional<BatchOver> over(UUID batch) {
+        return jdbc.sql("""
+                select b.project_id, b.created_at, count(*) filter (where bc.state = 'done') as done,
+                  count(*) filter (where bc.state = 'failed') as failed
+                from batch b join batch_cue bc on bc.batch_id = b.id where b.id = :batch group by b.id
+                having count(*) filter (where bc.state = 'waiting') = 0""")
+                .param("batch", batch)
+                .query((row, at) -> new BatchOver(
+                        row.getObject("project_id", UUID.class),
+                        row.getInt("done"),
+                        row.getInt("failed"),
+                        Duration.between(
+                                row.getObject("created_at", OffsetDateTime.class)
+                                        .toInstant(),
+                                clock.instant())))
+                .optional();
     }
 
     /** Who changes a project holds its row first, so that nobody waits for another who waits for them. */

@@ -14,6 +14,7 @@ import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
 import org.logophon.app.web.StorableText;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,11 +29,14 @@ class SharedReviewing {
     private final Reviewing reviewing;
     private final NoteRepository notes;
     private final ApprovalRepository approvals;
+    private final ApplicationEventPublisher events;
 
-    SharedReviewing(Reviewing reviewing, NoteRepository notes, ApprovalRepository approvals) {
+    SharedReviewing(
+            Reviewing reviewing, NoteRepository notes, ApprovalRepository approvals, ApplicationEventPublisher events) {
         this.reviewing = reviewing;
         this.notes = notes;
         this.approvals = approvals;
+        this.events = events;
     }
 
     /** @param take that was heard @param at index in its text */
@@ -43,6 +47,7 @@ class SharedReviewing {
         }
         reviewing.note(
                 share.project(), cue, heard.take().id(), heard.text(), at, remark, new By(named(name), share.id()));
+        said(share, cue, name, "notes at cue " + heard.number() + ": " + remark.strip());
     }
 
     void approve(Share share, SharedProgramme programme, UUID cue, UUID take, String name) {
@@ -55,6 +60,11 @@ class SharedReviewing {
             return;
         }
         reviewing.approve(share.project(), cue, heard.heard(), new By(named(name), share.id()));
+        said(share, cue, name, "approves cue " + heard.number() + ".");
+    }
+
+    private void said(Share share, UUID cue, String name, String what) {
+        events.publishEvent(new VisitorSaid(share.project(), cue, named(name) + " " + what));
     }
 
     /** @param take none, or the takes as they were heard, in their order @return how many */
@@ -72,6 +82,13 @@ class SharedReviewing {
                 approved++;
             }
         }
+        said(
+                share,
+                null,
+                name,
+                approved == programme.cues().size()
+                        ? "approves all of it."
+                        : "approves " + approved + " of " + programme.cues().size() + " cues.");
         return approved;
     }
 

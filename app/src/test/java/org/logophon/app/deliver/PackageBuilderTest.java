@@ -14,6 +14,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.web.NoRoom;
 import org.logophon.app.web.NotFound;
 import org.logophon.core.coding.CodingFailed;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -37,7 +39,15 @@ class PackageBuilderTest {
     private final DiskRoom room = mock(DiskRoom.class);
     private final DeliveredFiles files = mock(DeliveredFiles.class);
     private final PackageBuilder builder = new PackageBuilder(
-            deliveries, projects, writer, room, files, mock(ReadyDeliveries.class), mock(TransactionTemplate.class));
+            deliveries,
+            projects,
+            writer,
+            room,
+            files,
+            mock(ReadyDeliveries.class),
+            mock(TransactionTemplate.class),
+            mock(ApplicationEventPublisher.class),
+            Clock.systemUTC());
     private final UUID id = UUID.randomUUID();
 
     private void delivery(String state) {
