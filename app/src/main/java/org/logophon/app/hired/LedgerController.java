@@ -8,11 +8,9 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.hired.Ledger.LedgerEntry;
 import org.logophon.app.people.Visits;
+import org.logophon.app.web.CsvAnswer;
 import org.logophon.core.table.SafeCell;
 import org.logophon.speech.hired.HiredService.Allowance;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -55,7 +53,7 @@ class LedgerController {
     }
 
     @GetMapping({"/ledger.csv", "/workspaces/{workspace}/ledger.csv"})
-    ResponseEntity<String> csv() throws IOException {
+    ResponseEntity<byte[]> csv() throws IOException {
         StringWriter out = new StringWriter();
         CSVPrinter csv = new CSVPrinter(
                 out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
@@ -69,14 +67,6 @@ class LedgerController {
                     line.currency(),
                     line.unsettled());
         }
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("ledger.csv")
-                                .build()
-                                .toString())
-                .body(out.toString());
+        return CsvAnswer.of("ledger.csv", out.toString());
     }
 }

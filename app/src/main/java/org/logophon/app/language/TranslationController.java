@@ -12,14 +12,12 @@ import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.project.ProjectVersions;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.CsvAnswer;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.table.SafeCell;
 import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -39,14 +37,21 @@ class TranslationController {
     private final Projects projects;
     private final ProjectVersions links;
     private final Versions versions;
+    private final VersionCasting casting;
     private final VersionTable table;
     private final AskedTranslation asked;
 
     TranslationController(
-            Projects projects, ProjectVersions links, Versions versions, VersionTable table, AskedTranslation asked) {
+            Projects projects,
+            ProjectVersions links,
+            Versions versions,
+            VersionCasting casting,
+            VersionTable table,
+            AskedTranslation asked) {
         this.projects = projects;
         this.links = links;
         this.versions = versions;
+        this.casting = casting;
         this.table = table;
         this.asked = asked;
     }
@@ -74,7 +79,7 @@ class TranslationController {
         model.addAttribute("language", Versions.named(pair.version().language()));
         model.addAttribute("firstLanguage", Versions.named(pair.first().language()));
         model.addAttribute("rows", rows);
-        model.addAttribute("castings", versions.castings(pair));
+        model.addAttribute("castings", casting.castings(pair));
         model.addAttribute("service", asked.there());
         model.addAttribute(
                 "open",
@@ -145,7 +150,7 @@ class TranslationController {
 
     /** For who translates elsewhere; it can be brought in again. */
     @GetMapping("/texts.csv")
-    ResponseEntity<String> csv(@PathVariable UUID id) throws IOException {
+    ResponseEntity<byte[]> csv(@PathVariable UUID id) throws IOException {
         StringWriter out = new StringWriter();
         CSVPrinter csv = new CSVPrinter(
                 out,
@@ -160,15 +165,7 @@ class TranslationController {
                     SafeCell.of(row.first()),
                     SafeCell.of(row.text()));
         }
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("texts.csv")
-                                .build()
-                                .toString())
-                .body(out.toString());
+        return CsvAnswer.of("texts.csv", out.toString());
     }
 
     /** Some of what is lacking, from the service. */

@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -17,9 +16,6 @@ import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectVersions;
 import org.logophon.app.project.ProjectVersions.Link;
 import org.logophon.app.project.Projects;
-import org.logophon.app.project.Role;
-import org.logophon.app.project.RoleRepository;
-import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
@@ -28,7 +24,6 @@ import org.logophon.core.script.HandCuts;
 import org.logophon.core.script.Script;
 import org.logophon.core.script.Splitting;
 import org.logophon.core.script.TextDiff;
-import org.logophon.core.translation.NearestVoice;
 import org.logophon.core.translation.Pairing;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -44,28 +39,25 @@ public class Versions {
     private final ProjectRepository table;
     private final ProjectVersions versions;
     private final CueRepository cues;
-    private final RoleRepository roles;
     private final ScriptSaving saving;
     private final VoiceCatalogue voices;
-    private final VoiceFiguresRepository figures;
+    private final VersionCasting casting;
 
     Versions(
             Projects projects,
             ProjectRepository table,
             ProjectVersions versions,
             CueRepository cues,
-            RoleRepository roles,
             ScriptSaving saving,
             VoiceCatalogue voices,
-            VoiceFiguresRepository figures) {
+            VersionCasting casting) {
         this.projects = projects;
         this.table = table;
         this.versions = versions;
         this.cues = cues;
-        this.roles = roles;
         this.saving = saving;
         this.voices = voices;
-        this.figures = figures;
+        this.casting = casting;
     }
 
     /** A version with the project that it is one of. */
@@ -125,72 +117,13 @@ public class Versions {
         table.setPicture(id, first.picture());
         write(projects.require(id), all, Map.of(), "Made from " + first.name());
         versions.takeDirection(id);
-        cast(firstId, id, language);
+        casting.cast(firstId, id, language);
         return id;
     }
 
     static String name(String first, String language) {
         String suffix = " (" + named(language) + ")";
         return first.substring(0, Math.min(first.length(), Project.LONGEST_NAME - suffix.length())) + suffix;
-    }
-
-    /** Roles speak as they did, by the voices that come nearest. */
-    private void cast(UUID first, UUID id, String language) {
-        Map<String, Role> before =
-                roles.of(first).stream().collect(Collectors.toMap(role -> key(role.name()), role -> role, (a, b) -> a));
-        Set<String> taken = new HashSet<>();
-        for (Role role : roles.of(id)) {
-            Role as = before.get(key(role.name()));
-            if (as == null) {
-                continue;
-            }
-            roles.direct(id, role.name(), as.direction(), role.version());
-            roles.rest(id, role.name(), as.pauseDefaults(), as.livelyPercent(), role.version() + 1);
-            proposal(as, language, taken).ifPresent(proposed -> {
-                taken.add(proposed.voice().id());
-                roles.cast(id, role.name(), proposed.voice().id());
-            });
-        }
-    }
-
-    private static String key(String role) {
-        return role.toLowerCase(Locale.ROOT);
-    }
-
-    private Optional<NearestVoice.Proposal> proposal(Role as, String language, Set<String> taken) {
-        return voices.find(as.voiceId())
-                .flatMap(voice -> NearestVoice.of(voice, language, voices.all(), figures.all(), taken));
-    }
-
-    /**
-     * Who would speak a role in the version.
-     *
-     * @param as       who speaks it in the first language
-     * @param now      who speaks it now; null for nobody
-     * @param proposed whose figures come nearest
-     */
-    public record Casting(String role, Voice as, Voice now, NearestVoice.Proposal proposed) {}
-
-    List<Casting> castings(Pair pair) {
-        Map<String, Role> now = roles.of(pair.version().id()).stream()
-                .collect(Collectors.toMap(role -> key(role.name()), role -> role, (a, b) -> a));
-        Set<String> taken = new HashSet<>();
-        List<Casting> castings = new ArrayList<>();
-        for (Role role : roles.of(pair.first().id())) {
-            Role here = now.get(key(role.name()));
-            if (here == null || role.voiceId() == null) {
-                continue;
-            }
-            proposal(role, pair.version().language(), taken).ifPresent(proposed -> {
-                taken.add(proposed.voice().id());
-                castings.add(new Casting(
-                        here.name(),
-                        voices.find(role.voiceId()).orElse(null),
-                        voices.find(here.voiceId()).orElse(null),
-                        proposed));
-            });
-        }
-        return castings;
     }
 
     /** Which cue stands for which, with what is known and what follows from its place. */

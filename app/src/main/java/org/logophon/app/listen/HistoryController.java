@@ -15,6 +15,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.rendering.TakeSound;
+import org.logophon.app.web.CsvAnswer;
 import org.logophon.app.web.Refused;
 import org.logophon.core.table.SafeCell;
 import org.springframework.http.ResponseEntity;

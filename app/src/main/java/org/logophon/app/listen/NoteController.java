@@ -13,6 +13,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.review.NoteRepository;
+import org.logophon.app.web.CsvAnswer;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.table.SafeCell;
 import org.springframework.http.ResponseEntity;

@@ -1,16 +1,14 @@
 package org.logophon.app.share;
 
 import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Base64;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
 import org.logophon.app.web.Forbidden;
 import org.logophon.app.web.PassPhrase;
 import org.logophon.app.web.TooOften;
+import org.logophon.core.digest.Hmac;
 import org.springframework.stereotype.Component;
 
 /**
@@ -64,14 +62,6 @@ class PassPhrases {
     }
 
     private static String pass(Share share, String token) {
-        try {
-            Mac mac = Mac.getInstance("HmacSHA256");
-            mac.init(new SecretKeySpec(token.getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
-            return Base64.getUrlEncoder()
-                    .withoutPadding()
-                    .encodeToString(mac.doFinal(share.phrase().getBytes(StandardCharsets.UTF_8)));
-        } catch (GeneralSecurityException missing) {
-            throw new IllegalStateException("Every Java has HmacSHA256.", missing);
-        }
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(Hmac.of(token, share.phrase()));
     }
 }

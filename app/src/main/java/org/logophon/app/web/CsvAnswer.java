@@ -1,4 +1,4 @@
-package org.logophon.app.listen;
+package org.logophon.app.web;
 
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
@@ -7,11 +7,11 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 
 /** A table to take away (RFC 4180, UTF-8). */
-final class CsvAnswer {
+public final class CsvAnswer {
 
     private CsvAnswer() {}
 
-    static ResponseEntity<byte[]> of(String fileName, String text) {
+    public static ResponseEntity<byte[]> of(String fileName, String text) {
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.parseMediaType("text/csv;charset=UTF-8"));
         headers.setContentDisposition(
