@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import org.logophon.cli.bench.BenchCommand;
 import org.logophon.cli.clearness.MeasureVoicesCommand;
 import org.logophon.cli.narrate.NarrateCommand;
+import org.logophon.cli.narrate.WatchCommand;
 import org.logophon.cli.recording.AlignCommand;
 import org.logophon.cli.recording.CleanCommand;
 import org.logophon.cli.recording.RecastCommand;
@@ -37,7 +38,17 @@ public final class Main {
     }
 
     static int run(String... args) {
-        CommandLine line = new CommandLine(new Main());
+        CommandLine line = set(new CommandLine(new Main()).addSubcommand(new WatchCommand(Main::set)));
+        try {
+            return line.execute(args);
+        } catch (OutOfMemoryError | StackOverflowError beyond) {
+            line.getErr().println(Sentence.of(beyond));
+            return ExitStatus.INPUT_UNUSABLE;
+        }
+    }
+
+    /** What holds for every command. */
+    private static CommandLine set(CommandLine line) {
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setUsageHelpAutoWidth(true);
         line.registerConverter(Double.class, Main::number);
@@ -56,12 +67,7 @@ public final class Main {
                     || error instanceof UncheckedIOException;
             return input ? ExitStatus.INPUT_UNUSABLE : ExitStatus.FAILED;
         });
-        try {
-            return line.execute(args);
-        } catch (OutOfMemoryError | StackOverflowError beyond) {
-            line.getErr().println(Sentence.of(beyond));
-            return ExitStatus.INPUT_UNUSABLE;
-        }
+        return line;
     }
 
     private static Double number(String typed) {

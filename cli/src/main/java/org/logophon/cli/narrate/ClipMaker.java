@@ -74,6 +74,7 @@ final class ClipMaker {
     private final Picture picture;
     private final Deliver deliver;
     private final RecordedCues recorded;
+    private final KeptSpeech kept;
     private final WorkerPool pool;
     private final PrintWriter progress;
     private WorkSounds work;
@@ -83,6 +84,7 @@ final class ClipMaker {
      * @param hired   null when there is no service of hired voices
      * @param picture that clips are placed to; null for none
      * @param recorded cues that a person says; null for none
+     * @param kept    what was spoken before
      * @param deliver null for clips, a cue sheet and captions
      */
     ClipMaker(
@@ -94,6 +96,7 @@ final class ClipMaker {
             Picture picture,
             Deliver deliver,
             RecordedCues recorded,
+            KeptSpeech kept,
             PrintWriter progress) {
         this.narrator = new Narrator(
                 new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
@@ -104,6 +107,7 @@ final class ClipMaker {
         this.picture = picture;
         this.deliver = deliver;
         this.recorded = recorded;
+        this.kept = kept;
         this.pool = pool;
         this.progress = progress;
     }
@@ -204,7 +208,7 @@ final class ClipMaker {
         Speech speech = (recorded == null
                         ? Optional.<Speech>empty()
                         : recorded.of(number, cue.text(), recipe.spokenText(), voice.language()))
-                .orElseGet(() -> narrator.render(recipe));
+                .orElseGet(() -> kept.of(recipe, narrator::render));
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
         if (deliver == null) {
             write(clip, number, cue.text(), folder.resolve(fileName));

@@ -118,6 +118,17 @@ public final class NarrateCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print one JSON object on standard output.")
     private boolean json;
 
+    private final KeptSpeech kept;
+
+    public NarrateCommand() {
+        this(new KeptSpeech(0));
+    }
+
+    /** @param kept what was spoken before, for who narrates the same again */
+    NarrateCommand(KeptSpeech kept) {
+        this.kept = kept;
+    }
+
     @Override
     public Integer call() throws IOException {
         Outcome outcome = new Outcome();
@@ -162,6 +173,7 @@ public final class NarrateCommand implements Callable<Integer> {
                     asked,
                     deliver,
                     recordings == null ? null : new RecordedCues(recordings, pool),
+                    kept,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));
