@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
 
 /** Deliveries into folders on this machine, under the one root that the settings name: an editor keeps its files linked. */
 @Service
-class DeliveryFolder {
+public class DeliveryFolder {
 
     private static final int ID_CHARACTERS = 6;
 
@@ -47,8 +47,16 @@ class DeliveryFolder {
     /** What was written, and where. */
     record Done(Path folder, Written written) {}
 
+    /** Into a folder of somebody's choice. */
+    public void writeInto(Delivery delivery, Path folder) {
+        write(delivery, folder);
+    }
+
     Done write(Delivery delivery) {
-        Path folder = folder(delivery.projectId());
+        return write(delivery, folder(delivery.projectId()));
+    }
+
+    private Done write(Delivery delivery, Path folder) {
         Manifest manifest = new Manifest(
                 1,
                 projects.require(delivery.projectId()).name(),

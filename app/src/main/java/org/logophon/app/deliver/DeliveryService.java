@@ -4,6 +4,7 @@ import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
@@ -85,6 +86,13 @@ public class DeliveryService {
                 choice,
                 view.project().scriptVersion());
         jobs.add(task, List.of(delivery.id().toString()));
+    }
+
+    /** As another project delivers: its parts, its names and its loudness. */
+    @Transactional
+    public void buildLike(UUID id, UUID like) {
+        Project as = projects.require(like);
+        build(id, as.namePattern(), as.targetLufs(), choices.of(like));
     }
 
     /** How many are built. */

@@ -33,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Brings opened documents into a project: in place of its script, after it, as scenes, or as projects of their own. */
 @Service
-class DocumentImport {
+public class DocumentImport {
 
     private final Projects projects;
     private final ProjectRepository table;

@@ -1,0 +1,46 @@
+package org.logophon.app.dropped;
+
+import java.util.UUID;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.SentenceAnswer;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The folder whose scripts become clips like a project's. */
+@RestController
+@RequestMapping("/projects/{id}/watched")
+class WatchedController {
+
+    private final WatchedFolders folders;
+    private final Projects projects;
+
+    WatchedController(WatchedFolders folders, Projects projects) {
+        this.folders = folders;
+        this.projects = projects;
+    }
+
+    /** @param offered true when the settings name a root @param folder empty for none */
+    record Watching(boolean offered, String folder) {}
+
+    @GetMapping
+    Watching state(@PathVariable UUID id) {
+        projects.require(id);
+        return new Watching(
+                folders.offered(), folders.folder(id).map(Object::toString).orElse(""));
+    }
+
+    @PostMapping
+    SentenceAnswer watch(@PathVariable UUID id) {
+        return new SentenceAnswer(
+                "Scripts that are put into " + folders.watch(id) + " become clips like this project.");
+    }
+
+    @PostMapping("/stop")
+    SentenceAnswer stop(@PathVariable UUID id) {
+        folders.stop(id);
+        return new SentenceAnswer("It isn't watched any more. What is in the folder stays.");
+    }
+}

@@ -1,0 +1,111 @@
+package org.logophon.app.dropped;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.app.dropped.DroppedRepository.Row;
+import org.logophon.app.dropped.DroppedRepository.State;
+import org.logophon.app.dropped.DroppedRepository.Watched;
+import org.logophon.app.project.Project;
+import org.logophon.app.project.Projects;
+import org.logophon.app.web.Refused;
+import org.logophon.core.delivery.Slug;
+import org.logophon.documents.DroppedScript;
+import org.logophon.documents.DroppedScript.Looks;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+
+/** The folders under the root that the settings name, and looking into them. */
+@Service
+class WatchedFolders {
+
+    private static final Logger LOG = LoggerFactory.getLogger(WatchedFolders.class);
+    private static final int ID_CHARACTERS = 6;
+
+    private final String root;
+    private final DroppedRepository table;
+    private final Projects projects;
+    private final DroppedWork work;
+
+    WatchedFolders(
+            @Value("${logophon.watch-folder}") String root,
+            DroppedRepository table,
+            Projects projects,
+            DroppedWork work) {
+        this.root = root.strip();
+        this.table = table;
+        this.projects = projects;
+        this.work = work;
+    }
+
+    /** True when the settings name a root. */
+    boolean offered() {
+        return !root.isEmpty();
+    }
+
+    /** Empty for a project that no folder follows. */
+    Optional<Path> folder(UUID project) {
+        return table.of(project).map(this::place);
+    }
+
+    private Path place(Watched watched) {
+        return Path.of(root).resolve(watched.name());
+    }
+
+    /** @throws Refused when the settings name no root, or the folder can't be made */
+    Path watch(UUID id) {
+        Project project = projects.require(id);
+        if (!offered()) {
+            throw new Refused(
+                    "The settings name no folder to watch. Set LOGOPHON_WATCH_FOLDER, and start Logophon again.");
+        }
+        table.watch(id, Slug.of(project.name()) + "-" + id.toString().substring(0, ID_CHARACTERS));
+        Path folder = folder(id).orElseThrow();
+        try {
+            return Files.createDirectories(folder);
+        } catch (IOException failed) {
+            throw new Refused("The folder " + folder
+                    + " can't be made. Let Logophon write where LOGOPHON_WATCH_FOLDER is, and try again.");
+        }
+    }
+
+    /** The folder and what is in it stay. */
+    void stop(UUID project) {
+        table.stop(project);
+    }
+
+    /** One look into all of them: each script is brought one step on. */
+    void look() {
+        for (Watched watched : table.folders()) {
+            Path folder = place(watched);
+            if (!Files.isDirectory(folder)) {
+                continue;
+            }
+            try {
+                for (DroppedScript script : DroppedScript.in(folder)) {
+                    look(watched.like(), script);
+                }
+            } catch (IOException away) {
+                LOG.warn("A watched folder can't be looked into or written to: {}", away.getMessage());
+            }
+        }
+    }
+
+    private void look(UUID like, DroppedScript script) throws IOException {
+        Looks now = script.looks();
+        Row row = table.script(like, script.name()).orElse(null);
+        if (now == null) {
+            return;
+        }
+        if (row == null || !row.looks().equals(now)) {
+            // it may still be being written: it is taken when it looks the same twice
+            table.save(like, new Row(script.name(), now, row == null ? null : row.project(), State.SEEN));
+        } else if (row.state() != State.ENDED) {
+            table.save(like, work.step(like, script, row));
+        }
+    }
+}

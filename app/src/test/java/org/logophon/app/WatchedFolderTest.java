@@ -1,0 +1,68 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** A folder whose scripts become clips like a project. */
+class WatchedFolderTest extends ApplicationTest {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+    private Path watched(String project) {
+        server.post(project + "/watched", Map.of());
+        return Path.of(server.json(project + "/watched").get("folder").asString());
+    }
+
+    private static List<String> files(Path folder) throws IOException {
+        try (Stream<Path> all = Files.list(folder)) {
+            return all.map(file -> file.getFileName().toString()).sorted().toList();
+        }
+    }
+
+    private static boolean told(Path folder, String name, String words) {
+        try {
+            return Files.exists(folder.resolve(name))
+                    && Files.readString(folder.resolve(name)).contains(words);
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    @Test
+    void aScriptBecomesClipsBesideItLikeTheProjectAndAgainWhenItChanges() throws IOException {
+        String like = server.project("Like this one", "KEEPER: Only a model.");
+        server.post(like + "/cast", Map.of("role", "Keeper", "voice", "edwin"));
+        Path folder = watched(like);
+        assertThat(folder.getParent()).isEqualTo(WATCHED);
+        Path script = Files.writeString(folder.resolve("kiln.md"), "KEEPER: Light the kiln.\n\nWait.\n");
+        Files.writeString(folder.resolve("empty.txt"), " ");
+        Server.await(
+                "done", PATIENCE, () -> told(folder, "kiln.md.done.txt", "Done. The clips are in kiln: delivery 1."));
+        List<String> clips = files(folder.resolve("kiln"));
+        assertThat(clips.stream().filter(name -> name.endsWith(".wav"))).hasSize(2);
+        Server.await("failed", PATIENCE, () -> told(folder, "empty.txt.failed.txt", "Not done. empty.txt"));
+        String shelf = server.get("/").body();
+        assertThat(shelf).contains(">kiln<");
+        String made = shelf.replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>kiln<.*", "$1");
+        assertThat(server.get(made + "/cast").body()).contains("Edwin");
+        int takes = server.cues(made).get(0).get("takes").asInt();
+        // one cue changes
+        Files.writeString(script, "KEEPER: Light the kiln.\n\nWait for a day and a night.\n");
+        Server.await("again", PATIENCE, () -> told(folder, "kiln.md.done.txt", "delivery 2."));
+        assertThat(server.cues(made).get(0).get("takes").asInt())
+                .as("what didn't change isn't rendered")
+                .isEqualTo(takes);
+        assertThat(server.cues(made).get(1).get("words").asString()).startsWith("Wait for");
+        server.post(like + "/watched/stop", Map.of());
+        assertThat(server.json(like + "/watched").get("folder").asString()).isEmpty();
+        assertThat(files(folder)).contains("kiln.md", "kiln");
+    }
+}
