@@ -47,7 +47,8 @@ class WatchedFolderTest extends ApplicationTest {
         Server.await(
                 "done", PATIENCE, () -> told(folder, "kiln.md.done.txt", "Done. The clips are in kiln: delivery 1."));
         List<String> clips = files(folder.resolve("kiln"));
-        assertThat(clips.stream().filter(name -> name.endsWith(".wav"))).hasSize(2);
+        assertThat(clips.stream().filter(name -> name.endsWith(".wav")))
+                .containsExactly("010_light-the-kiln.wav", "020_wait.wav");
         Server.await("failed", PATIENCE, () -> told(folder, "empty.txt.failed.txt", "Not done. empty.txt"));
         String shelf = server.get("/").body();
         assertThat(shelf).contains(">kiln<");

@@ -87,9 +87,8 @@ class DroppedWork {
         OpenedDocument opened = DocumentOpener.open(script.name(), Files.readAllBytes(script.file()), Map.of());
         UUID project = row.project();
         if (project == null || table.find(project).isEmpty()) {
-            project = copies.copy(like, "watched");
-            table.rename(
-                    project, script.base().substring(0, Math.min(script.base().length(), Project.LONGEST_NAME)));
+            project = copies.like(
+                    like, script.base().substring(0, Math.min(script.base().length(), Project.LONGEST_NAME)));
         }
         documents.into(
                 project, List.of(opened), "replace", projects.require(project).scriptVersion());

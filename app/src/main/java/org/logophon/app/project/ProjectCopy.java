@@ -1,6 +1,7 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
+import org.logophon.core.script.HandCuts;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,10 +31,7 @@ public class ProjectCopy {
         UUID to = table.create(from.workspace(), base + suffix, from.language(), from.targetSeconds())
                 .id();
         table.saveScript(to, from.script(), from.shape(), from.scriptVersion());
-        table.setFinish(to, from.targetLufs(), from.namePattern());
-        table.direct(to, from.direction(), 0);
-        table.setPicture(to, from.picture());
-        roles.copy(id, to);
+        settings(from, to);
         jdbc.sql("""
                 with cues as (
                   select gen_random_uuid() as copy, gen_random_uuid() as take_copy, c.* from cue c where c.project_id = :from and c.removed_at is null),
@@ -62,9 +60,6 @@ public class ProjectCopy {
                 .param("from", id)
                 .param("to", to)
                 .update();
-        jdbc.sql("""
-                insert into reading (id, project_id, written, said, said_as, language, match_case, at)
-                select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""").param("from", id).param("to", to).update();
         jdbc.sql(
                         "insert into scene_gap (project_id, scene, millis) select :to, scene, millis from scene_gap where project_id = :from")
                 .param("from", id)
@@ -74,5 +69,26 @@ public class ProjectCopy {
                 insert into picture_slot (id, project_id, in_millis, out_millis, number, name)
                 select gen_random_uuid(), :to, in_millis, out_millis, number, name from picture_slot where project_id = :from""").param("from", id).param("to", to).update();
         return to;
+    }
+
+    /** An empty project with the same voices, direction, readings and numbers to begin with. @return its id */
+    @Transactional
+    public UUID like(UUID id, String name) {
+        Project from = projects.require(id);
+        UUID to = table.create(from.workspace(), name, from.language(), null).id();
+        table.saveScript(to, "", from.shape().with(HandCuts.NONE).frozen(false), 0);
+        settings(from, to);
+        return to;
+    }
+
+    private void settings(Project from, UUID to) {
+        UUID id = from.id();
+        table.setFinish(to, from.targetLufs(), from.namePattern());
+        table.direct(to, from.direction(), 0);
+        table.setPicture(to, from.picture());
+        roles.copy(id, to);
+        jdbc.sql("""
+                insert into reading (id, project_id, written, said, said_as, language, match_case, at)
+                select gen_random_uuid(), :to, written, said, said_as, language, match_case, at from reading where project_id = :from""").param("from", id).param("to", to).update();
     }
 }
