@@ -1,6 +1,6 @@
 // A version beside the first language: words are saved as they are left, and the table follows what happens elsewhere.
 
-import { ask, renew } from '../app.js';
+import { ask } from '../app.js';
 import { listen } from '../live.js';
 
 const main = document.querySelector('main');
@@ -10,18 +10,33 @@ const agree = document.getElementById('agree');
 const fields = () => [...document.querySelectorAll('textarea[data-cue]')];
 const form = values => { const made = new FormData(); Object.entries(values).forEach(([name, value]) => [value].flat().forEach(one => made.append(name, one))); return made; };
 let late = false;
+let looking = false;
 let asking = null;
 
 const size = field => { field.style.height = 'auto'; field.style.height = `${field.scrollHeight + 2}px`; };
 const written = field => field.value !== field.defaultValue;
 const tell = sentence => { told.textContent = sentence; };
 
-/** What is being written is never taken away: the table waits until it is saved. */
+/** What is being written is never taken away: the table waits until it is saved. Where somebody only stands, they stay. */
 async function look() {
-  if (fields().some(field => written(field) || field === document.activeElement)) { late = true; return; }
+  if (looking || fields().some(written)) { late = true; return; }
   late = false;
-  await renew('#rows', `${base}/rows`);
+  looking = true;
+  let text = null;
+  try {
+    const response = await fetch(`${base}/rows`, { headers: { 'HX-Request': 'true' } });
+    if (response.ok) text = await response.text();
+  } catch { /* it is looked at again when the stream is back */ }
+  looking = false;
+  // typed while it was on its way
+  if (text === null || fields().some(written)) { late ||= text !== null; return; }
+  const at = document.activeElement.matches('textarea[data-cue]') ? document.activeElement : null;
+  const place = at && { cue: at.dataset.cue, from: at.selectionStart, to: at.selectionEnd };
+  document.getElementById('rows').outerHTML = text;
   fields().forEach(size);
+  const back = place && fields().find(field => field.dataset.cue === place.cue);
+  if (back) { back.focus({ preventScroll: true }); back.setSelectionRange(place.from, place.to); }
+  if (late) look();
 }
 
 async function act(address, values, done = look) {

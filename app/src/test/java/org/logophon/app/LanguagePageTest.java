@@ -6,10 +6,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** Both languages side by side, by keyboard. */
+@ResourceLock("translation")
 class LanguagePageTest extends BrowserTest {
 
     private Locator words(int at) {
@@ -22,9 +25,12 @@ class LanguagePageTest extends BrowserTest {
 
     @Test
     void aVersionIsMadeTranslatedAskedForAndKeptInStep() {
+        // of what nobody has paid for yet there is always one
+        String unknown = "Nobody has asked for " + UUID.randomUUID() + ".";
         String project = newProject(
                 "Side by side",
-                "Your wheel wobbles? You can true it in 50 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.");
+                "Your wheel wobbles? You can true it in 50 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.\n\n"
+                        + unknown);
         page.getByText("Languages").click();
         accessible();
         page.getByLabel("Term").fill("Spin");
@@ -43,6 +49,7 @@ class LanguagePageTest extends BrowserTest {
         page.keyboard().type("Das hier kann niemand, in 3 Tagen.");
         page.keyboard().press("Enter");
         assertThat(state(2)).hasText("translated");
+        assertThat(words(3)).isFocused();
         assertThat(page.locator(".sides .findings")).containsText("“3” isn't in the first language.");
 
         // the rest from the service: its price first
@@ -62,7 +69,8 @@ class LanguagePageTest extends BrowserTest {
         assertThat(other.locator(".write[data-ready]")).isVisible();
         type(
                 other,
-                "Your wheel wobbles? You can true it in 40 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.");
+                "Your wheel wobbles? You can true it in 40 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.\n\n"
+                        + unknown);
         assertThat(other.locator("#saved")).hasText(Pattern.compile("^saved.*"));
         assertThat(state(0)).hasText("to look at");
         assertThat(page.locator(".sides .was")).containsText("50 seconds");
