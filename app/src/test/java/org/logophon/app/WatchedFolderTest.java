@@ -3,6 +3,7 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -44,12 +45,19 @@ class WatchedFolderTest extends ApplicationTest {
         assertThat(folder.getParent()).isEqualTo(WATCHED);
         Path script = Files.writeString(folder.resolve("kiln.md"), "KEEPER: Light the kiln.\n\nWait.\n");
         Files.writeString(folder.resolve("empty.txt"), " ");
+        try (RandomAccessFile huge =
+                new RandomAccessFile(folder.resolve("huge.txt").toFile(), "rw")) {
+            huge.setLength(4L << 30);
+        }
         Server.await(
                 "done", PATIENCE, () -> told(folder, "kiln.md.done.txt", "Done. The clips are in kiln: delivery 1."));
         List<String> clips = files(folder.resolve("kiln"));
         assertThat(clips.stream().filter(name -> name.endsWith(".wav")))
                 .containsExactly("010_light-the-kiln.wav", "020_wait.wav");
         Server.await("failed", PATIENCE, () -> told(folder, "empty.txt.failed.txt", "Not done. empty.txt"));
+        Server.await(
+                "too large", PATIENCE, () -> told(folder, "huge.txt.failed.txt", "Not done. huge.txt is over 30 MB"));
+        Files.delete(folder.resolve("huge.txt"));
         String shelf = server.get("/").body();
         assertThat(shelf).contains(">kiln<");
         String made = shelf.replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>kiln<.*", "$1");

@@ -28,6 +28,7 @@ import org.logophon.app.write.open.DocumentImport;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
 import org.logophon.documents.DroppedScript;
 import org.logophon.documents.OpenedDocument;
 import org.springframework.stereotype.Component;
@@ -84,6 +85,11 @@ class DroppedWork {
     }
 
     private Row taken(UUID like, DroppedScript script, Row row) throws IOException {
+        // looked at before it is read: nothing is held that is no script
+        if (row.looks().bytes() > Documents.MOST_BYTES) {
+            throw new Refused(script.name() + " is over " + (Documents.MOST_BYTES >> 20)
+                    + " MB, which no script is. Take the pictures out, or save it as text.");
+        }
         OpenedDocument opened = DocumentOpener.open(script.name(), Files.readAllBytes(script.file()), Map.of());
         UUID project = row.project();
         if (project == null || table.find(project).isEmpty()) {
