@@ -4,6 +4,7 @@ import { ask, renew, say, timecode, typing } from './app.js';
 import { listen } from './live.js';
 import * as player from './player.js';
 import * as through from './sound/through.js';
+import * as under from './sound/under.js';
 
 const bar = document.querySelector('.transport');
 const project = bar.dataset.project;
@@ -19,6 +20,8 @@ let length = 1;
 let stamp = null;
 let at = 0;
 let running = false;
+// the play that is asked for last
+let turn = null;
 let moves = null;
 
 /** Reads the whole programme, for what the stream can't tell piece by piece. */
@@ -37,9 +40,31 @@ function take(now, seconds) {
   const same = cues.findIndex(cue => cue.id === current);
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
+  layers = null;
+  if (running) beneath();
   through.lookAgain();
   document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
 }
+
+// what lies under the programme as it is now: asked for when it is to be heard, and once at first
+let layers = null;
+const beds = bar.querySelector('.beds');
+
+function beneath() {
+  layers ??= ask('GET', `/projects/${project}/layer`).then(({ status, body }) => {
+    if (status !== 200) { layers = null; return; }
+    beds.hidden = !body.address;
+    under.lay(body.address ? { sound: body.address, seconds: body.seconds, startOf: what => cues.find(cue => cue.id === what.id)?.start ?? null } : null);
+  });
+  return layers;
+}
+beds.addEventListener('click', () => {
+  const on = beds.getAttribute('aria-pressed') !== 'true';
+  beds.setAttribute('aria-pressed', on);
+  under.hear(on);
+  say(on ? 'Sounds and beds are heard.' : 'The voice alone is heard.');
+  through.lookAgain();
+});
 
 /** What has become of some cues, as the stream tells it. */
 async function apply(delta) {
@@ -171,7 +196,7 @@ export function only(which) {
 
 const soundOf = cue => version?.[cue.id]?.sound ?? cue.sound;
 // what comes after a cue is asked for when its end is near: it may have changed by then
-const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, get pause() { return gapAfter(cue.id); } });
+const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, get pause() { return gapAfter(cue.id); }, get last() { return !heardAfter(cue.id); } });
 
 /** The next cue that has something to be heard; cues without a take are passed over. */
 function heardAfter(id) {
@@ -209,8 +234,13 @@ export async function playOn(from = 0) {
 export async function play(what, follows) {
   player.stop();
   running = true;
+  const mine = {};
+  turn = mine;
   button.setAttribute('aria-label', 'Stop');
   button.querySelector('path').setAttribute('d', STOP);
+  await beneath();
+  // meanwhile somebody may have stopped it, or begun another
+  if (turn !== mine) return;
   const whole = through.play(what, follows);
   tick();
   try {
@@ -242,6 +272,7 @@ function tick() {
 
 export function halt() {
   running = false;
+  turn = null;
   cancelAnimationFrame(moves);
   through.stop();
   player.stop();
@@ -274,4 +305,4 @@ document.addEventListener('keydown', event => {
   event.preventDefault();
   if (running) halt(); else playOn();
 });
-refresh();
+refresh().then(beneath);

@@ -108,6 +108,36 @@ function language() {
   return labelled('Language', select, by);
 }
 
+// of the project's lists, asked for when a gap is chosen first
+let sounds = null;
+const soundNames = () => sounds ??= marks.sounds().catch(() => { sounds = null; return []; });
+
+/** A sound in the gap: which one, how long the gap is for it, and how loud it is against the voice. */
+function sound() {
+  const [millis = '', level = '', ...words] = (marks.at('sound')?.value ?? '').split(' ');
+  const name = words.join(' ');
+  const select = element('select', 'form-select');
+  select.name = 'sound';
+  select.add(new Option('none', ''));
+  if (name) select.add(new Option(name, name, false, true));
+  soundNames().then(names => names.filter(one => one.toLowerCase() !== name.toLowerCase()).forEach(one => select.add(new Option(one, one))));
+  const typed = (type, least, most, step, value, label) => {
+    const input = element('input', 'form-control');
+    Object.assign(input, { type: 'number', min: least, max: most, step, value, hidden: name === '' });
+    input.setAttribute('aria-label', label);
+    input.setAttribute('data-typed', type);
+    return input;
+  };
+  const seconds = typed('sound-seconds', 0, KINDS.pause.most / 1000, 0.01, name ? (millis / 1000).toFixed(2) : '1.00', 'Seconds of the gap that it sounds in');
+  const decibels = typed('sound-level', -60, 6, 1, name ? level : '-12', 'dB against the voice');
+  const save = () => marks.set('sound', select.value === '' ? '' : `${Math.round(seconds.value * 1000)} ${decibels.value || -12} ${select.value}`);
+  [select, seconds, decibels].forEach(one => one.addEventListener('change', save));
+  const units = ['s', 'dB'].map(unit => Object.assign(element('span', 'unit', unit), { hidden: name === '' }));
+  const wrapped = labelled('Sound', select, seconds, units[0], decibels, units[1]);
+  wrapped.classList.add('soundfield');
+  return wrapped;
+}
+
 /** @param styles names of ways of speaking */
 export function showBar(bar, styles) {
   const all = marks.all();
@@ -120,7 +150,7 @@ export function showBar(bar, styles) {
   const fields = element('div', 'markfields');
   const who = element('div', 'who');
   if (chosen.gap) {
-    fields.append(number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''), choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'));
+    fields.append(number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''), choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'), sound());
   } else {
     fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
       choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), style(styles), whisper());
@@ -136,7 +166,7 @@ export function showList(list) {
     const item = element('li', mark.origin === 'suggested' ? 'ghost' : '');
     const words = mark.from === mark.to ? all.text.slice(...all.words[mark.from]) : `${all.text.slice(...all.words[mark.from])} … ${all.text.slice(...all.words[mark.to])}`;
     const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
-    item.append(element('span', 'reading', mark.kind === 'pause' || mark.kind === 'breath' ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
+    item.append(element('span', 'reading', KINDS[mark.kind]?.onGap ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
     if (mark.reason) item.append(element('span', 'soft', mark.reason));
     if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => marks.suggest('/take', 'CUE', mark), `Take ${what} of ${words}`));
     item.append(button('btn-quiet danger', 'remove', () => marks.send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));

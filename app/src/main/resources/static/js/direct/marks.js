@@ -71,6 +71,13 @@ function placeOf(kind, where) {
   return { start: marks.words[from][0], end: marks.words[where.to][1], from, to: where.to };
 }
 
+/** Names of the sounds that may stand in a gap. */
+export async function sounds() {
+  const { status, body } = await ask('GET', `${cue.replace(/\/cues\/.*/, '')}/beds/list`);
+  if (status !== 200) throw new Error('The sounds can’t be read.');
+  return body.sounds.map(sound => sound.name);
+}
+
 /** The mark of a kind on just the chosen words. */
 export function at(kind, where = chosen) {
   if (!marks) return undefined;
@@ -105,8 +112,8 @@ export async function send(path, fields) {
 export const set = (kind, value) => inTurn(where => setNow(kind, value, where));
 
 async function setNow(kind, value, where) {
-  if (placeOf(kind, where).to === marks.words.length - 1 && (kind === 'pause' || kind === 'breath')) {
-    say('After the last word comes the pause between cues: set it beside the score.');
+  if (placeOf(kind, where).to === marks.words.length - 1 && KINDS[kind].onGap) {
+    say('After the last word comes the pause between cues: set it beside the score, and a sound in it under “Sounds and beds” on Listen.');
     return;
   }
   const { start, end } = placeOf(kind, where);

@@ -99,7 +99,7 @@ function lanesOf(marks, data, systems) {
   systems.forEach(system => { system.lanes = 0; system.taken = []; });
   const lanes = [];
   for (const mark of marks) {
-    if ((mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
+    if (onGap(mark) && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
     for (const system of systems) {
       const inside = data.words.map((word, i) => i).filter(i => i >= mark.from && i <= mark.to && data.words[i].from >= system.from && data.words[i].from < system.to);
       if (!inside.length) continue;
@@ -253,7 +253,7 @@ function wordGroup(svg, data, i, systems, marks, line, notes) {
   const own = marks.filter(mark => mark.from <= i && mark.to >= i && mark.origin !== 'suggested');
   const stress = own.filter(mark => mark.kind === 'stress').at(-1)?.value;
   const state = `${size ? '' : ' small'}${stress ? ` stress-${stress}` : ''}${own.some(mark => mark.kind === 'whisper') ? ' whispered' : ''}`;
-  const said = own.filter(mark => mark.kind !== 'pause' && mark.kind !== 'breath' || mark.to === i).map(mark => mark.kind === 'pause' ? `then a pause of ${mark.label}` : mark.label);
+  const said = own.filter(mark => !onGap(mark) || mark.to === i).map(mark => mark.kind === 'pause' ? `then a pause of ${mark.label}` : mark.label);
   const group = make('g', { class: `word${state}`, tabindex: i === 0 ? 0 : -1, role: 'button', 'data-word': i,
     'aria-label': `${word.text}${data.guessed ? '' : `, at ${word.from.toFixed(2)} seconds`}${said.length ? `, ${said.join(', ')}` : ''}${notes.map(note => `, note: ${note.remark}`).join('')}: ${data.guessed ? 'not rendered yet' : 'play from here'}` });
   group.append(make('rect', { x, y: top, width: boxWidth, height: WORDS, rx: 3 }));
@@ -270,19 +270,21 @@ function wordGroup(svg, data, i, systems, marks, line, notes) {
   }
   if (stress) group.append(make('line', { class: 'stressline', x1: x + 1, x2: x + boxWidth - 1, y1: top + WORDS - 2.5, y2: top + WORDS - 2.5 }));
   const next = data.words[i + 1];
-  const after = marks.filter(mark => mark.to === i && (mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested');
+  const after = marks.filter(mark => mark.to === i && onGap(mark) && mark.origin !== 'suggested');
   if (next && rests(word, next, after)) svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after));
   svg.append(group);
   return group;
 }
 
+// pauses, breaths and sounds stand between two words
+const onGap = mark => ['pause', 'breath', 'sound'].includes(mark.kind);
 const rests = (word, next, after) => next.from - word.to >= SHORTEST_REST || after.length > 0;
 
 /** Where words touch there is a gap as well: it is chosen and pulled open at their common edge. */
 function joints(svg, data, systems, marks) {
   data.words.slice(0, -1).forEach((word, i) => {
     const next = data.words[i + 1];
-    if (rests(word, next, marks.filter(mark => mark.to === i && (mark.kind === 'pause' || mark.kind === 'breath') && mark.origin !== 'suggested'))) return;
+    if (rests(word, next, marks.filter(mark => mark.to === i && onGap(mark) && mark.origin !== 'suggested'))) return;
     const [x, y] = position(word.from, systems);
     const edge = x + boxWidthOf(word) + 0.75;
     const width = Math.min(8, 0.4 * Math.min(boxWidthOf(word), boxWidthOf(next)));
@@ -296,13 +298,15 @@ function joints(svg, data, systems, marks) {
 function rest(x, from, to, top, edge, gap, marks) {
   const width = Math.max(4, Math.min((to - from) * pxPerSecond - 1.5, edge - x));
   const pause = marks.find(mark => mark.kind === 'pause');
+  const sound = marks.find(mark => mark.kind === 'sound');
   const breath = marks.find(mark => mark.kind === 'breath');
-  const group = make('g', { class: `rest${pause ? ' asked' : ''}`, 'aria-hidden': 'true', 'data-gap': gap });
+  const group = make('g', { class: `rest${pause || sound ? ' asked' : ''}`, 'aria-hidden': 'true', 'data-gap': gap });
   group.append(make('rect', { x, y: top, width, height: WORDS, rx: 2 }));
   const words = pause ? `${(Number(pause.value) / 1000).toFixed(2)}` : (to - from).toFixed(2);
-  if (width > 32) group.append(make('text', { x: x + width / 2, y: top + (breath ? 14 : 20) }, words));
-  if (breath && width > 32) group.append(make('text', { class: 'breath', x: x + width / 2, y: top + 27 }, 'breath'));
-  else if (breath) group.append(make('circle', { class: 'breath', cx: x + width / 2, cy: top + WORDS / 2, r: 2.5 }));
+  const inside = sound ? 'sound' : breath ? 'breath' : '';
+  if (width > 32) group.append(make('text', { x: x + width / 2, y: top + (inside ? 14 : 20) }, words));
+  if (inside && width > 32) group.append(make('text', { class: 'breath', x: x + width / 2, y: top + 27 }, sound && width > 70 ? sound.value.split(' ').slice(2).join(' ').slice(0, 12) : inside));
+  else if (inside) group.append(make('circle', { class: 'breath', cx: x + width / 2, cy: top + WORDS / 2, r: 2.5 }));
   group.append(make('rect', { class: 'grip-rest', x: x + width - 5, y: top, width: 9, height: WORDS }));
   return group;
 }

@@ -2,7 +2,7 @@
 
 import { ask, button, clock, element, say } from '../app.js';
 import * as player from '../player.js';
-import { send } from './send.js';
+import { send } from '../send.js';
 
 const box = document.getElementById('brought');
 const LOOK_MS = 1500;

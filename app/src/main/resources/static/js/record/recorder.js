@@ -2,7 +2,7 @@
 
 import { button, element } from '../app.js';
 import * as kept from './kept.js';
-import { send } from './send.js';
+import { send } from '../send.js';
 import * as tape from './tape.js';
 
 const page = id => document.getElementById(id);
@@ -112,7 +112,8 @@ export function recorder(project, { cue, begins, taken }) {
 
   /** Gives a recording to the server; until it has it, the browser keeps it. */
   async function hand(about, parts) {
-    const { status, body } = await send(`/projects/${about.project}/record/cues/${about.cue}`, tape.wav(parts));
+    const { status, body } = await send(`/projects/${about.project}/record/cues/${about.cue}`, tape.wav(parts),
+      'Logophon doesn’t answer. The recording is kept in this browser, and offered again.');
     if (status === 200) {
       await kept.forget(about.id).catch(() => {});
       advise(body.sentence);

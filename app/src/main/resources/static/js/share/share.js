@@ -2,6 +2,7 @@
 
 import { ask, clock, say, typing } from '../app.js';
 import * as through from '../sound/through.js';
+import * as under from '../sound/under.js';
 import { drawCues, marked, spoken } from './cues.js';
 
 const here = location.pathname.replace(/\/$/, '');
@@ -50,6 +51,7 @@ async function read() {
     return link;
   })));
   drawCues(part('cues'), shown, acts);
+  under.lay(shown.layer ? { sound: shown.layer, seconds: shown.layerSeconds, startOf: what => shown.cues.find(one => one.id === what.id)?.start ?? null } : null);
   through.lookAgain();
   await choose(at, word, false);
 }
@@ -105,7 +107,7 @@ function place(seconds) {
 // --- playing
 
 function item(one, from = 0) {
-  return { id: one.id, sound: one.sound, from, get pause() {
+  return { id: one.id, sound: one.sound, from, get last() { return shown.cues.at(-1)?.id === one.id; }, get pause() {
     const now = shown.cues.findIndex(other => other.id === one.id);
     const next = shown.cues[now + 1];
     return next ? next.start - shown.cues[now].start - shown.cues[now].seconds : 0;

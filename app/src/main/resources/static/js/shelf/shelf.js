@@ -2,7 +2,7 @@
 
 import { house, renew } from '../app.js';
 import { listen } from '../live.js';
-import { send } from '../record/send.js';
+import { send } from '../send.js';
 
 function underHand() {
   const list = document.getElementById('projects');

@@ -4,6 +4,7 @@
 import { audio, beforePlay, RATE } from '../player.js';
 import { piece, PIECE } from './pieces.js';
 import { Stretcher } from './stretch.js';
+import * as under from './under.js';
 
 const AHEAD = 4;
 const PUMP_MS = 120;
@@ -23,7 +24,9 @@ let speed = 1;
 export async function play(first, nextOf) {
   stop();
   const context = audio();
-  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, ends: 0, over: false };
+  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, ends: 0, over: false,
+    // what lies under it: as far as it is laid, and the gap that it is still to be laid in
+    under: [], underTo: null, gap: null };
   run = mine;
   mine.done = new Promise((resolve, reject) => { mine.resolve = resolve; mine.reject = reject; });
   // the first piece is on its way while the device wakes up
@@ -39,6 +42,7 @@ export function stop() {
   run = null;
   clearTimeout(ended.timer);
   ended.laid.forEach(part => silence(part));
+  ended.under.forEach(part => silence(part));
   ended.resolve(false);
 }
 
@@ -70,7 +74,11 @@ export function lookAgain() {
   const last = run.laid.findLastIndex(part => part.item === current);
   const end = run.laid[last];
   run.laid.splice(last + 1).forEach(silence);
-  run.due = end.at + end.length + Math.round((current.pause ?? 0) / speed * RATE);
+  const over = end.at + end.length;
+  run.under.filter(part => part.at >= over).forEach(silence);
+  run.under = run.under.filter(part => part.at < over);
+  run.gap = { item: current, from: end.to, at: over };
+  run.due = over + Math.round((current.pause ?? 0) / speed * RATE);
   run.item = null;
   run.stretched = null;
   run.after = current;
@@ -87,6 +95,8 @@ async function pump(mine) {
     while (run === mine && !mine.over) {
       mine.due ??= Math.ceil((audio().currentTime + LEAD) * RATE);
       if (mine.due > (audio().currentTime + AHEAD) * RATE) break;
+      if (mine.gap && under.lies()) await layGap(mine);
+      if (run !== mine) break;
       if (!mine.item) {
         const next = mine.nextOf(mine.after);
         if (!next) { mine.over = true; break; }
@@ -98,10 +108,12 @@ async function pump(mine) {
       const part = await piece(item.sound, mine.index);
       // while it came, somebody may have stopped it or changed what follows
       if (run !== mine || mine.item !== item) continue;
-      lay(mine, item, part);
+      const beneath = await beneathOf(mine, item, part);
+      if (run !== mine || mine.item !== item) continue;
+      lay(mine, item, part, beneath);
     }
   } catch (error) {
-    if (run === mine) { run = null; mine.laid.forEach(silence); mine.reject(error); }
+    if (run === mine) { run = null; mine.laid.forEach(silence); mine.under.forEach(silence); mine.reject(error); }
     return;
   } finally {
     mine.pumping = false;
@@ -109,18 +121,62 @@ async function pump(mine) {
   if (run !== mine) return;
   const now = audio().currentTime * RATE;
   mine.laid = mine.laid.filter((one, i, all) => i === all.length - 1 || Math.max(all[i + 1].at, one.at + one.length) > now - RATE);
+  mine.under = mine.under.filter(one => one.at + one.length > now - RATE);
   if (mine.over && now >= Math.max(mine.due, mine.ends)) { run = null; mine.resolve(true); return; }
   mine.timer = setTimeout(() => pump(mine), PUMP_MS);
 }
 
-function lay(mine, item, part) {
+/** Of a piece, what is played of it: seconds of its sound. */
+function bounds(mine, item, part) {
   const begins = mine.index * PIECE;
-  const from = Math.max(item.from ?? 0, begins);
-  const until = Math.min(item.until ?? Infinity, begins + part.seconds);
+  return { begins, from: Math.max(item.from ?? 0, begins), until: Math.min(item.until ?? Infinity, begins + part.seconds) };
+}
+
+/** What lies under the stretch that is laid next, and a little around it: a stretched one begins where the one before it ended. */
+async function beneathOf(mine, item, part) {
+  const start = under.startOf(item);
+  if (start === null) return null;
+  const { from, until } = bounds(mine, item, part);
+  const first = start + Math.round(Math.min(mine.stretched ?? from, from) * RATE);
+  return { first, samples: await under.samples(first, start + Math.round(until * RATE)), start };
+}
+
+/** Lays what lies under seconds of an item, from a sample of the device's time on; what is laid already isn't laid twice. */
+function layUnder(mine, beneath, from, to, at, length, pace) {
+  if (!beneath || length <= 0) return;
+  const wanted = beneath.start + Math.round(from * RATE);
+  const first = Math.max(wanted, Math.min(mine.underTo ?? wanted, beneath.start + Math.round(to * RATE)));
+  const end = pace === 1 ? wanted + length : beneath.start + Math.round(to * RATE);
+  const skipped = Math.round((first - wanted) / pace);
+  if (end <= first || skipped >= length) return;
+  const cut = beneath.samples.slice(first - beneath.first, end - beneath.first);
+  const made = under.eased(under.fitted(cut, length - skipped, pace), first !== mine.underTo, false);
+  mine.under.push({ source: under.sound(made, at + skipped), at: at + skipped, length: made.length });
+  mine.underTo = end;
+}
+
+/** In the gap after an item, and after the last one as long as it goes on. */
+async function layGap(mine) {
+  const { item, from, at } = mine.gap;
+  mine.gap = null;
+  const start = under.startOf(item);
+  if (start === null) return;
+  const first = start + Math.round(from * RATE);
+  const seconds = item.last ? under.left(first) : Math.max(0, item.pause ?? 0);
+  if (seconds <= 0) return;
+  const samples = await under.samples(first, first + Math.round(seconds * RATE));
+  if (run !== mine) return;
+  const length = Math.round(seconds / speed * RATE);
+  layUnder(mine, { first, samples, start }, from, from + seconds, Math.max(at, Math.ceil((audio().currentTime + 0.005) * RATE)), length, speed);
+  if (item.last) mine.ends = Math.max(mine.ends, at + length);
+}
+
+function lay(mine, item, part, beneath) {
+  const { begins, from, until } = bounds(mine, item, part);
   const cut = part.samples.subarray(Math.round((from - begins) * RATE), Math.round((until - begins) * RATE));
   const last = part.last || until < begins + part.seconds || item.until <= begins + part.seconds;
   if (speed === 1) {
-    put(mine, item, cut, from, until, 1);
+    put(mine, item, cut, from, until, 1, beneath);
   } else {
     mine.stretcher ??= new Stretcher(speed);
     const heard = mine.stretched ?? from;
@@ -130,11 +186,12 @@ function lay(mine, item, part) {
     all.set(made);
     all.set(rest, made.length);
     const to = last ? until : heard + all.length / RATE * speed;
-    put(mine, item, all, heard, to, mine.stretcher.speed);
+    put(mine, item, all, heard, to, mine.stretcher.speed, beneath);
     mine.stretched = to;
   }
   if (last) {
     mine.after = item;
+    mine.gap = { item, from: until, at: mine.due };
     mine.item = null;
     mine.stretched = null;
     mine.due += Math.round((item.pause ?? 0) / speed * RATE);
@@ -143,7 +200,7 @@ function lay(mine, item, part) {
   }
 }
 
-function put(mine, item, samples, from, to, at) {
+function put(mine, item, samples, from, to, at, beneath) {
   if (!samples.length) return;
   // a piece that came too late begins now: a gap is heard, and nothing is lost
   const due = Math.max(mine.due, Math.ceil((audio().currentTime + 0.005) * RATE));
@@ -154,6 +211,7 @@ function put(mine, item, samples, from, to, at) {
   source.connect(audio().destination);
   source.start(due / RATE);
   mine.laid.push({ item, source, at: due, length: samples.length, from, to, speed: at });
+  layUnder(mine, beneath, from, to, due, samples.length, at);
   mine.due = due + samples.length;
   mine.ends = Math.max(mine.ends, mine.due);
 }

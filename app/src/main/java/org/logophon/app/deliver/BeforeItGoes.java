@@ -118,19 +118,24 @@ final class BeforeItGoes {
         earlier.files().stream()
                 .filter(file -> file.measured() != null)
                 .forEach(file -> clips.put(file.entry().cue(), file));
-        Asked asked =
-                new Asked(last.namePattern(), last.targetLufs(), last.choice().sound());
+        Asked asked = Asked.of(last.namePattern(), last.targetLufs(), last.choice());
         Set<UUID> off = new HashSet<>();
         for (PlacedClip<Made> placed : now.programme().clips()) {
             Made made = placed.cue();
             Stored clip = clips.get(made.cue().number());
             if (clip != null
-                    && clip.madeOf().equals(DeliveredProject.madeOf(made.cue(), made.take(), asked))
+                    && sameVoice(DeliveredProject.madeOf(made.cue(), made.take(), asked, ""), clip.madeOf())
                     && missed(clip.measured(), made, last.targetLufs())) {
                 off.add(made.cue().id());
             }
         }
         return off;
+    }
+
+    /** What lies under a clip is measured with nothing. */
+    private static boolean sameVoice(String now, String earlier) {
+        String difference = MadeOf.difference(now, earlier);
+        return difference.isEmpty() || difference.equals("bed");
     }
 
     private static boolean missed(DeliveredFiles.Measured clip, Made made, Double targetLufs) {

@@ -19,9 +19,17 @@ import org.logophon.core.delivery.part.Parts;
  * @param minutes  of a part of the programme
  * @param captions kinds of caption files
  * @param title    true when the title is spoken first
+ * @param inClips  true when sounds and beds are heard in the clips as well
  */
 public record Choice(
-        List<String> parts, String format, int rate, int bits, int minutes, List<String> captions, boolean title) {
+        List<String> parts,
+        String format,
+        int rate,
+        int bits,
+        int minutes,
+        List<String> captions,
+        boolean title,
+        boolean inClips) {
 
     /** A set for a common end, or somebody's own. @param id empty for one's own */
     public record Named(String id, String label, Choice choice) {
@@ -63,7 +71,8 @@ public record Choice(
                 SoundFormat.USUAL.bits(),
                 Wishes.USUAL.minutes(),
                 List.of("srt", "vtt"),
-                title);
+                title,
+                false);
     }
 
     SoundFormat sound() {
@@ -71,7 +80,7 @@ public record Choice(
     }
 
     Wishes wishes() {
-        return new Wishes(sound(), Set.copyOf(captions), minutes);
+        return new Wishes(sound(), Set.copyOf(captions), minutes, has("bed"), inClips);
     }
 
     /** In the order in which files are written, whatever was ticked first. */

@@ -21,7 +21,8 @@ record ChoiceForm(
         Integer rate,
         Integer bits,
         Integer minutes,
-        Boolean title) {
+        Boolean title,
+        Boolean inClips) {
 
     ChoiceForm {
         parts = parts == null ? List.of() : List.copyOf(parts);
@@ -39,7 +40,8 @@ record ChoiceForm(
                 bits == null ? kept.bits() : bits,
                 minutes == null ? kept.minutes() : minutes,
                 captions,
-                Boolean.TRUE.equals(title));
+                Boolean.TRUE.equals(title),
+                Boolean.TRUE.equals(inClips));
     }
 
     Double lufs() {

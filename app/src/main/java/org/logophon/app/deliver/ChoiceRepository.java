@@ -3,13 +3,17 @@ package org.logophon.app.deliver;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Table {@code delivery_choice}: what a project's next delivery holds. */
 @Repository
 class ChoiceRepository {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            // what was kept by an older version says nothing of what it didn't know
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
 
     private final JdbcClient jdbc;
 

@@ -102,7 +102,7 @@ class DeliverController {
         ProjectView view = projects.view(id);
         try {
             Choice choice = form.choice(choices.of(id));
-            Prepared now = prepare.prepared(view, new Asked(form.pattern(), form.lufs(), choice.sound()));
+            Prepared now = prepare.prepared(view, Asked.of(form.pattern(), form.lufs(), choice));
             model.addAttribute("holds", DeliveryContents.of(now, choice, Earlier.of(deliveries.of(id), files)));
         } catch (Refused | InvalidInput e) {
             model.addAttribute("formProblem", e.getMessage());
@@ -145,6 +145,6 @@ class DeliverController {
     /** As the project would be delivered with what is kept of the form. */
     private Prepared kept(ProjectView view, Choice choice) {
         return prepare.prepared(
-                view, new Asked(view.project().namePattern(), view.project().targetLufs(), choice.sound()));
+                view, Asked.of(view.project().namePattern(), view.project().targetLufs(), choice));
     }
 }

@@ -15,6 +15,8 @@ import org.logophon.app.project.ProjectReadings;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.ReadingRepository;
 import org.logophon.app.project.Role;
+import org.logophon.app.project.bed.LaidOut;
+import org.logophon.app.project.bed.Layers;
 import org.logophon.app.project.review.Note;
 import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.project.take.SpeechRepository;
@@ -47,6 +49,7 @@ class DeliveredProject {
     private final NoteRepository notes;
     private final ReadingRepository readings;
     private final VoiceCatalogue voices;
+    private final Layers layers;
 
     DeliveredProject(
             TakeRepository takes,
@@ -54,17 +57,24 @@ class DeliveredProject {
             CaptionRepository corrections,
             NoteRepository notes,
             ReadingRepository readings,
-            VoiceCatalogue voices) {
+            VoiceCatalogue voices,
+            Layers layers) {
         this.takes = takes;
         this.speeches = speeches;
         this.corrections = corrections;
         this.notes = notes;
         this.readings = readings;
         this.voices = voices;
+        this.layers = layers;
     }
 
-    /** What is asked of a delivery. @param lufs null for as rendered */
-    record Asked(String pattern, Double lufs, SoundFormat format) {}
+    /** What is asked of a delivery. @param lufs null for as rendered. @param inClips with sounds and beds in the clips */
+    record Asked(String pattern, Double lufs, SoundFormat format, boolean inClips) {
+
+        static Asked of(String pattern, Double lufs, Choice choice) {
+            return new Asked(pattern, lufs, choice.sound(), choice.inClips());
+        }
+    }
 
     /** What a clip is made of. */
     record Made(CueView cue, Take take, FileNames.Name name, String madeOf) {
@@ -80,32 +90,47 @@ class DeliveredProject {
                 ClipNames.names(view, asked.pattern(), asked.format().kind().extension());
         Map<UUID, Take> kept = new HashMap<>();
         takes.all(names.keySet().stream().map(CueView::keptTake).toList()).forEach(take -> kept.put(take.id(), take));
-        return view.programme(
-                        List.copyOf(names.keySet()), cue -> cue.status().sound().length())
-                .with(cue -> {
-                    Take take = kept.get(cue.keptTake());
-                    return new Made(cue, take, names.get(cue), madeOf(cue, take, asked));
-                });
+        Programme<CueView> placed = view.programme(
+                List.copyOf(names.keySet()), cue -> cue.status().sound().length());
+        LaidOut laid = asked.inClips() ? layers.laidOut(view, placed, asked.lufs()) : null;
+        String bed = laid == null || laid.empty() ? "" : laid.stamp();
+        return placed.with(cue -> {
+            Take take = kept.get(cue.keptTake());
+            return new Made(cue, take, names.get(cue), madeOf(cue, take, asked, bed));
+        });
+    }
+
+    /** What lies under it. */
+    LaidOut laidOut(ProjectView view, Programme<Made> programme, Double lufs) {
+        return layers.laidOut(view, programme.with(Made::cue), lufs);
     }
 
     /**
      * A project as it would be delivered now, but for its finished sound.
      *
      * @param delivered the same clips as the programme, in the same order
+     * @param laid      what lies under them
      */
-    record Prepared(ProjectView view, Programme<Made> programme, Delivered delivered) {}
+    record Prepared(ProjectView view, Programme<Made> programme, Delivered delivered, LaidOut laid) {
+
+        /** Where only names are asked for. */
+        ProjectSounds names() {
+            return DeliverySounds.names(laid, delivered);
+        }
+    }
 
     /** @throws org.logophon.core.input.InvalidInput when the names can't be made */
     Prepared prepared(ProjectView view, Asked asked) {
         Programme<Made> programme = programme(view, asked);
-        return new Prepared(view, programme, delivered(view, programme, null));
+        return new Prepared(view, programme, delivered(view, programme, null), laidOut(view, programme, asked.lufs()));
     }
 
-    static String madeOf(CueView cue, Take take, Asked asked) {
+    static String madeOf(CueView cue, Take take, Asked asked, String bed) {
         return new MadeOf(
                         Sha256.hex(String.join("\n", take.sound().id().toString(), take.text(), cue.number())),
                         asked.lufs() + "/" + cue.direction().loudnessDb(),
-                        asked.format().toString().replace(' ', '_'))
+                        asked.format().toString().replace(' ', '_'),
+                        bed)
                 .written();
     }
 

@@ -69,11 +69,10 @@ final class DeliveryContents {
         List<Line> lines = new ArrayList<>();
         long bytes = 0;
         for (Part part : choice.chosen()) {
-            Map<String, Long> written = sound(part) ? Map.of() : texts.of(part, choice.wishes());
-            for (PartFile file : part.files(delivered, choice.wishes(), DeliverySounds.NONE)) {
+            Map<String, Long> written = sound(part) ? Map.of() : texts.of(part, choice.wishes(), now.names());
+            for (PartFile file : part.files(delivered, choice.wishes(), now.names())) {
                 PlacedClip<Made> clip = clips.get(file.cue());
-                long size =
-                        sound(part) ? size(part, file, clip, delivered, choice) : written.getOrDefault(file.path(), 0L);
+                long size = sound(part) ? size(part, file, clip, now, choice) : written.getOrDefault(file.path(), 0L);
                 size += clip == null ? 0 : texts.noteBytes(told.get(file.cue()));
                 bytes += size;
                 Stored was = earlier.remove(file.cue().isEmpty() ? "/" + file.path() : file.cue());
@@ -137,16 +136,16 @@ final class DeliveryContents {
     }
 
     private static boolean sound(Part part) {
-        return List.of("clips", "programme", "parts", "audiobook").contains(part.id());
+        return List.of("clips", "programme", "parts", "audiobook", "bed").contains(part.id());
     }
 
     /** Of sound, reckoned. */
-    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Delivered delivered, Choice choice) {
+    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Prepared now, Choice choice) {
         SampleCount length = clip != null
                 ? clip.length()
                 : part.id().equals("parts")
-                        ? part(file, part, delivered, choice)
-                        : delivered.programme().length();
+                        ? part(file, part, now, choice)
+                        : now.delivered().programme().length();
         SoundFormat.Kind kind = part.id().equals("audiobook")
                 ? SoundFormat.Kind.M4A
                 : choice.sound().kind();
@@ -155,8 +154,8 @@ final class DeliveryContents {
                 : Math.round(length.seconds() * BYTES_A_SECOND.get(kind));
     }
 
-    private static SampleCount part(PartFile file, Part part, Delivered delivered, Choice choice) {
-        int parts = part.files(delivered, choice.wishes(), DeliverySounds.NONE).size();
-        return new SampleCount(delivered.programme().length().samples() / Math.max(1, parts));
+    private static SampleCount part(PartFile file, Part part, Prepared now, Choice choice) {
+        int parts = part.files(now.delivered(), choice.wishes(), now.names()).size();
+        return new SampleCount(now.delivered().programme().length().samples() / Math.max(1, parts));
     }
 }

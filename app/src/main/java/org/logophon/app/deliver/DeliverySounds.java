@@ -2,6 +2,7 @@ package org.logophon.app.deliver;
 
 import java.util.Map;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.bed.LaidOut;
 import org.logophon.app.project.take.Take;
 import org.logophon.core.coding.Coder;
 import org.logophon.core.delivery.Delivered;
@@ -9,9 +10,12 @@ import org.logophon.core.delivery.SpokenTitle;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.finish.ClipFinisher;
 import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.finish.PaddedSource;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.sound.Resampler;
+import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
 import org.logophon.core.voice.Voice;
 import org.springframework.stereotype.Component;
@@ -21,7 +25,13 @@ import org.springframework.stereotype.Component;
 class DeliverySounds {
 
     /** Where only names are asked for. */
-    static final ProjectSounds NONE = new ProjectSounds(Map.of(), Map.of(), null, null, null);
+    static ProjectSounds names(LaidOut laid, Delivered delivered) {
+        SoundSource layer = new PaddedSource(
+                SoundSource.of(new Sound(new float[0], SampleCount.RATE)),
+                delivered.programme().length().samples(),
+                0);
+        return new ProjectSounds(Map.of(), Map.of(), null, laid.empty() ? null : layer, null, null);
+    }
 
     private final Narrator narrator;
     private final ClipFinisher finisher;
@@ -40,9 +50,10 @@ class DeliverySounds {
             Delivered delivered,
             Delivery delivery,
             Map<String, SoundSource> clips,
-            Map<String, Take> takes) {
+            Map<String, Take> takes,
+            SoundSource layer) {
         SoundSource before = delivery.choice().title() ? title(view, delivered, delivery.targetLufs()) : null;
-        return new ProjectSounds(clips, takes, before, coder, resampler);
+        return new ProjectSounds(clips, takes, before, layer, coder, resampler);
     }
 
     /** By the voice of the first cue, if it is one that costs nothing. */

@@ -6,11 +6,12 @@ package org.logophon.app.deliver;
  * @param take     digest of the take's sound and words
  * @param loudness that was aimed at, with the cue's own offset
  * @param format   of the file
+ * @param bed      what lies under the programme, where that is heard in the clip; else empty
  */
-record MadeOf(String take, String loudness, String format) {
+record MadeOf(String take, String loudness, String format, String bed) {
 
     String written() {
-        return take + " " + loudness + " " + format;
+        return take + " " + loudness + " " + format + (bed.isEmpty() ? "" : " " + bed);
     }
 
     /** What tells a clip from an earlier one; empty for nothing. @param earlier as written; by an older version a digest alone */
@@ -20,9 +21,11 @@ record MadeOf(String take, String loudness, String format) {
         }
         String[] is = now.split(" ");
         String[] was = earlier.split(" ");
-        if (was.length != is.length) {
+        if (was.length < 3) {
             return "sound";
         }
-        return !is[0].equals(was[0]) ? "direction" : !is[1].equals(was[1]) ? "loudness" : "format";
+        return !is[0].equals(was[0])
+                ? "direction"
+                : !is[1].equals(was[1]) ? "loudness" : !is[2].equals(was[2]) ? "format" : "bed";
     }
 }

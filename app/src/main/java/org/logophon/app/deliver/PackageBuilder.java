@@ -11,6 +11,7 @@ import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.bed.LaidOut;
 import org.logophon.app.rendering.JobRetry;
 import org.logophon.app.web.DatabaseAway;
 import org.logophon.app.web.NoRoom;
@@ -102,9 +103,11 @@ class PackageBuilder {
 
     private void packed(Delivery delivery) throws IOException {
         ProjectView view = projects.view(delivery.projectId());
-        deliveries.setTotal(delivery.id(), writer.steps(view, delivery));
+        // once: whoever changes a bed meanwhile changes the next delivery
+        LaidOut laid = writer.laidOut(view, delivery);
+        deliveries.setTotal(delivery.id(), writer.steps(view, delivery, laid));
         int[] told = {0};
-        List<Stored> written = writer.write(view, delivery, done -> {
+        List<Stored> written = writer.write(view, delivery, laid, done -> {
             room.need(0);
             if (done != told[0]) {
                 told[0] = done;
@@ -118,7 +121,7 @@ class PackageBuilder {
             long bytes = all.stream().mapToLong(file -> file.entry().bytes()).sum();
             transaction.executeWithoutResult(status -> {
                 files.save(delivery.id(), all);
-                ready.save(delivery.id(), cues);
+                ready.save(delivery.id(), cues, laid);
                 if (deliveries.end(delivery.id(), "ready", null, bytes)) {
                     over(delivery, "");
                 }

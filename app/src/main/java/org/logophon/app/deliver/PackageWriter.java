@@ -30,6 +30,8 @@ import org.logophon.app.deliver.DeliveredProject.Asked;
 import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
+import org.logophon.app.project.bed.LaidOut;
+import org.logophon.app.project.bed.Layers;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.Take;
@@ -58,6 +60,7 @@ class PackageWriter {
     private final AudioStore audio;
     private final ClipFinisher finisher;
     private final DeliverySounds sounds;
+    private final Layers layers;
     private final TransactionTemplate transaction;
 
     PackageWriter(
@@ -67,6 +70,7 @@ class PackageWriter {
             AudioStore audio,
             ClipFinisher finisher,
             DeliverySounds sounds,
+            Layers layers,
             TransactionTemplate transaction) {
         this.delivering = delivering;
         this.files = files;
@@ -74,16 +78,23 @@ class PackageWriter {
         this.audio = audio;
         this.finisher = finisher;
         this.sounds = sounds;
+        this.layers = layers;
         this.transaction = transaction;
     }
 
     /** How many steps there are: each clip is measured, then each file is written. */
-    int steps(ProjectView view, Delivery delivery) {
+    int steps(ProjectView view, Delivery delivery, LaidOut laid) {
         Choice choice = delivery.choice();
         Programme<Made> programme = delivering.programme(view, asked(delivery));
         Delivered delivered = delivering.delivered(view, programme, null);
         return programme.clips().size()
-                + partFiles(choice, delivered, DeliverySounds.NONE).size();
+                + partFiles(choice, delivered, DeliverySounds.names(laid, delivered))
+                        .size();
+    }
+
+    /** What lies under it. */
+    LaidOut laidOut(ProjectView view, Delivery delivery) {
+        return delivering.laidOut(view, delivering.programme(view, asked(delivery)), delivery.targetLufs());
     }
 
     /** Its cues as they are heard in it. */
@@ -106,8 +117,7 @@ class PackageWriter {
     }
 
     private static Asked asked(Delivery delivery) {
-        return new Asked(
-                delivery.namePattern(), delivery.targetLufs(), delivery.choice().sound());
+        return Asked.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice());
     }
 
     private static List<PartFile> partFiles(
@@ -118,10 +128,11 @@ class PackageWriter {
     }
 
     /**
+     * @param laid what lies under it
      * @param goOn told how many steps are done; false stops
      * @return what was written, compared with nothing yet; null when it was stopped
      */
-    List<Stored> write(ProjectView view, Delivery delivery, IntPredicate goOn) throws IOException {
+    List<Stored> write(ProjectView view, Delivery delivery, LaidOut laid, IntPredicate goOn) throws IOException {
         Programme<Made> programme = delivering.programme(view, asked(delivery));
         ExecutorService threads =
                 Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
@@ -144,7 +155,8 @@ class PackageWriter {
                 madeOf.put(made.cue().number(), made);
                 measured.put(made.cue().number(), measured(clips.get(i)));
             }
-            var ready = sounds.of(view, delivered, delivery, sources, takes);
+            var layer = laid.empty() ? null : layers.layer(laid, programme.with(Made::cue));
+            var ready = sounds.of(view, delivered, delivery, sources, takes, layer);
             List<Callable<Stored>> writing = new ArrayList<>();
             List<PartFile> all = partFiles(delivery.choice(), delivered, ready);
             for (PartFile file : all) {

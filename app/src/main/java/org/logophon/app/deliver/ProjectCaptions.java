@@ -63,7 +63,7 @@ class ProjectCaptions {
 
     List<OfCue> of(ProjectView view) {
         Prepared now =
-                delivering.prepared(view, new Asked("{number}", view.project().targetLufs(), SoundFormat.USUAL));
+                delivering.prepared(view, new Asked("{number}", view.project().targetLufs(), SoundFormat.USUAL, false));
         Programme<Made> programme = now.programme();
         Delivered delivered = now.delivered();
         Map<UUID, Corrected> corrected = corrections.of(view.id());

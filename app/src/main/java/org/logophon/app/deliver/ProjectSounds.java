@@ -16,9 +16,15 @@ import org.logophon.core.sound.SoundSource;
  * @param clips  by number
  * @param takes  by number
  * @param before spoken title; null for none
+ * @param layer  sounds and beds; null for none
  */
 record ProjectSounds(
-        Map<String, SoundSource> clips, Map<String, Take> takes, SoundSource before, Coder coder, Resampler resampler)
+        Map<String, SoundSource> clips,
+        Map<String, Take> takes,
+        SoundSource before,
+        SoundSource layer,
+        Coder coder,
+        Resampler resampler)
         implements Sounds {
 
     @Override

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.project.bed.LaidOut;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.review.Heard;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -13,7 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Deliveries that are there, for those who hear them by a link; and table {@code delivered_cue}. */
+/** Deliveries that are there, for those who hear them by a link; and tables {@code delivered_cue}, {@code delivery_layer}. */
 @Repository
 public class ReadyDeliveries {
 
@@ -98,7 +99,22 @@ public class ReadyDeliveries {
         }
     }
 
-    void save(UUID delivery, List<DeliveredCue> cues) {
+    /** What lay under its programme; empty for nothing. */
+    public Optional<LaidOut> laidOut(UUID delivery) {
+        return jdbc.sql("select laid_out from delivery_layer where delivery_id = :delivery")
+                .param("delivery", delivery)
+                .query(String.class)
+                .optional()
+                .map(LaidOut::read);
+    }
+
+    void save(UUID delivery, List<DeliveredCue> cues, LaidOut laid) {
+        if (!laid.empty()) {
+            jdbc.sql("insert into delivery_layer (delivery_id, laid_out) values (:delivery, cast(:laid as jsonb))")
+                    .param("delivery", delivery)
+                    .param("laid", laid.written())
+                    .update();
+        }
         batches.batchUpdate(
                 """
                 insert into delivered_cue (delivery_id, position, cue_id, take_id, number, scene, role, offset_db, start_samples, length_samples, heard)

@@ -14,6 +14,7 @@ import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
+import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.Wishes;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
@@ -52,9 +53,9 @@ final class TextSizes {
     }
 
     /** By path. What has a second file for many clips is told with its first. */
-    Map<String, Long> of(Part part, Wishes wishes) {
+    Map<String, Long> of(Part part, Wishes wishes, Sounds names) {
         Map<String, Long> sizes = new HashMap<>();
-        for (PartFile file : part.files(first, wishes, DeliverySounds.NONE)) {
+        for (PartFile file : part.files(first, wishes, names)) {
             Counted counted = new Counted();
             try {
                 file.content().write(counted);

@@ -18,8 +18,12 @@ import org.logophon.app.project.MarkRepository;
 import org.logophon.app.project.Picture;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.RoleRepository;
+import org.logophon.app.project.bed.BedRepository;
+import org.logophon.app.project.bed.OwnSoundRepository;
+import org.logophon.app.project.bed.ProjectBed;
 import org.logophon.app.rendering.RenderService;
 import org.logophon.app.write.ScriptSaving;
+import org.logophon.core.bed.Bed;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
@@ -61,6 +65,8 @@ class DemoProjects {
     private final ScriptSaving scripts;
     private final RenderService rendering;
     private final Versions versions;
+    private final OwnSoundRepository sounds;
+    private final BedRepository beds;
     private final DemoListening listening;
     private final DemoDelivering delivering;
 
@@ -73,6 +79,8 @@ class DemoProjects {
             ScriptSaving scripts,
             RenderService rendering,
             Versions versions,
+            OwnSoundRepository sounds,
+            BedRepository beds,
             DemoListening listening,
             DemoDelivering delivering) {
         this.placed = placed;
@@ -83,6 +91,8 @@ class DemoProjects {
         this.scripts = scripts;
         this.rendering = rendering;
         this.versions = versions;
+        this.sounds = sounds;
+        this.beds = beds;
         this.listening = listening;
         this.delivering = delivering;
     }
@@ -113,8 +123,26 @@ class DemoProjects {
                 "Keeper",
                 new Direction(95, null, null, null));
         if (film != null) {
+            wind(film);
             listening.begin(film);
         }
+    }
+
+    /** Outside, it blows: under the whole first scene, further away than the voice by far. */
+    private void wind(UUID film) {
+        List<Cue> all = cues.of(film);
+        List<Cue> outside = all.stream()
+                .filter(cue -> cue.scene().equals(all.get(0).scene()))
+                .toList();
+        sounds.of(film).stream()
+                .filter(sound -> sound.shipped() && sound.name().equals("Wind"))
+                .forEach(sound -> beds.save(new ProjectBed(
+                        UUID.randomUUID(),
+                        film,
+                        sound.id(),
+                        outside.get(0).id(),
+                        outside.get(outside.size() - 1).id(),
+                        new Bed.Settings(true, 3_000, 4_000, -24, 6))));
     }
 
     /** @return null when this data folder has or had it */

@@ -100,7 +100,7 @@ class ScoreController {
                 .map(word -> new int[] {word.start(), word.end()})
                 .toList();
         List<Double> reached = reached(view);
-        List<Mark> scored = view.marks().scored();
+        List<Mark> scored = view.marks().spoken(view.cue().text());
         List<MarkLine> lines = new ArrayList<>();
         for (Mark mark : view.marks().all()) {
             int at = scored.indexOf(mark);

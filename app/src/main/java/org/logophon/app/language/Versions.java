@@ -16,6 +16,7 @@ import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectVersions;
 import org.logophon.app.project.ProjectVersions.Link;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.bed.BedCopies;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.Stale;
@@ -42,6 +43,7 @@ public class Versions {
     private final ScriptSaving saving;
     private final VoiceCatalogue voices;
     private final VersionCasting casting;
+    private final BedCopies beds;
 
     Versions(
             Projects projects,
@@ -50,7 +52,8 @@ public class Versions {
             CueRepository cues,
             ScriptSaving saving,
             VoiceCatalogue voices,
-            VersionCasting casting) {
+            VersionCasting casting,
+            BedCopies beds) {
         this.projects = projects;
         this.table = table;
         this.versions = versions;
@@ -58,6 +61,7 @@ public class Versions {
         this.saving = saving;
         this.voices = voices;
         this.casting = casting;
+        this.beds = beds;
     }
 
     /** A version with the project that it is one of. */
@@ -117,6 +121,7 @@ public class Versions {
         table.setPicture(id, first.picture());
         write(projects.require(id), all, Map.of(), "Made from " + first.name());
         versions.takeDirection(id);
+        beds.version(firstId, id);
         casting.cast(firstId, id, language);
         return id;
     }

@@ -21,6 +21,8 @@ final class Rights {
             "GET /listen/versions",
             "GET /listen/versions/{which}",
             "GET /programme",
+            "GET /layer",
+            "GET /layer/{stamp}.wav",
             "GET /render",
             "GET /events",
             "GET /history",

@@ -26,7 +26,7 @@ public final class CueScore {
                                 ? view.project().language()
                                 : cue.voice().language())
                 .stream()
-                .filter(match -> cue.marks().scored().stream().noneMatch(mark -> cuts(mark, match)))
+                .filter(match -> cue.marks().written().stream().noneMatch(mark -> cuts(mark, match)))
                 .map(match -> new PlacedReading(
                         match.start(),
                         new Reading(

@@ -50,7 +50,7 @@ public record CueView(
 
     /**
      * Silence after it, before the next cue: its own, else its role's, else the scene's at a scene's end, else the
-     * project's.
+     * project's. A sound that stands in it makes it longer where need be.
      *
      * @param ofScene at the end of which it is; null where it isn't at one, or the scene says nothing
      */
@@ -58,7 +58,8 @@ public record CueView(
         boolean said = cue.direction().pauseAfterMillis() != null
                 || cue.taken() != null && !cue.taken().recorded()
                 || role != null && role.direction().pauseAfterMillis() != null;
-        return SampleCount.ofMillis(ofScene != null && !said ? ofScene : direction.pauseMillis());
+        int asked = ofScene != null && !said ? ofScene : direction.pauseMillis();
+        return SampleCount.ofMillis(Math.max(asked, marks.gapAfter(cue.text())));
     }
 
     /** The take that is delivered; null when there is none. */

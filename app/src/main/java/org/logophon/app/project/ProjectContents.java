@@ -181,7 +181,11 @@ class ProjectContents {
         boolean plain = own == Marks.NONE && levels.pauses().equals(PauseDefaults.NONE) && levels.livelyPercent() == 0;
         return plain
                 ? Score.NONE
-                : new Score(own.scored(), levels.pauses(), levels.livelyPercent(), seeds.getOrDefault(cue.id(), 0L));
+                : new Score(
+                        own.scored(cue.text()),
+                        levels.pauses(),
+                        levels.livelyPercent(),
+                        seeds.getOrDefault(cue.id(), 0L));
     }
 
     private static double reference(Project project, Cue cue, Recipe recipe, String unspeakable) {

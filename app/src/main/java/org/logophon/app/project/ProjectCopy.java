@@ -1,6 +1,7 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
+import org.logophon.app.project.bed.BedCopies;
 import org.logophon.core.script.HandCuts;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -13,12 +14,14 @@ public class ProjectCopy {
     private final Projects projects;
     private final ProjectRepository table;
     private final RoleRepository roles;
+    private final BedCopies beds;
     private final JdbcClient jdbc;
 
-    ProjectCopy(Projects projects, ProjectRepository table, RoleRepository roles, JdbcClient jdbc) {
+    ProjectCopy(Projects projects, ProjectRepository table, RoleRepository roles, BedCopies beds, JdbcClient jdbc) {
         this.projects = projects;
         this.table = table;
         this.roles = roles;
+        this.beds = beds;
         this.jdbc = jdbc;
     }
 
@@ -68,6 +71,7 @@ public class ProjectCopy {
         jdbc.sql("""
                 insert into picture_slot (id, project_id, in_millis, out_millis, number, name)
                 select gen_random_uuid(), :to, in_millis, out_millis, number, name from picture_slot where project_id = :from""").param("from", id).param("to", to).update();
+        beds.copy(id, to);
         return to;
     }
 
@@ -78,6 +82,7 @@ public class ProjectCopy {
         UUID to = table.create(from.workspace(), name, from.language(), null).id();
         table.saveScript(to, "", from.shape().with(HandCuts.NONE).frozen(false), 0);
         settings(from, to);
+        beds.copy(id, to);
         return to;
     }
 

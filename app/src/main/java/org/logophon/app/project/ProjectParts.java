@@ -10,17 +10,28 @@ import org.springframework.stereotype.Repository;
 public class ProjectParts {
 
     /** A reading may be the house's, and then belongs to each of its projects. */
-    private static final Map<String, String> OWNERS = Map.of(
-            "cue", "select 1 from cue where id = :part and project_id = :project",
-            "take", "select 1 from take t join cue c on c.id = t.cue_id where t.id = :part and c.project_id = :project",
-            "reading",
-                    "select 1 from reading where id = :part and (project_id = :project or workspace_id = (select workspace_id from project where id = :project))",
-            "draft", "select 1 from script_draft where id = :part and project_id = :project",
-            "note", "select 1 from note n join cue c on c.id = n.cue_id where n.id = :part and c.project_id = :project",
-            "slot", "select 1 from picture_slot where id = :part and project_id = :project",
-            "upload", "select 1 from recording_upload where id = :part and project_id = :project",
-            "share", "select 1 from share where id = :part and project_id = :project",
-            "delivery", "select 1 from delivery where id = :part and project_id = :project");
+    private static final Map<String, String> OWNERS = Map.ofEntries(
+            Map.entry("cue", "select 1 from cue where id = :part and project_id = :project"),
+            Map.entry(
+                    "take",
+                    "select 1 from take t join cue c on c.id = t.cue_id where t.id = :part and c.project_id = :project"),
+            Map.entry(
+                    "reading",
+                    "select 1 from reading where id = :part and (project_id = :project or workspace_id = (select workspace_id from project where id = :project))"),
+            Map.entry("draft", "select 1 from script_draft where id = :part and project_id = :project"),
+            Map.entry(
+                    "note",
+                    "select 1 from note n join cue c on c.id = n.cue_id where n.id = :part and c.project_id = :project"),
+            Map.entry("slot", "select 1 from picture_slot where id = :part and project_id = :project"),
+            Map.entry("upload", "select 1 from recording_upload where id = :part and project_id = :project"),
+            Map.entry("share", "select 1 from share where id = :part and project_id = :project"),
+            Map.entry("bed", "select 1 from bed where id = :part and project_id = :project"),
+            Map.entry(
+                    "sound",
+                    "select 1 from sound_file where id = :part and (workspace_id is null or project_id = :project"
+                            + " or project_id = (select version_of_id from project where id = :project) or project_id is null"
+                            + " and workspace_id = (select workspace_id from project where id = :project))"),
+            Map.entry("delivery", "select 1 from delivery where id = :part and project_id = :project"));
 
     private final JdbcClient jdbc;
 

@@ -3,6 +3,7 @@ package org.logophon.app.record;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.UUID;
+import org.logophon.app.audio.SoundFiles;
 import org.logophon.app.people.Visits;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.web.AddressAnswer;

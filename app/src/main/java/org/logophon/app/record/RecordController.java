@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.audio.SoundFiles;
 import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
@@ -112,7 +113,7 @@ class RecordController {
     }
 
     private static Sound whole(SoundSource sound) {
-        return SoundFiles.stretch(sound, 0, sound.length() / (double) sound.rate());
+        return Recordings.stretch(sound, 0, sound.length() / (double) sound.rate());
     }
 
     /** A file in which a cue is said several times becomes as many takes; the last one is kept. */
@@ -123,7 +124,7 @@ class RecordController {
             take = recordings.take(
                     id,
                     cue,
-                    SoundFiles.stretch(sound, said.fromSeconds(), said.toSeconds()),
+                    Recordings.stretch(sound, said.fromSeconds(), said.toSeconds()),
                     Recordings.Made.UPLOADED,
                     true);
         }

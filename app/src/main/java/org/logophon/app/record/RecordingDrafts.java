@@ -126,10 +126,10 @@ class RecordingDrafts {
         double length = sound.length() / (double) sound.rate();
         double at = 0;
         while (at < length) {
-            Sound chunk = SoundFiles.stretch(sound, at, Math.min(length, at + CHUNK_SECONDS));
+            Sound chunk = Recordings.stretch(sound, at, Math.min(length, at + CHUNK_SECONDS));
             double seconds = at + CHUNK_SECONDS >= length ? chunk.seconds() : rest(chunk);
             double from = at;
-            hear(SoundFiles.stretch(sound, at, at + seconds)).forEach(word -> words.add(word.later(from)));
+            hear(Recordings.stretch(sound, at, at + seconds)).forEach(word -> words.add(word.later(from)));
             at += seconds;
         }
         return words;

@@ -20,6 +20,7 @@ import org.logophon.core.recording.RecordingFigures;
 import org.logophon.core.recording.RecordingHolder;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.sound.Sound;
+import org.logophon.core.sound.SoundSource;
 import org.logophon.core.take.TakeOrigin;
 import org.logophon.core.take.TakeOrigin.VoiceThen;
 import org.logophon.core.voice.RecordedVoice;
@@ -130,5 +131,13 @@ public class Recordings {
         return cue.voice() == null || cue.voice().language().isEmpty()
                 ? projects.require(project).language()
                 : cue.voice().language();
+    }
+
+    /** A stretch of it, in memory. */
+    static Sound stretch(SoundSource sound, double fromSeconds, double toSeconds) {
+        if (Math.min(toSeconds, sound.length() / (double) sound.rate()) - fromSeconds > LONGEST_SECONDS) {
+            throw new Refused("A cue is ten minutes at most. Cut the recording into its cues.");
+        }
+        return sound.stretch(fromSeconds, toSeconds);
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.logophon.app.audio.SoundFiles;
 import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;

@@ -125,7 +125,7 @@ class Uploads {
             throw new Refused("There is nothing from " + fromSeconds + " to " + toSeconds + " s. " + upload.name()
                     + " is " + Math.round(upload.sound().seconds()) + " s long.");
         }
-        return SoundFiles.stretch(audio.source(upload.sound()), fromSeconds, toSeconds);
+        return Recordings.stretch(audio.source(upload.sound()), fromSeconds, toSeconds);
     }
 
     List<Upload> open(UUID project) {
@@ -256,7 +256,7 @@ class Uploads {
             recordings.take(
                     upload.project(),
                     piece.cue(),
-                    SoundFiles.stretch(sound, piece.from(), piece.to()),
+                    Recordings.stretch(sound, piece.from(), piece.to()),
                     Recordings.Made.UPLOADED,
                     true,
                     take -> {

@@ -54,6 +54,7 @@ class SharedController {
     private final SharedReviewing reviewing;
     private final SpeechRepository speeches;
     private final TakeSound sound;
+    private final SharedLayer layers;
     private final ReadyDeliveries deliveries;
 
     SharedController(
@@ -63,6 +64,7 @@ class SharedController {
             SharedReviewing reviewing,
             SpeechRepository speeches,
             TakeSound sound,
+            SharedLayer layers,
             ReadyDeliveries deliveries) {
         this.links = links;
         this.phrases = phrases;
@@ -70,6 +72,7 @@ class SharedController {
         this.reviewing = reviewing;
         this.speeches = speeches;
         this.sound = sound;
+        this.layers = layers;
         this.deliveries = deliveries;
     }
 
@@ -110,9 +113,16 @@ class SharedController {
                 .body(new SentenceAnswer("Come in."));
     }
 
-    /** @param cues in order @param notes that came by this link */
+    /** @param cues in order @param notes that came by this link @param layer address of what lies under it; null for nothing */
     record Answer(
-            String stamp, String title, String told, double seconds, List<CueAnswer> cues, List<NoteAnswer> notes) {}
+            String stamp,
+            String title,
+            String told,
+            double seconds,
+            List<CueAnswer> cues,
+            List<NoteAnswer> notes,
+            String layer,
+            double layerSeconds) {}
 
     /** @param sound address @param approved who found it good by this link; empty for nobody @param ready false while it is being changed */
     record CueAnswer(
@@ -169,7 +179,28 @@ class SharedController {
                                         note.remark(),
                                         note.writer(),
                                         note.open())))
-                        .toList());
+                        .toList(),
+                programme.laid().empty() ? null : "/s/" + token + "/layer/" + layers.stamp(programme) + ".wav",
+                layers.length(programme).seconds());
+    }
+
+    /** What lies under the programme. */
+    @GetMapping("/layer/{stamp}.wav")
+    void layer(
+            @PathVariable String token,
+            @PathVariable String stamp,
+            @RequestHeader(name = HttpHeaders.RANGE, required = false) String range,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        SharedProgramme programme = programmes.of(let(token, request));
+        if (programme.laid().empty()) {
+            throw changed();
+        }
+        CacheControl caching = stamp.equals(layers.stamp(programme))
+                ? CacheControl.maxAge(Duration.ofHours(1)).cachePrivate()
+                : CacheControl.noStore();
+        RangedAnswer.write(layers.wav(programme), range, caching, response);
     }
 
     private static String told(SharedProgramme programme) {

@@ -3,6 +3,7 @@ package org.logophon.app.share;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.project.bed.LaidOut;
 import org.logophon.app.project.take.Take;
 import org.logophon.core.review.Heard;
 
@@ -13,8 +14,10 @@ import org.logophon.core.review.Heard;
  * @param newer      number of a later delivery than this one; 0 for none
  * @param targetLufs that its sound is brought to; null for as it was made
  * @param seconds    from its first sample to its last
+ * @param laid       what lies under it
  */
-record SharedProgramme(String title, int delivery, int newer, Double targetLufs, List<SharedCue> cues, double seconds) {
+record SharedProgramme(
+        String title, int delivery, int newer, Double targetLufs, List<SharedCue> cues, double seconds, LaidOut laid) {
 
     /**
      * A cue with its take; a cue without one isn't heard.

@@ -15,6 +15,8 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.project.bed.LaidOut;
+import org.logophon.app.project.bed.Layers;
 import org.logophon.app.project.take.Take;
 import org.logophon.app.project.take.TakeRepository;
 import org.logophon.app.share.SharedProgramme.SharedCue;
@@ -30,11 +32,13 @@ class SharedProgrammes {
     private final Projects projects;
     private final ReadyDeliveries deliveries;
     private final TakeRepository takes;
+    private final Layers layers;
 
-    SharedProgrammes(Projects projects, ReadyDeliveries deliveries, TakeRepository takes) {
+    SharedProgrammes(Projects projects, ReadyDeliveries deliveries, TakeRepository takes, Layers layers) {
         this.projects = projects;
         this.deliveries = deliveries;
         this.takes = takes;
+        this.layers = layers;
     }
 
     SharedProgramme of(Share share) {
@@ -91,7 +95,8 @@ class SharedProgrammes {
                 0,
                 view.project().targetLufs(),
                 cues,
-                programme.length().seconds());
+                programme.length().seconds(),
+                layers.laidOut(view));
     }
 
     private SharedProgramme delivered(Delivery delivery, ProjectView view) {
@@ -129,7 +134,8 @@ class SharedProgrammes {
                 newest > delivery.ordinal() ? newest : 0,
                 delivery.targetLufs(),
                 cues,
-                seconds);
+                seconds,
+                deliveries.laidOut(delivery.id()).orElse(LaidOut.NOTHING));
     }
 
     private Map<UUID, Take> takes(Collection<UUID> wanted) {

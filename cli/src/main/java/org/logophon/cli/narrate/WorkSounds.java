@@ -25,6 +25,7 @@ final class WorkSounds implements Sounds, AutoCloseable {
     private final Resampler resampler;
     private final Map<String, SoundSource> clips = new ConcurrentHashMap<>();
     private SoundSource before;
+    private final SoundSource layer = null;
 
     WorkSounds(Resampler resampler) throws IOException {
         this.folder = Files.createTempDirectory("logophon-clips");
@@ -53,6 +54,11 @@ final class WorkSounds implements Sounds, AutoCloseable {
     @Override
     public SoundSource before() {
         return before;
+    }
+
+    @Override
+    public SoundSource layer() {
+        return layer;
     }
 
     @Override

@@ -58,6 +58,17 @@ public final class LossyFile {
         return new Heard(meter.loudness(), Decibels.ofFactor(peak.end()));
     }
 
+    /** The same of a sound that isn't coded. */
+    public static Heard heard(SoundSource sound) {
+        LoudnessMeter meter = new LoudnessMeter(sound.rate(), 1);
+        TruePeak peak = new TruePeak();
+        sound.readAll((samples, count) -> {
+            meter.add(samples, count);
+            peak.add(samples, count);
+        });
+        return new Heard(meter.loudness(), Decibels.ofFactor(peak.end()));
+    }
+
     private static Loudness loudness(SoundSource sound) {
         LoudnessMeter meter = new LoudnessMeter(sound.rate(), 1);
         sound.readAll(meter::add);

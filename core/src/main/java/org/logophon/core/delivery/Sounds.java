@@ -18,6 +18,12 @@ public interface Sounds {
     /** What goes before the programme where it is one sound, as a spoken title; null for nothing. */
     SoundSource before();
 
+    /**
+     * Sounds and beds under the programme, at 48 kHz from its start, as they are without regard to peaks; null where there are
+     * none.
+     */
+    SoundSource layer();
+
     Coder coder();
 
     Resampler resampler();

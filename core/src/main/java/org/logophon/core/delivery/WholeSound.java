@@ -3,17 +3,19 @@ package org.logophon.core.delivery;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import org.logophon.core.bed.Underlaid;
 import org.logophon.core.coding.ProgrammeSource;
 import org.logophon.core.coding.Tags;
 import org.logophon.core.coding.Tags.Chapter;
 import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.finish.PaddedSource;
 import org.logophon.core.programme.Programme;
 import org.logophon.core.programme.Programme.PlacedClip;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.sound.SoundSource;
 
 /**
- * A delivery's programme as one sound, from where a title may be spoken before it to its end.
+ * A delivery's programme as one sound with what lies under it, from where a title may be spoken before it to its end.
  *
  * @param programme as it is heard: later by the title, where there is one
  * @param source    at 48 kHz
@@ -25,7 +27,19 @@ public record WholeSound(Programme<DeliveredClip> programme, SoundSource source)
         Programme<DeliveredClip> programme =
                 before == null ? delivered.programme() : later(delivered.programme(), before);
         Function<DeliveredClip, SoundSource> opener = clip -> clip == null ? before : sounds.clip(clip);
-        return new WholeSound(programme, new ProgrammeSource<>(programme, opener, FinishSettings.RATE));
+        SoundSource voice = new ProgrammeSource<>(programme, opener, FinishSettings.RATE);
+        SoundSource layer = sounds.layer();
+        if (layer == null) {
+            return new WholeSound(programme, voice);
+        }
+        long later = before == null ? 0 : before.length() + Sounds.BEFORE_GAP.samples();
+        return new WholeSound(programme, Underlaid.mix(voice, later == 0 ? layer : new PaddedSource(layer, later, 0)));
+    }
+
+    /** Sounds and beds alone, from the programme's start, as they are beside its voices. */
+    public static SoundSource layer(Delivered delivered, Sounds sounds) {
+        return Underlaid.alone(
+                new ProgrammeSource<>(delivered.programme(), sounds::clip, FinishSettings.RATE), sounds.layer());
     }
 
     /** The title is a clip of no cue. */

@@ -10,12 +10,19 @@ import org.logophon.core.input.InvalidInput;
  * @param format   of sound files
  * @param captions kinds of caption files: {@code srt}, {@code vtt}, {@code ttml}, {@code words}
  * @param minutes  that a part of the programme lasts at most
+ * @param bedFile  true when sounds and beds go along as a file of their own, which timelines then show
+ * @param inClips  true when they are heard in the clips as well
  */
-public record Wishes(SoundFormat format, Set<String> captions, int minutes) {
+public record Wishes(SoundFormat format, Set<String> captions, int minutes, boolean bedFile, boolean inClips) {
 
     private static final int LONGEST_MINUTES = 600;
 
     public static final Wishes USUAL = new Wishes(SoundFormat.USUAL, Set.of("srt", "vtt"), 10);
+
+    /** Clips of the voice alone, and no file of beds. */
+    public Wishes(SoundFormat format, Set<String> captions, int minutes) {
+        this(format, captions, minutes, false, false);
+    }
 
     public Wishes {
         captions = Set.copyOf(captions);

@@ -13,6 +13,8 @@ public enum Dial {
     RANGE("Range", 0, 200, 1, 100, "%"),
     /** SSML 1.1, prosody volume. */
     LOUDNESS("Loudness", -24, 12, 0.01, 0, "dB"),
+    /** Loudness of a sound against the voice that it is heard with. Ours. */
+    BESIDE_VOICE("The level against the voice", -60, 6, 0.1, -12, "dB"),
     /** SSML 1.1, break time. */
     PAUSE("A pause", 0, 10_000, 10, 0, "ms"),
     /** How much of an effect is heard. */

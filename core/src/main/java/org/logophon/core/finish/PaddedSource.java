@@ -3,7 +3,7 @@ package org.logophon.core.finish;
 import org.logophon.core.sound.SoundSource;
 
 /** A sound with silence before and after it, in samples. */
-record PaddedSource(SoundSource source, long head, long tail) implements SoundSource {
+public record PaddedSource(SoundSource source, long head, long tail) implements SoundSource {
 
     @Override
     public int rate() {

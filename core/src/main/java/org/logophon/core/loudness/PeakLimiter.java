@@ -14,13 +14,21 @@ public final class PeakLimiter {
 
     /** @param ceiling factor of full scale that no true peak shall pass */
     public PeakLimiter(int rate, double ceiling) {
-        this.reach = (int) Math.ceil(REACH_SECONDS * rate);
+        this.reach = reach(rate);
         this.ceiling = ceiling;
     }
 
     /** Samples on each side that have a say in what becomes of one. */
     public int margin() {
+        return margin(reach);
+    }
+
+    static int margin(int reach) {
         return 2 * reach + TruePeak.TAPS;
+    }
+
+    static int reach(int rate) {
+        return (int) Math.ceil(REACH_SECONDS * rate);
     }
 
     /**
@@ -32,6 +40,14 @@ public final class PeakLimiter {
         TruePeak.envelope(in, gain);
         for (int i = 0; i < gain.length; i++) {
             gain[i] = gain[i] > ceiling ? (float) (ceiling / gain[i]) : 1;
+        }
+        return times(in, gain, reach);
+    }
+
+    /** By a gain that comes to its least values before they are due and leaves them after, smoothly. */
+    static float[] times(float[] in, float[] gain, int reach) {
+        if (in.length == 0) {
+            return in;
         }
         float[] smooth = averaged(leastWithin(gain, reach), reach);
         float[] out = new float[in.length];
@@ -65,7 +81,7 @@ public final class PeakLimiter {
         return least;
     }
 
-    /** Mean over {@code reach} on both sides; beyond the ends the gain is 1. */
+    /** Mean over {@code reach} on both sides; beyond the ends the gain is as at them: a sound may begin or end loud. */
     private static float[] averaged(float[] values, int reach) {
         float[] out = new float[values.length];
         int width = 2 * reach + 1;
@@ -82,6 +98,6 @@ public final class PeakLimiter {
     }
 
     private static float value(float[] values, int at) {
-        return at < 0 || at >= values.length ? 1 : values[at];
+        return values[Math.max(0, Math.min(values.length - 1, at))];
     }
 }

@@ -50,7 +50,7 @@ public final class TruePeak {
 
     private static final int BLOCK = 32;
     /** No phase can make more than this of samples of magnitude 1, so a quieter stretch needs no filtering. */
-    private static final float MOST_GAIN = mostGain();
+    static final float MOST_GAIN = mostGain();
 
     private final float[] tail = new float[TAPS - 1];
     private float peak;

@@ -61,6 +61,47 @@ public sealed interface Instruction {
         }
     }
 
+    /**
+     * A sound of one's own in the gap, which is so long.
+     *
+     * @param levelDb against the voice
+     * @param name    of the sound in the lists of its project and workspace
+     */
+    record OwnSound(int millis, double levelDb, String name) implements Instruction {
+
+        public static final int LONGEST_NAME = 60;
+
+        public OwnSound {
+            Dial.PAUSE.check("The gap for a sound", millis);
+            Dial.BESIDE_VOICE.check(levelDb);
+            name = name.strip();
+            if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
+                throw new InvalidInput("A sound has a name of 1 to " + LONGEST_NAME + " characters.");
+            }
+        }
+
+        static OwnSound of(String value) {
+            String[] parts = value.strip().split(" ", 3);
+            if (parts.length < 3) {
+                throw new InvalidInput(
+                        "A mark of sound has milliseconds, a level in dB and the sound's name, such as 800 -12 Bell.");
+            }
+            Double millis = TypedNumber.read("The gap for a sound", parts[0]);
+            Double level = TypedNumber.read("The level against the voice", parts[1]);
+            return new OwnSound(millis == null ? 0 : (int) Math.round(millis), level == null ? 0 : level, parts[2]);
+        }
+
+        @Override
+        public MarkKind kind() {
+            return MarkKind.SOUND;
+        }
+
+        @Override
+        public String value() {
+            return millis + " " + plain(levelDb) + " " + name;
+        }
+    }
+
     /** SSML 1.1, emphasis. */
     record Stress(Level level) implements Instruction {
 
@@ -293,6 +334,7 @@ public sealed interface Instruction {
         MarkKind kind = MarkKind.of(kindId);
         return switch (kind) {
             case PAUSE -> new Pause((int) number(kind, value));
+            case SOUND -> OwnSound.of(value);
             case BREATH -> new Breath(choice(kind, value, Depth.class));
             case STRESS -> new Stress(choice(kind, value, Level.class));
             case PACE -> new Pace((int) number(kind, value));

@@ -45,6 +45,10 @@ public record Mark(int start, int end, Instruction instruction, Origin origin, S
         return new Mark(start, end, instruction, other, reason);
     }
 
+    Mark with(Instruction other) {
+        return new Mark(start, end, other, origin, reason);
+    }
+
     /** For a recipe: what is heard of it. */
     public String canonical() {
         return start + "-" + end + " " + instruction.id() + " " + instruction.value();

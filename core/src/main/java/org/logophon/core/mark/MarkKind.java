@@ -11,6 +11,8 @@ import org.logophon.core.style.Style;
 public enum MarkKind {
     PAUSE(true, Dial.PAUSE, 50, 10),
     BREATH(true, null, ids(Instruction.Depth.values())),
+    /** Milliseconds of the gap, a level against the voice in dB, and the name of a sound after them. */
+    SOUND(true, null, List.of()),
     STRESS(false, null, ids(Instruction.Level.values())),
     PACE(false, Dial.PACE, 2, 1),
     PITCH(false, Dial.PITCH, 0.5, 0.1),

@@ -12,6 +12,14 @@ public final class MarkLabel {
         if (instruction instanceof Instruction.Pause pause) {
             return String.format(Locale.ROOT, "%.2f s", pause.millis() / 1000.0);
         }
+        if (instruction instanceof Instruction.OwnSound sound) {
+            return String.format(
+                    Locale.ROOT,
+                    "“%s” in %.2f s, %s dB",
+                    sound.name(),
+                    sound.millis() / 1000.0,
+                    signed(sound.levelDb()));
+        }
         if (instruction instanceof Instruction.Pace pace) {
             return "pace " + pace.percent() + " %";
         }

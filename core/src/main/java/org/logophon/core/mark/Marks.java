@@ -31,11 +31,51 @@ public record Marks(List<Mark> all) {
         return all.stream().filter(Mark::heard).toList();
     }
 
-    /** Those that are heard and aren't readings: what a {@link Score} holds; readings are told to the engine. */
-    public List<Mark> scored() {
+    /** Those that are heard and aren't readings, in order. */
+    public List<Mark> written() {
         return all.stream()
                 .filter(mark -> mark.heard() && !(mark.instruction() instanceof Instruction.ReadAs))
                 .toList();
+    }
+
+    /** Those of them that the voice knows of: a sound after a cue's last word is none of its business. */
+    public List<Mark> spoken(String text) {
+        return written().stream()
+                .filter(mark -> !(mark.instruction() instanceof Instruction.OwnSound) || !last(mark, text))
+                .toList();
+    }
+
+    /**
+     * What a {@link Score} holds, each for the one of {@link #spoken}: readings are told to the engine, and of a sound the voice
+     * knows its gap alone.
+     */
+    public List<Mark> scored(String text) {
+        return spoken(text).stream()
+                .map(mark -> mark.instruction() instanceof Instruction.OwnSound sound
+                        ? mark.with(new Instruction.Pause(sound.millis()))
+                        : mark)
+                .toList();
+    }
+
+    private static boolean last(Mark mark, String text) {
+        List<Word> words = Words.of(text);
+        return !words.isEmpty() && words.get(words.size() - 1).end() <= mark.end();
+    }
+
+    /** Sounds that are heard, in order. */
+    public List<Mark> sounds() {
+        return all.stream()
+                .filter(mark -> mark.heard() && mark.instruction() instanceof Instruction.OwnSound)
+                .toList();
+    }
+
+    /** How long the gap after a cue's last word is at least: a sound may stand in it. @return milliseconds */
+    public int gapAfter(String text) {
+        return sounds().stream()
+                .filter(mark -> last(mark, text))
+                .mapToInt(mark -> ((Instruction.OwnSound) mark.instruction()).millis())
+                .max()
+                .orElse(0);
     }
 
     /**

@@ -70,6 +70,7 @@ public final class Fitting {
         Score score = recipe.score();
         Marks marks = paused(new Marks(score.marks()), recipe.text(), take, fit);
         return recipe.atPace(recipe.paceFactor() * fit.pacePercent() / 100)
-                .with(new Score(marks.scored(), score.pauseDefaults(), score.livelyPercent(), score.seed()));
+                .with(new Score(
+                        marks.scored(recipe.text()), score.pauseDefaults(), score.livelyPercent(), score.seed()));
     }
 }

@@ -29,9 +29,14 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
                     ? 1
                     : 1 + WordEffect.CHANCE_REST * score.livelyPercent() / 100 * chances.get(i);
             rest = new RequestedRest(rest.samples(), rest.exact(), chance, null);
+            boolean paused = false;
             for (Mark mark : score.marks()) {
                 if (mark.end() == word.end() && mark.instruction() instanceof Instruction.Pause pause) {
-                    rest = new RequestedRest(Math.round(pause.millis() * rate / 1000f), true, 1, rest.breath());
+                    // a gap may have a pause and the room that a sound wants: the longer holds both
+                    int samples = Math.round(pause.millis() * rate / 1000f);
+                    int asked = paused ? Math.max(samples, rest.samples()) : samples;
+                    rest = new RequestedRest(asked, true, 1, rest.breath());
+                    paused = true;
                 } else if (mark.end() == word.end() && mark.instruction() instanceof Instruction.Breath breath) {
                     rest = new RequestedRest(rest.samples(), rest.exact(), rest.share(), breath.depth());
                 }

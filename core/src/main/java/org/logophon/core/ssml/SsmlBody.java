@@ -65,7 +65,7 @@ final class SsmlBody {
 
     private static List<Around> elements(SsmlCue cue) {
         List<Around> all = new ArrayList<>();
-        for (Mark mark : cue.marks().scored()) {
+        for (Mark mark : cue.marks().written()) {
             if (!mark.instruction().onGap()) {
                 all.add(new Around(mark.start(), mark.end(), SsmlElements.of(mark.instruction(), cue.cast())));
             }

@@ -95,8 +95,14 @@ final class SsmlElements {
         return prosody.with("volume", "-6dB").withOurs("whisper", "true");
     }
 
-    /** In a gap between words: a pause, or a breath. */
+    /** In a gap between words: a pause, a breath, or a pause that a sound is in. */
     static SsmlElement inGap(Mark mark) {
+        if (mark.instruction() instanceof Instruction.OwnSound sound) {
+            return SsmlElement.of("break")
+                    .with("time", sound.millis() + "ms")
+                    .withOurs("sound", sound.name())
+                    .withOurs("level", Double.toString(sound.levelDb()));
+        }
         return mark.instruction() instanceof Instruction.Pause pause
                 ? SsmlElement.of("break").with("time", pause.millis() + "ms")
                 : SsmlElement.of("mark")

@@ -155,7 +155,13 @@ final class SsmlInstructions {
                 ? Double.parseDouble(number.group(1)) * (number.group(2).equals("s") ? 1_000 : 1)
                 : time == null ? BREAKS.getOrDefault(strength.toLowerCase(Locale.ROOT), -1) : -1;
         List<Instruction> asks = new ArrayList<>();
-        ask(asks, "pause", Double.toString(millis));
+        String sound = xml.getAttributeValue(SsmlWriter.OURS, "sound");
+        if (sound == null) {
+            ask(asks, "pause", Double.toString(millis));
+        } else {
+            String level = xml.getAttributeValue(SsmlWriter.OURS, "level");
+            ask(asks, "sound", millis + " " + (level == null ? "-12" : level) + " " + sound);
+        }
         return asks;
     }
 

@@ -39,6 +39,7 @@ class MarksTest {
                 "range | 0 | 0",
                 "loudness | 3 | 3",
                 "whisper | '' | ''",
+                "sound | 2004.0 -12.0 Ship’s bell 2 | 2004 -12 Ship’s bell 2",
                 "style | weary 60 | weary 60",
                 "style | calm | calm 100"
             })
@@ -46,7 +47,8 @@ class MarksTest {
         Instruction instruction = Instruction.of(word, value);
         assertThat(instruction.value()).isEqualTo(written);
         assertThat(Instruction.of(word, instruction.value())).isEqualTo(instruction);
-        assertThat(instruction.onGap()).isEqualTo(word.equals("pause") || word.equals("breath"));
+        assertThat(instruction.onGap())
+                .isEqualTo(List.of("pause", "breath", "sound").contains(word));
     }
 
     @ParameterizedTest
@@ -59,6 +61,9 @@ class MarksTest {
                 "pause | 42949672960 | A pause goes from 0 to 10 s, and that is outside.",
                 "pitch | 13 | Pitch goes from -12 to 12 semitones",
                 "pitch | high | A mark of pitch is a number, and “high” is none.",
+                "sound | 800 | A mark of sound has milliseconds, a level in dB and the sound's name",
+                "sound | 800 9 Bell | The level against the voice goes from -60 to 6 dB",
+                "sound | 12000 -9 Bell | The gap for a sound goes from 0 to 10 s, and 12 is outside.",
                 "stress | loud | “loud” is no value for a mark of stress.",
                 "style | gruff | There is no style “gruff”.",
                 "tremolo | 3 | There is no mark “tremolo”."
@@ -86,6 +91,20 @@ class MarksTest {
         assertThat(slow.with(on(LINE, "one tide to lift", new Instruction.Pitch(2)), LINE)
                         .all())
                 .hasSize(2);
+    }
+
+    @Test
+    void ofASoundTheVoiceKnowsItsGapAndAfterTheLastWordNothing() {
+        Mark inside = on(LINE, "tide", new Instruction.OwnSound(800, -12, "Bell"));
+        Mark after = on(LINE, "out", new Instruction.OwnSound(2_000, -12, "Bell"));
+        Mark whisper = on(LINE, "out", new Instruction.Whisper());
+        Marks marks = new Marks(List.of(inside, after, whisper));
+        assertThat(marks.scored(LINE))
+                .containsExactly(on(LINE, "tide", new Instruction.Pause(800)), whisper)
+                .hasSameSizeAs(marks.spoken(LINE));
+        assertThat(marks.sounds()).containsExactly(inside, after);
+        assertThat(marks.gapAfter(LINE)).isEqualTo(2_000);
+        assertThat(marks.without(after).gapAfter(LINE)).isZero();
     }
 
     @Test

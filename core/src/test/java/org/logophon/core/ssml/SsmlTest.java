@@ -76,7 +76,7 @@ class SsmlTest {
             int from = random.nextInt(words.size() - 1);
             int to = Math.min(words.size() - 2, from + random.nextInt(4));
             // no two runs alike side by side: they would be read as one, and sound as one
-            Instruction instruction = switch (random.nextInt(10)) {
+            Instruction instruction = switch (random.nextInt(11)) {
                 case 0 -> new Instruction.Pause(10 * (1 + i));
                 case 1 -> new Instruction.Breath(Instruction.Depth.values()[random.nextInt(3)]);
                 case 2 -> new Instruction.Stress(Instruction.Level.values()[random.nextInt(4)]);
@@ -86,6 +86,7 @@ class SsmlTest {
                 case 6 -> new Instruction.Volume(i + 0.5);
                 case 7 -> new Instruction.SpokenBy(i % 2 == 0 ? "Keeper" : "Old <Keeper> & Son");
                 case 8 -> new Instruction.Language(i % 2 == 0 ? "cy" : "de-AT", i % 3 == 0);
+                case 9 -> new Instruction.OwnSound(10 * (1 + i), -i - 0.5, "Bell & \"<tide>\" " + i);
                 default -> new Instruction.InStyle(Style.values()[random.nextInt(8)], 10 + i);
             };
             int first = instruction.onGap() || instruction instanceof Instruction.Stress ? to : from;

@@ -1,6 +1,10 @@
 package org.logophon.core.delivery.part;
 
 import java.util.List;
+import org.logophon.core.bed.Underlaid;
+import org.logophon.core.coding.LossyFile;
+import org.logophon.core.coding.LossyFile.Heard;
+import org.logophon.core.coding.Stretch;
 import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
@@ -11,6 +15,7 @@ import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.Wishes;
 import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.sound.SoundSource;
 import org.logophon.core.wav.BroadcastExtension;
 
 /** A numbered clip for each cue. */
@@ -42,13 +47,16 @@ public final class ClipsPart implements Part {
 
     private static PartFile sound(Delivered delivered, PlacedClip<DeliveredClip> placed, Wishes wishes, Sounds sounds) {
         DeliveredClip clip = placed.cue();
+        boolean under = wishes.inClips() && sounds.layer() != null;
+        SoundSource sound = under ? underlaid(placed, sounds) : sounds.clip(clip);
+        Heard heard = under ? LossyFile.heard(sound) : new Heard(clip.loudness(), clip.truePeakDbtp());
         BroadcastExtension extension = new BroadcastExtension(
                 clip.text(),
                 clip.number(),
                 sounds.made(clip),
                 placed.start().samples(),
-                clip.loudness().lufs(),
-                clip.truePeakDbtp());
+                heard.loudness().lufs(),
+                heard.truePeakDbtp());
         Tags tags = new Tags(
                 clip.number() + " " + beginning(clip.text()),
                 delivered.title(),
@@ -56,7 +64,14 @@ public final class ClipsPart implements Part {
                 ClipNote.of(clip, delivered.language()).map(ClipNote::xml).orElse(""),
                 sounds.made(clip).toLocalDate().toString(),
                 List.of());
-        return SoundFile.of(clip.file(), () -> sounds.clip(clip), wishes.format(), tags, extension, sounds);
+        return SoundFile.of(clip.file(), () -> sound, wishes.format(), tags, extension, sounds);
+    }
+
+    /** With what lies under it while it lasts. */
+    private static SoundSource underlaid(PlacedClip<DeliveredClip> placed, Sounds sounds) {
+        SoundSource voice = sounds.clip(placed.cue());
+        long from = placed.start().samples();
+        return Underlaid.mix(voice, new Stretch(sounds.layer(), from, from + voice.length()));
     }
 
     private static String beginning(String text) {

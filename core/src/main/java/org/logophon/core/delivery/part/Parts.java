@@ -12,6 +12,7 @@ public final class Parts {
             new ProgrammePart(),
             new PiecesPart(),
             new AudiobookPart(),
+            new BedPart(),
             new CaptionsPart(),
             new WordsPart(),
             new TimelinePart(),

@@ -9,12 +9,15 @@ import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.Wishes;
 import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.timeline.Edl;
 import org.logophon.core.timeline.Otio;
 import org.logophon.core.timeline.Otio.TimelineClip;
 
 /** The programme as timeline files: edit decision lists, and OpenTimelineIO. */
 public final class TimelinePart implements Part {
+
+    private static final String TRACK = "Sounds and beds";
 
     @Override
     public String id() {
@@ -37,7 +40,16 @@ public final class TimelinePart implements Part {
                     () -> Edl.of(delivered.title(), events(delivered), delivered.rate())
                             .get(at)));
         }
-        files.add(PartFile.text("timeline.otio", () -> otio(delivered)));
+        boolean bed = wishes.bedFile() && sounds.layer() != null;
+        if (bed) {
+            // a list of its own: in the others every audio track may be a voice's
+            files.add(PartFile.text(
+                    "bed.edl",
+                    () -> Edl.of(delivered.title(), List.of(bedEvent(delivered, wishes, sounds)), delivered.rate())
+                            .get(0)));
+        }
+        files.add(PartFile.text(
+                "timeline.otio", () -> otio(delivered, bed ? bedClip(delivered, wishes, sounds) : null)));
         return files;
     }
 
@@ -64,15 +76,34 @@ public final class TimelinePart implements Part {
         return clip.file().substring(clip.file().lastIndexOf('/') + 1);
     }
 
-    private static String otio(Delivered delivered) {
-        List<TimelineClip> clips = delivered.programme().clips().stream()
-                .map(placed -> new TimelineClip(
+    private static Edl.Event bedEvent(Delivered delivered, Wishes wishes, Sounds sounds) {
+        TimelineClip bed = bedClip(delivered, wishes, sounds);
+        return new Edl.Event("A", bed.frames(), delivered.start(), bed.file());
+    }
+
+    /** On a track of its own, from the programme's start. */
+    private static TimelineClip bedClip(Delivered delivered, Wishes wishes, Sounds sounds) {
+        String file = BedPart.file(wishes);
+        long frames =
+                Math.max(1, delivered.frameFrom(new SampleCount(sounds.layer().length())));
+        return new TimelineClip(file, file, TRACK, 0, frames);
+    }
+
+    /** @param bed null for none */
+    private static String otio(Delivered delivered, TimelineClip bed) {
+        List<TimelineClip> clips = new ArrayList<>();
+        delivered
+                .programme()
+                .clips()
+                .forEach(placed -> clips.add(new TimelineClip(
                         name(placed.cue()),
                         placed.cue().file(),
                         placed.cue().role(),
                         delivered.frame(placed.start()),
-                        frames(delivered, placed)))
-                .toList();
+                        frames(delivered, placed))));
+        if (bed != null) {
+            clips.add(bed);
+        }
         List<Otio.TimelineMarker> markers = Marker.of(delivered).stream()
                 .map(marker -> new Otio.TimelineMarker(marker.name(), marker.note(), delivered.frame(marker.at())))
                 .toList();

@@ -1,4 +1,4 @@
-package org.logophon.app.record;
+package org.logophon.app.audio;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -9,15 +9,14 @@ import org.logophon.app.web.Refused;
 import org.logophon.core.coding.Coder;
 import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.FloatFile;
-import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
 import org.springframework.stereotype.Component;
 
 /** Files that people bring in, as sound at one rate. They lie on the disk while they are read, and never in memory. */
 @Component
-class SoundFiles {
+public class SoundFiles {
 
-    static final int RATE = 48_000;
+    public static final int RATE = 48_000;
     /** Two hours of the largest usual WAV, in two channels of 24 bits. */
     private static final long MOST_BYTES = 2L * 3 * RATE * 7_200 + (1 << 20);
 
@@ -30,7 +29,7 @@ class SoundFiles {
     }
 
     /** Works on a sound that lies in a file until it is done. */
-    interface Work<T> {
+    public interface Work<T> {
 
         T of(SoundSource sound) throws IOException;
     }
@@ -39,8 +38,8 @@ class SoundFiles {
      * @param sent any format that is read, one channel or more
      * @throws Refused with a sentence when it is no sound, or too long
      */
-    <T> T read(InputStream sent, String name, Work<T> work) throws IOException {
-        Path file = Files.createTempFile("logophon-recording", ".part");
+    public <T> T read(InputStream sent, String name, Work<T> work) throws IOException {
+        Path file = Files.createTempFile("logophon-brought", ".part");
         Path samples = Files.createTempFile("logophon-samples", ".f32");
         try {
             receive(sent, file, name);
@@ -74,13 +73,5 @@ class SoundFiles {
         } catch (CodingFailed unreadable) {
             throw new Refused(name + " " + unreadable.getMessage());
         }
-    }
-
-    /** A stretch of it, in memory. */
-    static Sound stretch(SoundSource sound, double fromSeconds, double toSeconds) {
-        if (Math.min(toSeconds, sound.length() / (double) sound.rate()) - fromSeconds > Recordings.LONGEST_SECONDS) {
-            throw new Refused("A cue is ten minutes at most. Cut the recording into its cues.");
-        }
-        return sound.stretch(fromSeconds, toSeconds);
     }
 }

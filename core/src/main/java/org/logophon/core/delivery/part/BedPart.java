@@ -1,0 +1,39 @@
+package org.logophon.core.delivery.part;
+
+import java.util.List;
+import org.logophon.core.coding.Tags;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.Part;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.delivery.SoundFile;
+import org.logophon.core.delivery.Sounds;
+import org.logophon.core.delivery.WholeSound;
+import org.logophon.core.delivery.Wishes;
+
+/** Sounds and beds as one file that begins with the programme, to lie under the clips. */
+public final class BedPart implements Part {
+
+    @Override
+    public String id() {
+        return "bed";
+    }
+
+    @Override
+    public String label() {
+        return "Sounds and beds";
+    }
+
+    @Override
+    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+        if (sounds.layer() == null) {
+            return List.of();
+        }
+        Tags tags = new Tags(label(), delivered.title(), "", "", "", List.of());
+        return List.of(SoundFile.of(
+                file(wishes), () -> WholeSound.layer(delivered, sounds), wishes.format(), tags, null, sounds));
+    }
+
+    static String file(Wishes wishes) {
+        return "bed." + wishes.format().kind().extension();
+    }
+}
