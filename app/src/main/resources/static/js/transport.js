@@ -13,6 +13,7 @@ const strip = bar.querySelector('.strip');
 const PLAY = 'M3 1.5v13l11-6.5z';
 const STOP = 'M2.5 2.5h11v11h-11z';
 const SVG = 'http://www.w3.org/2000/svg';
+const LAYER_MS = 250;
 let cues = [];
 let rate = null;
 let length = 1;
@@ -41,13 +42,18 @@ function take(now, seconds) {
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
   layers = null;
-  if (running) beneath();
+  // many changes in a row are asked about once, unless it is heard; where nothing lies, a take brings nothing that play won't ask for
+  const content = stamp?.split('.')[0];
+  if (running) beneath(); else if (under.lies() || content !== layersOf) { clearTimeout(layersDue); layersDue = setTimeout(beneath, LAYER_MS); }
+  layersOf = content;
   through.lookAgain();
   document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
 }
 
 // what lies under the programme as it is now: asked for when it is to be heard, and once at first
 let layers = null;
+let layersDue = null;
+let layersOf = null;
 const beds = bar.querySelector('.beds');
 
 function beneath() {
@@ -305,4 +311,4 @@ document.addEventListener('keydown', event => {
   event.preventDefault();
   if (running) halt(); else playOn();
 });
-refresh().then(beneath);
+refresh();

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -22,9 +21,6 @@ import org.junit.jupiter.api.Test;
 import org.logophon.core.loudness.LoudnessMeter;
 import org.logophon.core.loudness.TruePeak;
 import org.logophon.core.sound.Decibels;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
 import tools.jackson.databind.JsonNode;
 
 /** Sounds and beds: their lists, what lies under a programme, and what is delivered of it. */
@@ -73,20 +69,6 @@ class BedsTest extends ApplicationTest {
                 .header("Content-Type", "application/octet-stream")
                 .header("X-XSRF-TOKEN", server.token())
                 .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
-    }
-
-    private static byte[] wav(double seconds, double level) {
-        float[] samples = new float[(int) (seconds * RATE)];
-        for (int i = 0; i < samples.length; i++) {
-            samples[i] = (float) (level * Math.sin(2 * Math.PI * 440 * i / RATE));
-        }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            WavWriter.write(new Sound(samples, RATE), SampleFormat.PCM_16, null, out);
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-        return out.toByteArray();
     }
 
     private void after(String project, int cue, String value) {
@@ -206,16 +188,16 @@ class BedsTest extends ApplicationTest {
     void aListKeepsWhatIsBroughtInAndUsedWhereItMayBe() {
         String project = server.project("Lists", "One cue.");
         String other = server.project("Other lists", "One cue.");
-        assertThat(Server.parse(bring(project, "creak.wav", wav(2, 0.3)))
+        assertThat(Server.parse(bring(project, "creak.wav", ToneFile.of(2, 0.3)))
                         .get("name")
                         .asString())
                 .isEqualTo("creak");
-        assertThat(Server.parse(bring(project, "creak.wav", wav(1, 0.3)))
+        assertThat(Server.parse(bring(project, "creak.wav", ToneFile.of(1, 0.3)))
                         .get("name")
                         .asString())
                 .isEqualTo("creak 2");
         assertThat(bring(project, "nothing.wav", new byte[0]).body()).contains("nothing.wav is empty");
-        assertThat(bring(project, "silent.wav", wav(1, 0)).body()).contains("silent from end to end");
+        assertThat(bring(project, "silent.wav", ToneFile.of(1, 0)).body()).contains("silent from end to end");
         HttpResponse<String> none = bring(project, "letter.txt", "Dear keeper".getBytes(StandardCharsets.UTF_8));
         assertThat(none.statusCode()).isEqualTo(422);
         assertThat(none.body()).contains("letter.txt can");
@@ -306,15 +288,15 @@ class BedsTest extends ApplicationTest {
     @Test
     void aCopyAndAVersionHaveTheSameUnderThem() {
         String project = server.project("Taken along", "The first cue.\n\nThe second cue.");
-        bring(project, "creak.wav", wav(2, 0.3));
-        lay(project, Map.of("sound", id(project, "creak"), "from", "020", "to", "020", "level", "-20"));
+        bring(project, "hinge.wav", ToneFile.of(2, 0.3));
+        lay(project, Map.of("sound", id(project, "hinge"), "from", "020", "to", "020", "level", "-20"));
         server.post(project + "/duplicate", Map.of());
         String copy = server.get("/")
                 .body()
                 .replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>Taken along \\(copy\\)<.*", "$1");
         assertThat(table(copy).get("beds").get(0).get("from").asString()).isEqualTo("020");
-        assertThat(table(copy).get("beds").get(0).get("name").asString()).isEqualTo("creak");
-        assertThat(id(copy, "creak")).isNotEqualTo(id(project, "creak"));
+        assertThat(table(copy).get("beds").get(0).get("name").asString()).isEqualTo("hinge");
+        assertThat(id(copy, "hinge")).isNotEqualTo(id(project, "hinge"));
         JsonNode made = Server.parse(server.post(project + "/languages", Map.of("language", "de")));
         String version = made.get("address").asString().replaceAll("(/projects/[^/]+).*", "$1");
         assertThat(table(version).get("beds").get(0).get("from").asString()).isEqualTo("020");

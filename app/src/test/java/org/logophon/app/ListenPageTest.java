@@ -21,29 +21,6 @@ class ListenPageTest extends BrowserTest {
 
     private static final double SAMPLES = 48_000;
 
-    /** Everything that goes to the speakers is written down as well, sample by sample. */
-    private static final String RECORDER = """
-            (() => {
-              const connect = AudioNode.prototype.connect;
-              const resume = AudioContext.prototype.resume;
-              const code = `registerProcessor('tap', class extends AudioWorkletProcessor {
-                process([input]) { this.port.postMessage([currentFrame, input[0] ? input[0].slice() : null]); return true; } })`;
-              window.recorded = [];
-              AudioContext.prototype.resume = async function () {
-                if (!this.tap) {
-                  await this.audioWorklet.addModule(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })));
-                  this.tap = new AudioWorkletNode(this, 'tap');
-                  this.tap.port.onmessage = ({ data }) => { if (data[1]) window.recorded.push(data); };
-                  connect.call(this.tap, this.destination);
-                }
-                return resume.call(this);
-              };
-              AudioNode.prototype.connect = function (to, ...rest) {
-                if (to === this.context.destination && this.context.tap) connect.call(this, this.context.tap);
-                return connect.call(this, to, ...rest);
-              };
-            })()""";
-
     /** The loudest sample of each stretch between silences of half a second, in samples from the recording's start. */
     private static final String PEAKS = """
             () => {
@@ -115,7 +92,7 @@ class ListenPageTest extends BrowserTest {
         page = context.browser()
                 .newContext(new Browser.NewContextOptions().setBypassCSP(true).setViewportSize(1280, 800))
                 .newPage();
-        page.addInitScript(RECORDER);
+        page.addInitScript(Speakers.RECORDER);
         show(project);
         page.keyboard().press("Shift+Space");
         assertThat(page.locator(".transport .play")).hasAttribute("aria-label", "Stop");

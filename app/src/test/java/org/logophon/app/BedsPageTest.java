@@ -1,0 +1,133 @@
+package org.logophon.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Sounds and beds by hand: laid, heard on real audio, and taken out again. */
+class BedsPageTest extends BrowserTest {
+
+    private static final LocatorAssertions.ContainsTextOptions SOON =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(20_000);
+
+    private String rendered(String name, String script, int cues) {
+        String project = server.project(name, script);
+        server.post(project + "/render", Map.of("step", "LISTEN"));
+        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == cues);
+        return project;
+    }
+
+    @Test
+    void aBedIsLaidByKeyAndSoundsUnderTheVoiceAndInTheGap() {
+        String project = rendered("By key", "The lamp was lit.\n\nNobody slept that night.", 2);
+        String direction =
+                project + "/cues/" + server.cues(project).get(0).get("id").asString() + "/project/direction";
+        server.post(direction, Map.of("pause", "2", "version", "0"));
+        page.close();
+        page = context.browser()
+                .newContext(new Browser.NewContextOptions().setBypassCSP(true).setViewportSize(1280, 800))
+                .newPage();
+        page.addInitScript(Speakers.RECORDER);
+        page.navigate(address() + project + "/beds");
+        assertThat(page.locator("#no-beds")).isVisible();
+        page.locator("#bed-sound").selectOption("Room tone");
+        page.locator("#bed-from").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".bedrow")).hasCount(1);
+        assertThat(page.locator("#overview polygon.bed")).hasCount(1);
+        page.locator(".bedrow input[data-field$=' level']").fill("-10");
+        page.keyboard().press("Tab");
+        assertThat(page.locator(".hint")).containsText("The bed is changed", SOON);
+        assertThat(page.locator(".transport .beds")).isVisible();
+        page.locator(".bedrow").getByText("Play").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".transport .cuenow b"))
+                .hasText("020", new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+        assertThat(page.locator(".transport .play"))
+                .hasAttribute(
+                        "aria-label",
+                        "Play the programme",
+                        new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+        // in the gap nothing sounds but the bed, and there it is what the server made of it, at its own place
+        float[] heard = Speakers.heard(page);
+        float[] layer = layer(project);
+        JsonNode first = server.cues(project).get(0);
+        int gap = (int) Math.round((first.get("seconds").asDouble() + 0.7) * 48_000);
+        assertThat(nearest(heard, layer, gap, 24_000))
+                .as("largest difference in the gap")
+                .isLessThan(0.001);
+        page.context().close();
+    }
+
+    private float[] layer(String project) {
+        ByteBuffer bytes = ByteBuffer.wrap(server.bytes(
+                        server.json(project + "/layer").get("address").asString()))
+                .order(ByteOrder.LITTLE_ENDIAN);
+        float[] samples = new float[(bytes.capacity() - 44) / 2];
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = bytes.getShort(44 + 2 * i) / 32768f;
+        }
+        return samples;
+    }
+
+    /** The page began somewhere within a fifth of a second: the largest difference at the place that fits best. */
+    private static double nearest(float[] heard, float[] layer, int from, int count) {
+        double best = Double.MAX_VALUE;
+        for (int off = 0; off < 9_600 && from + off + count < heard.length; off++) {
+            double most = 0;
+            for (int i = 0; i < count && most < best; i++) {
+                most = Math.max(most, Math.abs(heard[from + off + i] - layer[from + i]));
+            }
+            best = Math.min(best, most);
+        }
+        return best;
+    }
+
+    @Test
+    void aFileIsBroughtInNotedPutIntoAGapAndTakenOutAgain() throws Exception {
+        String project = server.project("In a gap", "The lamp was lit, and nobody slept.");
+        Path file = Files.createTempFile("hatch", ".wav");
+        Files.write(file, ToneFile.of(1.5, 0.2));
+        page.navigate(address() + project + "/beds");
+        page.locator("#sound-files").setInputFiles(file);
+        assertThat(page.locator("#soundlist details[open]")).hasCount(1);
+        page.locator("details[open] input[data-field$=' licence']").fill("recorded by ourselves");
+        page.keyboard().press("Tab");
+        page.locator("details[open] input[data-field$=' name']").fill("Hatch");
+        page.keyboard().press("Tab");
+        assertThat(page.locator("#soundlist")).containsText("Hatch", SOON);
+        accessible();
+
+        page.locator("#gap-sound").selectOption("Hatch");
+        page.locator("#gap-cue").fill("010");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#gaplist")).containsText("after “slept”", SOON);
+        page.locator("#gaplist").getByText("take it out").click();
+        assertThat(page.locator("#no-gaps")).isVisible();
+        page.locator("#beds-back button").click();
+        assertThat(page.locator("#gaplist")).containsText("Hatch", SOON);
+
+        // between two words it stands on Direct, beside the pause
+        page.navigate(address() + project + "/direct");
+        page.locator("[data-word='3']").first().click();
+        page.keyboard().press("ArrowDown");
+        page.locator("#markbar select[name=sound]").selectOption("Hatch");
+        assertThat(page.locator("#marklist")).containsText("“Hatch” in 1.00 s, −12 dB", SOON);
+        List<String> said = page.locator("#marklist li").allTextContents();
+        assertThat(said).anyMatch(line -> line.contains("after “lit”"));
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#marklist li")).hasCount(1);
+        Files.delete(file);
+    }
+}
