@@ -372,6 +372,9 @@ final class ClipMaker {
             work.title(
                     finisher.finish(narrator.render(recipe), plan.finish(), 0).sound());
         }
+        if (deliver.bed() != null && !delivered.programme().clips().isEmpty()) {
+            work.bed(deliver.bed(), delivered, plan.finish().targetLufs());
+        }
         for (String path : new DeliveredFolder(folder, threadsOfWork).write(delivered, deliver, work)) {
             outcome.file(path);
         }

@@ -8,10 +8,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.logophon.cli.InputUnusable;
+import org.logophon.core.bed.Bed;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.Manifest;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.Wishes;
+import org.logophon.core.delivery.part.BedPart;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.ClipsPart;
 import org.logophon.core.delivery.part.Parts;
@@ -27,7 +29,7 @@ final class DeliverOptions {
             paramLabel = "PARTS",
             split = ",",
             description =
-                    "What is written: clips, programme, parts:MINUTES, audiobook, captions, words, timeline, markers, sheet, mouth, script.")
+                    "What is written: clips, programme, parts:MINUTES, audiobook, bed, captions, words, timeline, markers, sheet, mouth, script.")
     private List<String> parts;
 
     @Option(names = "--format", paramLabel = "wav|flac|mp3|opus|m4a", description = "Format of sound files (wav).")
@@ -58,20 +60,66 @@ final class DeliverOptions {
             description = "Of the programme; it is spoken first, with how long the programme runs.")
     private String title;
 
+    @Option(
+            names = "--bed",
+            paramLabel = "FILE",
+            description =
+                    "A sound under the programme, again and again: in what is one sound, and as the part \"bed\".")
+    private Path bed;
+
+    @Option(names = "--bed-level", paramLabel = "DB", description = "Of the bed under the voice (-18).")
+    private Double bedLevel;
+
+    @Option(names = "--bed-rise", paramLabel = "DB", description = "That it is louder while nobody speaks (6).")
+    private Double bedRise;
+
+    @Option(names = "--bed-in-clips", description = "The bed is heard in the clips as well.")
+    private boolean bedInClips;
+
     /**
      * A delivery as it is wished for.
      *
      * @param since null for none
      * @param title empty for none
+     * @param bed   null for none
      */
-    record Deliver(List<Part> parts, Wishes wishes, Manifest since, String title) {}
+    record Deliver(List<Part> parts, Wishes wishes, Manifest since, String title, BedFile bed) {}
+
+    /** A sound file that lies under the whole programme. */
+    record BedFile(Path file, Bed.Settings settings) {}
+
+    private BedFile bedFile() {
+        if (bed == null) {
+            if (bedLevel != null || bedRise != null || bedInClips) {
+                throw new InputUnusable("--bed-level, --bed-rise and --bed-in-clips go with --bed: name a sound file.");
+            }
+            return null;
+        }
+        if (!Files.isRegularFile(bed)) {
+            throw new InputUnusable("There is no file " + bed + ". Name a sound file for --bed.");
+        }
+        return new BedFile(
+                bed,
+                new Bed.Settings(
+                        true,
+                        2_000,
+                        3_000,
+                        bedLevel == null ? Bed.USUAL_LEVEL_DB : bedLevel,
+                        bedRise == null ? 6 : bedRise));
+    }
 
     /** @return null when nothing was asked for. @throws InputUnusable with a sentence */
     Deliver read() throws IOException {
         if (parts == null) {
-            if (format != null || rate != null || bits != null || captions != null || since != null || title != null) {
+            if (format != null
+                    || rate != null
+                    || bits != null
+                    || captions != null
+                    || since != null
+                    || title != null
+                    || bed != null) {
                 throw new InputUnusable(
-                        "--format, --rate, --bits, --captions, --since and --title go with --deliver: say what is to be written, as in --deliver clips,sheet.");
+                        "--format, --rate, --bits, --captions, --since, --title and --bed go with --deliver: say what is to be written, as in --deliver clips,sheet.");
             }
             return null;
         }
@@ -95,7 +143,16 @@ final class DeliverOptions {
                     rate == null ? SoundFormat.USUAL.rate() : rate,
                     bits == null ? SoundFormat.USUAL.bits() : bits);
             return new Deliver(
-                    chosen, new Wishes(sound, kinds(), minutes), earlier(), title == null ? "" : title.strip());
+                    chosen,
+                    new Wishes(
+                            sound,
+                            kinds(),
+                            minutes,
+                            chosen.stream().anyMatch(part -> part instanceof BedPart),
+                            bedInClips),
+                    earlier(),
+                    title == null ? "" : title.strip(),
+                    bedFile());
         } catch (InvalidInput wrong) {
             throw new InputUnusable(wrong.getMessage());
         }

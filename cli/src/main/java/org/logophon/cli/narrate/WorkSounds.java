@@ -10,10 +10,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import org.logophon.cli.InputUnusable;
+import org.logophon.core.bed.Bed;
+import org.logophon.core.bed.HeardSound;
+import org.logophon.core.bed.Layer;
+import org.logophon.core.bed.VoiceSpans;
 import org.logophon.core.coding.Coder;
+import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.FloatFile;
+import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.Sounds;
+import org.logophon.core.finish.FinishSettings;
+import org.logophon.core.loudness.EnergyProfile;
+import org.logophon.core.programme.SampleCount;
 import org.logophon.core.sound.Resampler;
 import org.logophon.core.sound.SoundSource;
 import org.logophon.speech.coding.FfmpegCoder;
@@ -21,11 +31,13 @@ import org.logophon.speech.coding.FfmpegCoder;
 /** Finished clips in a folder of their own, until what is delivered is made of them. */
 final class WorkSounds implements Sounds, AutoCloseable {
 
+    private static final int LONGEST_BED_SECONDS = 7_200;
+
     private final Path folder;
     private final Resampler resampler;
     private final Map<String, SoundSource> clips = new ConcurrentHashMap<>();
     private SoundSource before;
-    private final SoundSource layer = null;
+    private SoundSource layer;
 
     WorkSounds(Resampler resampler) throws IOException {
         this.folder = Files.createTempDirectory("logophon-clips");
@@ -38,6 +50,30 @@ final class WorkSounds implements Sounds, AutoCloseable {
 
     void title(SoundSource spoken) throws IOException {
         before = FloatFile.of(spoken, folder.resolve("title.f32"));
+    }
+
+    /**
+     * Lays a sound file under the programme.
+     *
+     * @param lufs of its clips; null for as they were made
+     * @throws InputUnusable with a sentence when it can't be read
+     */
+    void bed(DeliverOptions.BedFile bed, Delivered delivered, Double lufs) throws IOException {
+        SoundSource sound;
+        try {
+            sound = FloatFile.decoded(
+                    coder(), bed.file(), folder.resolve("bed.f32"), SampleCount.RATE, LONGEST_BED_SECONDS);
+        } catch (CodingFailed unreadable) {
+            throw new InputUnusable(bed.file() + " " + unreadable.getMessage());
+        }
+        HeardSound heard = new HeardSound(sound, EnergyProfile.of(sound), 0);
+        SampleCount length = delivered.programme().length();
+        layer = Layer.of(
+                length,
+                VoiceSpans.of(delivered.programme(), DeliveredClip::words),
+                lufs == null ? FinishSettings.DEFAULT_TARGET_LUFS : lufs,
+                List.of(new Bed(heard, SampleCount.ZERO, length, bed.settings())),
+                List.of());
     }
 
     @Override

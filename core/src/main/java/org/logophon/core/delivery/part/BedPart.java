@@ -20,7 +20,7 @@ public final class BedPart implements Part {
 
     @Override
     public String label() {
-        return "Sounds and beds";
+        return "Sounds and beds as a file";
     }
 
     @Override
@@ -28,7 +28,7 @@ public final class BedPart implements Part {
         if (sounds.layer() == null) {
             return List.of();
         }
-        Tags tags = new Tags(label(), delivered.title(), "", "", "", List.of());
+        Tags tags = new Tags("Sounds and beds", delivered.title(), "", "", "", List.of());
         return List.of(SoundFile.of(
                 file(wishes), () -> WholeSound.layer(delivered, sounds), wishes.format(), tags, null, sounds));
     }
