@@ -155,4 +155,13 @@ abstract class PeopleApplication {
     static String named(String name) {
         return name + " " + UUID.randomUUID().toString().substring(0, 6);
     }
+
+    /** What a page or a script is told. */
+    static String sentence(HttpResponse<String> answer) {
+        return answer.body().startsWith("{")
+                ? Server.parse(answer).get("sentence").asString()
+                : answer.body()
+                        .replaceAll("(?s).*<h1 class=\"h5\">(.*?)</h1>.*", "$1")
+                        .replace("&#39;", "'");
+    }
 }

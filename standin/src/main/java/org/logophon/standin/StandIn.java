@@ -206,12 +206,19 @@ public final class StandIn implements AutoCloseable {
         }
     }
 
-    private String translated(HttpExchange exchange, String once) throws IOException {
-        JsonNode asked;
+    /** @return null when it was refused */
+    private JsonNode body(HttpExchange exchange) throws IOException {
         try {
-            asked = json.readTree(exchange.getRequestBody().readNBytes(MOST_BODY_BYTES));
+            return json.readTree(exchange.getRequestBody().readNBytes(MOST_BODY_BYTES));
         } catch (JacksonException bad) {
             refuse(exchange, 400, "The body is not JSON.");
+            return null;
+        }
+    }
+
+    private String translated(HttpExchange exchange, String once) throws IOException {
+        JsonNode asked = body(exchange);
+        if (asked == null) {
             return null;
         }
         String text = asked.path("text").asString("");
@@ -245,11 +252,8 @@ public final class StandIn implements AutoCloseable {
 
     /** @return null when it was refused */
     private String spoken(HttpExchange exchange, String once) throws IOException {
-        JsonNode asked;
-        try {
-            asked = json.readTree(exchange.getRequestBody().readNBytes(MOST_BODY_BYTES));
-        } catch (JacksonException bad) {
-            refuse(exchange, 400, "The body is not JSON.");
+        JsonNode asked = body(exchange);
+        if (asked == null) {
             return null;
         }
         Offered offered = voices.find(asked.path("voice").asString(""));

@@ -62,8 +62,9 @@ class TidingRepository {
                 .list();
     }
 
-    void forget(Instant before) {
-        jdbc.sql("delete from tiding where at < :before")
+    /** @return how many */
+    int forget(Instant before) {
+        return jdbc.sql("delete from tiding where at < :before")
                 .param("before", before.atOffset(ZoneOffset.UTC))
                 .update();
     }

@@ -1,7 +1,6 @@
 package org.logophon.app.tidings;
 
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -24,15 +23,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Tidings {
 
-    static final Duration KEPT = Duration.ofDays(30);
-
     private final TidingRepository table;
     private final WishRepository wishes;
     private final PeopleSettings people;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
     private final Duration longWork;
-    private final Clock clock;
 
     /** @param longWork what takes less is seen by who waits for it */
     Tidings(
@@ -41,15 +37,13 @@ class Tidings {
             PeopleSettings people,
             JobQueue jobs,
             OneTimeTask<Void> sendTask,
-            @Value("${logophon.tidings.long:60s}") Duration longWork,
-            Clock clock) {
+            @Value("${logophon.tidings.long:60s}") Duration longWork) {
         this.table = table;
         this.wishes = wishes;
         this.people = people;
         this.jobs = jobs;
         this.task = sendTask;
         this.longWork = longWork;
-        this.clock = clock;
     }
 
     @EventListener
@@ -91,7 +85,6 @@ class Tidings {
     }
 
     private void tell(UUID project, Tiding.Kind kind, String sentence, String address) {
-        table.forget(clock.instant().minus(KEPT));
         Tiding tiding = table.find(table.add(project, kind, sentence, address)).orElseThrow();
         List<String> names = new ArrayList<>();
         for (Wish wish : wishes.elsewhere(tiding.workspace(), people.on())) {

@@ -22,6 +22,7 @@ class TakeOriginJsonTest {
             Mark.own(0, 3, new Instruction.Pause(350)),
             Mark.own(0, 3, new Instruction.Breath(Instruction.Depth.DEEP)),
             Mark.own(0, 3, new Instruction.Stress(Instruction.Level.STRONG)),
+            Mark.own(0, 3, new Instruction.OwnSound(800, -12.5, "Ship’s bell")),
             Mark.own(0, 3, new Instruction.Pace(85)),
             Mark.own(0, 3, new Instruction.Pitch(-1.25)),
             Mark.own(0, 3, new Instruction.Range(140)),
