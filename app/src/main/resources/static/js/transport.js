@@ -64,7 +64,9 @@ function beneath() {
   });
   return layers;
 }
-beds.addEventListener('click', () => {
+beds.addEventListener('click', event => {
+  // by mouse: Space goes on playing and stopping
+  if (event.detail > 0) beds.blur();
   const on = beds.getAttribute('aria-pressed') !== 'true';
   beds.setAttribute('aria-pressed', on);
   under.hear(on);

@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +72,13 @@ class LauncherTest {
     }
 
     private Process launch(int port, Path log, Map<String, String> settings) throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(root.resolve("logophon").toString(), "start");
+        return run(port, log, settings, "start");
+    }
+
+    private Process run(int port, Path log, Map<String, String> settings, String... words) throws IOException {
+        List<String> command = new ArrayList<>(List.of(root.resolve("logophon").toString()));
+        command.addAll(List.of(words));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().keySet().removeIf(name -> name.startsWith("LOGOPHON_"));
         builder.environment().put("LOGOPHON_PORT", Integer.toString(port));
         builder.environment().put("LOGOPHON_DATA", data.toString());
@@ -159,6 +166,27 @@ class LauncherTest {
                 .contains("process " + launcher.pid(), "http://localhost:" + port);
         assertThat(shelf(port)).isEqualTo(200);
 
+        Path unset = home.resolve("unset.log");
+        assertThat(launch(freePort(), unset, Map.of("LOGOPHON_MAIL_SERVER", "mail.example:post"))
+                        .waitFor())
+                .isEqualTo(1);
+        assertThat(read(unset)).contains("LOGOPHON_MAIL_SERVER is \"mail.example:post\"; it is a name");
+
+        // what is kept goes into one file while it runs
+        new Server("http://localhost:" + port).project("Backed up", "The lamp was lit at four.");
+        Path backup = home.resolve("all.backup");
+        Path told = home.resolve("backup.log");
+        assertThat(run(port, told, Map.of(), "backup", backup.toString()).waitFor())
+                .as(read(told))
+                .isZero();
+        assertThat(Files.getPosixFilePermissions(backup)).hasToString("[OWNER_READ, OWNER_WRITE]");
+        assertThat(run(port, told, Map.of(), "backup", backup.toString()).waitFor())
+                .isEqualTo(1);
+        assertThat(read(told)).contains("is there already");
+        assertThat(run(port, told, Map.of(), "restore", backup.toString()).waitFor())
+                .isEqualTo(1);
+        assertThat(read(told)).contains("has projects of its own");
+
         // the database is killed
         ProcessHandle database = child(launcher, "postgres");
         database.destroyForcibly();
@@ -187,6 +215,27 @@ class LauncherTest {
         launch(port, third, Map.of());
         await("it starts again", () -> read(third).contains("is ready"));
         assertThat(half).doesNotExist();
+        broughtBack(backup);
+    }
+
+    private void broughtBack(Path backup) throws Exception {
+        Map<String, String> elsewhere =
+                Map.of("LOGOPHON_DATA", home.resolve("elsewhere").toString());
+        Path cut = Files.write(
+                home.resolve("cut.backup"), Arrays.copyOf(Files.readAllBytes(backup), (int) Files.size(backup) / 2));
+        Path told = home.resolve("restore.log");
+        assertThat(run(freePort(), told, elsewhere, "restore", cut.toString()).waitFor())
+                .isEqualTo(1);
+        assertThat(read(told)).contains("could not be brought back", "as empty as it was");
+        assertThat(run(freePort(), told, elsewhere, "restore", backup.toString())
+                        .waitFor())
+                .as(read(told))
+                .isZero();
+        int port = freePort();
+        Path log = home.resolve("elsewhere.log");
+        launch(port, log, elsewhere);
+        await("what was brought back is ready", () -> read(log).contains("is ready"));
+        assertThat(new Server("http://localhost:" + port).get("/").body()).contains("Backed up");
     }
 
     @Test
