@@ -10,6 +10,12 @@ const address = `/projects/${project}/beds`;
 const page = name => document.getElementById(name);
 let table = { sounds: [], beds: [], gaps: [] };
 
+// what is typed and not sent yet stays on the page, whatever comes from elsewhere
+const isTyped = () => {
+  const field = document.activeElement;
+  return field?.dataset?.was !== undefined && field.value !== field.dataset.was;
+};
+
 async function post(where, fields = {}) {
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
@@ -27,8 +33,12 @@ function offerBack(words, act) {
 
 // --- what there is
 
+let reading = 0;
 async function read() {
+  const mine = ++reading;
   const { status, body } = await ask('GET', `${address}/list`);
+  // of several on their way, the one that was asked for last is the newest
+  if (mine !== reading) return;
   if (status !== 200) { say(body?.sentence ?? 'The lists can’t be read.'); return; }
   const typed = document.activeElement?.dataset?.field;
   table = body;
@@ -53,6 +63,7 @@ function field(bed, name, label, value, unit, more = {}) {
   const input = element('input', 'form-control figures');
   Object.assign(input, { value, ...more });
   input.dataset.field = `${bed.id} ${name}`;
+  input.dataset.was = input.value;
   input.addEventListener('change', () => change(bed, name, input.value.replace('−', '-').replace(',', '.'), value));
   const wrapped = element('label', '', label);
   wrapped.append(input, element('span', 'unit', unit));
@@ -128,15 +139,26 @@ function gapRow(gap) {
 
 const valueOf = (seconds, level, name) => `${Math.round(seconds * 1000)} ${level} ${name}`;
 
-page('add-bed').addEventListener('submit', async event => {
+/** A button that is pressed twice does it once. */
+async function once(form, act) {
+  const button = form.querySelector('button');
+  button.disabled = true;
+  try { await act(); } finally { button.disabled = false; }
+}
+
+page('add-bed').addEventListener('submit', event => {
   event.preventDefault();
-  const form = event.target;
+  once(event.target, () => layBed(event.target));
+});
+async function layBed(form) {
   const done = await post(address, { sound: form.sound.value, from: form.from.value, to: form.to.value });
   if (done) { form.from.value = ''; form.to.value = ''; }
-});
-page('add-gap').addEventListener('submit', async event => {
+}
+page('add-gap').addEventListener('submit', event => {
   event.preventDefault();
-  const { cue, sound, seconds, level } = event.target;
+  once(event.target, () => putIntoGap(event.target));
+});
+async function putIntoGap({ cue, sound, seconds, level }) {
   const found = transport.all().find(one => one.number.toLowerCase() === cue.value.trim().toLowerCase());
   if (!found) { say(`There is no cue ${cue.value.trim()}. Type the number of one.`); cue.focus(); return; }
   const { status, body } = await ask('GET', marksOf(found.id));
@@ -147,9 +169,9 @@ page('add-gap').addEventListener('submit', async event => {
     cue.value = '';
     say(`“${name}” sounds after cue ${found.number}.`);
   }
-});
+}
 
 const lists = soundLists(page('sounds'), address, read);
 document.addEventListener('logophon:programme', overview);
-document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('content')) read(); });
+document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('content') && !isTyped()) read(); });
 read();

@@ -40,6 +40,7 @@ export function soundLists(box, address, changed) {
     const input = element('input', 'form-control');
     Object.assign(input, { value, ...more });
     input.dataset.field = `${sound.id} ${name}`;
+    input.dataset.was = input.value;
     input.addEventListener('change', () => post(`/${sound.id}`, { [name]: input.value.replace('−', '-').replace(',', '.') }));
     const wrapped = element('label', '', label);
     wrapped.append(input);

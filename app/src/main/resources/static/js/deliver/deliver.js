@@ -44,13 +44,14 @@ if (form) {
 }
 
 /** A set for a common end ticks its parts; what else is chosen stays. */
-function choose({ parts, format, title, captionsKinds, rate, bits, minutes }) {
+function choose({ parts, format, title, captionsKinds, rate, bits, minutes, inClips }) {
   const tick = (name, wanted) => form.querySelectorAll(`[name=${name}]`).forEach(box => { box.checked = wanted.split(' ').includes(box.value); });
   const set = (name, value) => { if (value !== undefined) form.querySelector(`[name=${name}]`).value = value; };
   tick('parts', parts);
   if (captionsKinds !== undefined) tick('captions', captionsKinds);
   Object.entries({ format, rate, bits, minutes }).forEach(([name, value]) => set(name, value));
   form.querySelector('[name=title]').checked = title === 'true';
+  if (inClips !== undefined) form.querySelector('[name=inClips]').checked = inClips === 'true';
   hold();
 }
 

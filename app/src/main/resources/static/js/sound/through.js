@@ -42,7 +42,7 @@ export function stop() {
   run = null;
   clearTimeout(ended.timer);
   ended.laid.forEach(part => silence(part));
-  ended.under.forEach(part => silence(part));
+  ended.under.concat(ended.gap?.old ?? []).forEach(part => silence(part));
   ended.resolve(false);
 }
 
@@ -75,9 +75,12 @@ export function lookAgain() {
   const end = run.laid[last];
   run.laid.splice(last + 1).forEach(silence);
   const over = end.at + end.length;
-  run.under.filter(part => part.at >= over).forEach(silence);
+  // what lies under it sounds on until what takes its place has come
+  const old = run.under.filter(part => part.at >= over);
   run.under = run.under.filter(part => part.at < over);
-  run.gap = { item: current, from: end.to, at: over };
+  const start = under.startOf(current);
+  run.underTo = start === null ? null : start + Math.round(end.to * RATE);
+  run.gap = { item: current, from: end.to, at: over, old };
   run.due = over + Math.round((current.pause ?? 0) / speed * RATE);
   run.item = null;
   run.stretched = null;
@@ -94,9 +97,10 @@ async function pump(mine) {
   try {
     while (run === mine && !mine.over) {
       mine.due ??= Math.ceil((audio().currentTime + LEAD) * RATE);
-      if (mine.due > (audio().currentTime + AHEAD) * RATE) break;
-      if (mine.gap && under.lies()) await layGap(mine);
+      // before what follows is due: a gap may be longer than what is laid ahead
+      if (mine.gap) await layGap(mine);
       if (run !== mine) break;
+      if (mine.due > (audio().currentTime + AHEAD) * RATE) break;
       if (!mine.item) {
         const next = mine.nextOf(mine.after);
         if (!next) { mine.over = true; break; }
@@ -105,6 +109,8 @@ async function pump(mine) {
         mine.stretcher = null;
       }
       const item = mine.item;
+      const start = under.startOf(item);
+      if (start !== null) under.warm(start + Math.round(Math.max(item.from ?? 0, mine.index * PIECE) * RATE));
       const part = await piece(item.sound, mine.index);
       // while it came, somebody may have stopped it or changed what follows
       if (run !== mine || mine.item !== item) continue;
@@ -145,9 +151,12 @@ async function beneathOf(mine, item, part) {
 function layUnder(mine, beneath, from, to, at, length, pace) {
   if (!beneath || length <= 0) return;
   const wanted = beneath.start + Math.round(from * RATE);
-  const first = Math.max(wanted, Math.min(mine.underTo ?? wanted, beneath.start + Math.round(to * RATE)));
+  let first = Math.max(wanted, Math.min(mine.underTo ?? wanted, beneath.start + Math.round(to * RATE)));
   const end = pace === 1 ? wanted + length : beneath.start + Math.round(to * RATE);
-  const skipped = Math.round((first - wanted) / pace);
+  let skipped = Math.round((first - wanted) / pace);
+  // what came too late is left out: it stays at its place in the programme
+  const late = Math.ceil((audio().currentTime + 0.005) * RATE) - at - skipped;
+  if (late > 0) { skipped += late; first += Math.round(late * pace); }
   if (end <= first || skipped >= length) return;
   const cut = beneath.samples.slice(first - beneath.first, end - beneath.first);
   const made = under.eased(under.fitted(cut, length - skipped, pace), first !== mine.underTo, false);
@@ -157,17 +166,16 @@ function layUnder(mine, beneath, from, to, at, length, pace) {
 
 /** In the gap after an item, and after the last one as long as it goes on. */
 async function layGap(mine) {
-  const { item, from, at } = mine.gap;
+  const { item, from, at, old = [] } = mine.gap;
   mine.gap = null;
   const start = under.startOf(item);
-  if (start === null) return;
   const first = start + Math.round(from * RATE);
-  const seconds = item.last ? under.left(first) : Math.max(0, item.pause ?? 0);
-  if (seconds <= 0) return;
-  const samples = await under.samples(first, first + Math.round(seconds * RATE));
-  if (run !== mine) return;
+  const seconds = start === null ? 0 : item.last ? under.left(first) : Math.max(0, item.pause ?? 0);
+  const samples = seconds > 0 ? await under.samples(first, first + Math.round(seconds * RATE)) : null;
+  old.forEach(silence);
+  if (run !== mine || !samples) return;
   const length = Math.round(seconds / speed * RATE);
-  layUnder(mine, { first, samples, start }, from, from + seconds, Math.max(at, Math.ceil((audio().currentTime + 0.005) * RATE)), length, speed);
+  layUnder(mine, { first, samples, start }, from, from + seconds, at, length, speed);
   if (item.last) mine.ends = Math.max(mine.ends, at + length);
 }
 

@@ -41,6 +41,11 @@ export async function samples(from, to) {
   return made;
 }
 
+/** Lets what sounds at a place come, while something else is waited for. */
+export function warm(place) {
+  if (place < length()) piece(layer.sound, Math.floor(Math.max(0, place) / BLOCK)).catch(() => {});
+}
+
 /** How much of it is left after a place, in seconds. */
 export const left = from => Math.max(0, (length() - from) / RATE);
 

@@ -84,7 +84,7 @@ class SoundLists {
     /** A file is called as it was on its owner's disk; the second of a name gets a number. */
     private String free(UUID project, String file) {
         String plain = StorableText.of(file.replaceFirst("\\.[A-Za-z0-9]{1,5}$", ""))
-                .replaceAll("\\s+", " ")
+                .replaceAll("[\\s\\p{Cntrl}]+", " ")
                 .strip();
         String base = plain.isEmpty() ? "Sound" : plain.substring(0, Math.min(plain.length(), 50));
         List<String> taken = sounds.of(project).stream().map(OwnSound::name).toList();
@@ -148,7 +148,7 @@ class SoundLists {
     }
 
     private String name(UUID project, OwnSound now, String asked) {
-        String name = StorableText.of(asked).replaceAll("\\s+", " ").strip();
+        String name = StorableText.of(asked).replaceAll("[\\s\\p{Cntrl}]+", " ").strip();
         if (name.isEmpty() || name.length() > Instruction.OwnSound.LONGEST_NAME) {
             throw new Refused("A sound has a name of 1 to " + Instruction.OwnSound.LONGEST_NAME + " characters.");
         }

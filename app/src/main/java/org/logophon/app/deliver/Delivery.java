@@ -2,6 +2,7 @@ package org.logophon.app.deliver;
 
 import java.time.Instant;
 import java.util.UUID;
+import org.logophon.app.page.FileSize;
 
 /**
  * A package handed over or under way.

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.logophon.app.deliver.DeliveredFiles.Stored;
 import org.logophon.app.deliver.DeliveredProject.Made;
 import org.logophon.app.deliver.DeliveredProject.Prepared;
+import org.logophon.app.page.FileSize;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;

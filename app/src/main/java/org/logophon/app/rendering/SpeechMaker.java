@@ -24,11 +24,13 @@ public class SpeechMaker {
 
     private final Narrator narrator;
     private final SpeechRepository speeches;
+    private final RenderMeter meter;
     private final Semaphore megabytes = new Semaphore(MOST_MEGABYTES, true);
 
-    SpeechMaker(Narrator narrator, SpeechRepository speeches) {
+    SpeechMaker(Narrator narrator, SpeechRepository speeches, RenderMeter meter) {
         this.narrator = narrator;
         this.speeches = speeches;
+        this.meter = meter;
     }
 
     /**
@@ -42,7 +44,8 @@ public class SpeechMaker {
             int wanted = megabytes(recipe);
             megabytes.acquireUninterruptibly(wanted);
             try {
-                return speeches.save(recipe, narrator.render(recipe, agreement == null ? null : agreement.toString()));
+                String paidUnder = agreement == null ? null : agreement.toString();
+                return speeches.save(recipe, meter.timed(recipe, () -> narrator.render(recipe, paidUnder)));
             } finally {
                 megabytes.release(wanted);
             }

@@ -3,9 +3,9 @@ package org.logophon.app.space;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.page.Ago;
+import org.logophon.app.page.FileSize;
 import org.logophon.app.upkeep.Upkeep.Held;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,29 +61,24 @@ class SpaceController {
                 held.stream()
                         .sorted(Comparator.comparingLong(Held::bytes).reversed())
                         .map(line -> new SpaceLine(
-                                line.what(), line.rule(), line.things(), size(line.bytes()), 100 * line.bytes() / all))
+                                line.what(),
+                                line.rule(),
+                                line.things(),
+                                FileSize.of(line.bytes()),
+                                100 * line.bytes() / all))
                         .toList());
-        model.addAttribute("database", size(reports.databaseBytes()));
+        model.addAttribute("database", FileSize.of(reports.databaseBytes()));
         UpkeepReport latest = reports.latest().orElse(null);
         model.addAttribute("ran", latest == null ? null : Ago.of(latest.at(), clock.instant()));
-        model.addAttribute("freed", latest == null ? null : size(latest.bytes()));
+        model.addAttribute("freed", latest == null ? null : FileSize.of(latest.bytes()));
         model.addAttribute(
                 "removed",
                 latest == null
                         ? List.of()
                         : latest.removed().stream()
-                                .map(some -> new RemovedLine(some.what(), some.things(), size(some.bytes())))
+                                .map(some -> new RemovedLine(some.what(), some.things(), FileSize.of(some.bytes())))
                                 .toList());
         // last of all: what was counted takes a while, in which it may have ended
         model.addAttribute("running", upkeep.underWay());
-    }
-
-    static String size(long bytes) {
-        if (bytes < 1_000_000) {
-            return Math.round(bytes / 1_000.0) + " kB";
-        }
-        return bytes < 1_000_000_000
-                ? String.format(Locale.ROOT, "%.1f MB", bytes / 1e6)
-                : String.format(Locale.ROOT, "%.2f GB", bytes / 1e9);
     }
 }

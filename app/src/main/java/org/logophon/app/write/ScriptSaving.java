@@ -59,8 +59,8 @@ public class ScriptSaving {
         return save(id, text, version, null, what).report();
     }
 
-    /** @param merged true when the saved text is another one than was sent */
-    public record Saved(ScriptChangeReport report, boolean merged) {}
+    /** @param merged true when the saved text is another one than was sent. @param version that it is now */
+    public record Saved(ScriptChangeReport report, boolean merged, int version) {}
 
     /** @param base from which the text was made, where that isn't what was saved as that version; null where it is */
     @Transactional
@@ -68,7 +68,7 @@ public class ScriptSaving {
         Project project = lock(id);
         String sent = storable(text);
         if (sent.equals(project.script())) {
-            return new Saved(ScriptChangeReport.NOTHING, false);
+            return new Saved(ScriptChangeReport.NOTHING, false, project.scriptVersion());
         }
         String storable = sent;
         if (version != project.scriptVersion() || base != null) {
@@ -77,10 +77,10 @@ public class ScriptSaving {
                     : versions.find(id, version).map(State::text).orElseThrow(ScriptSaving::overtaken);
             storable = ScriptMerge.of(from, project.script(), sent).orElseThrow(ScriptSaving::overtaken);
             if (storable.equals(project.script())) {
-                return new Saved(ScriptChangeReport.NOTHING, true);
+                return new Saved(ScriptChangeReport.NOTHING, true, project.scriptVersion());
             }
         }
-        return new Saved(saved(project, storable, what), !storable.equals(sent));
+        return new Saved(saved(project, storable, what), !storable.equals(sent), project.scriptVersion() + 1);
     }
 
     private ScriptChangeReport saved(Project project, String storable, String what) {

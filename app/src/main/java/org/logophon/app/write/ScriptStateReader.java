@@ -20,9 +20,18 @@ public class ScriptStateReader {
         this.versions = versions;
     }
 
-    /** After a change that the page made itself: it has the text. */
-    Object of(UUID id, ScriptChangeReport report) {
-        return state(projects.view(id), report == ScriptChangeReport.NOTHING ? null : report, false);
+    /**
+     * After a change that the page made itself: it has the text, unless somebody else has saved since. A version without its
+     * text would let the page take back, with its next save, what that one wrote.
+     *
+     * @param version that the change made
+     */
+    Object after(UUID id, ScriptChangeReport report, int version) {
+        ProjectView view = projects.view(id);
+        return state(
+                view,
+                report == ScriptChangeReport.NOTHING ? null : report,
+                view.project().scriptVersion() != version);
     }
 
     /** As it stands. */

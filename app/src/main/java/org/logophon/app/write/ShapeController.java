@@ -92,10 +92,7 @@ class ShapeController {
             @RequestParam int version) {
         Splitting splitting = splitting(way, limit);
         ScriptShape shape = projects.require(id).shape().with(splitting);
-        return states.of(
-                id,
-                saving.shape(
-                        id, shape, version, "New cue at " + splitting.mode().title()));
+        return shaped(id, shape, version, "New cue at " + splitting.mode().title());
     }
 
     /** A cut at the word that stands at or after a place of the text. */
@@ -140,7 +137,11 @@ class ShapeController {
     }
 
     private Object change(UUID id, Project project, HandCuts cuts, int version, String what) {
-        return states.of(id, saving.shape(id, project.shape().with(cuts), version, what));
+        return shaped(id, project.shape().with(cuts), version, what);
+    }
+
+    private Object shaped(UUID id, ScriptShape shape, int version, String what) {
+        return states.after(id, saving.shape(id, shape, version, what), version + 1);
     }
 
     @PostMapping("/numbers")
@@ -162,7 +163,7 @@ class ShapeController {
                 .shape()
                 .with(new CueNumbers(start, step, width, prefix))
                 .frozen(false);
-        return states.of(id, saving.shape(id, shape, version, "Numbered anew"));
+        return shaped(id, shape, version, "Numbered anew");
     }
 
     @PostMapping("/undo")

@@ -88,7 +88,9 @@ class WriteController {
     Object save(@PathVariable UUID id, @RequestBody TypedScript draft) {
         try {
             ScriptSaving.Saved saved = saving.save(id, draft.words(), draft.version(), draft.base(), "Typed");
-            return saved.merged() ? states.withText(id, saved.report()) : states.of(id, saved.report());
+            return saved.merged()
+                    ? states.withText(id, saved.report())
+                    : states.after(id, saved.report(), saved.version());
         } catch (Stale stale) {
             Project theirs = projects.require(id);
             return ResponseEntity.status(HttpStatus.CONFLICT)

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.ResourceLock;
 import org.logophon.app.SharedApplication;
 import org.logophon.app.audio.AudioStore;
+import org.logophon.app.page.FileSize;
 import org.logophon.app.upkeep.Upkeep.Removed;
 import org.logophon.core.sound.Sound;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -179,11 +180,7 @@ class UpkeepTest extends SharedApplication {
 
     @Test
     void sizesAreReadable() {
-        assertThat(List.of(
-                        SpaceController.size(0),
-                        SpaceController.size(1_499),
-                        SpaceController.size(41_230_000),
-                        SpaceController.size(2_500_000_000L)))
-                .containsExactly("0 kB", "1 kB", "41.2 MB", "2.50 GB");
+        assertThat(List.of(FileSize.of(0), FileSize.of(1_499), FileSize.of(41_230_000), FileSize.of(2_500_000_000L)))
+                .containsExactly("0 kB", "1.5 kB", "41.2 MB", "2.50 GB");
     }
 }

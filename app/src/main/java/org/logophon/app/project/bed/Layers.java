@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.project.CueView;
+import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.bed.LaidOut.BedAt;
 import org.logophon.app.project.bed.LaidOut.SoundAt;
@@ -55,6 +56,12 @@ public class Layers {
     private final Cache<Used, EnergyProfile> profiles =
             Caffeine.newBuilder().maximumSize(MOST_PROFILES).build();
 
+    private final Cache<Content, List<ProjectBed>> bedsOf =
+            Caffeine.newBuilder().maximumSize(MOST_PROFILES).build();
+
+    /** What a project had at a version of its content. */
+    private record Content(UUID project, long version) {}
+
     Layers(
             OwnSoundRepository sounds,
             BedRepository beds,
@@ -97,7 +104,10 @@ public class Layers {
      * @param lufs that its clips are brought to; null for as they were made
      */
     public LaidOut laidOut(ProjectView view, Programme<CueView> programme, Double lufs) {
-        List<ProjectBed> own = beds.of(view.id());
+        Project project = view.project();
+        // whatever changes a bed, or a sound that is used, raises the content's version
+        List<ProjectBed> own =
+                bedsOf.get(new Content(project.id(), project.contentVersion()), content -> beds.of(content.project()));
         boolean marked = programme.clips().stream()
                 .anyMatch(clip -> !clip.cue().marks().sounds().isEmpty());
         if (own.isEmpty() && !marked) {

@@ -1,0 +1,70 @@
+package org.logophon.app.state;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What waits in the scheduler's table, over all servers. */
+@Repository
+class JobsTable {
+
+    /** Several figures of one look are of one moment, and whoever watches closely costs no more. */
+    private static final Duration FRESH = Duration.ofSeconds(2);
+
+    /** What comes again by itself waits for its time, not for a hand. */
+    private static final String ASKED_FOR = "from scheduled_tasks where task_instance <> 'recurring' ";
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+    private final Cache<Boolean, Jobs> looked =
+            Caffeine.newBuilder().expireAfterWrite(FRESH).build();
+
+    JobsTable(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /**
+     * Jobs that are due.
+     *
+     * @param waiting nobody has begun them
+     * @param running a server is at them
+     * @param later   they failed and come again after a while
+     * @param oldest  since when the one waits that waits longest; null for none
+     */
+    record Jobs(long waiting, long running, long later, Instant oldest) {
+
+        double oldestSeconds(Instant now) {
+            return oldest == null
+                    ? 0
+                    : Math.max(0, Duration.between(oldest, now).toMillis() / 1_000.0);
+        }
+    }
+
+    Jobs now() {
+        return looked.get(
+                true,
+                key -> jdbc.sql("""
+                        select count(*) filter (where not picked and execution_time <= :now) as waiting,
+                          count(*) filter (where picked) as running,
+                          count(*) filter (where not picked and execution_time > :now) as later,
+                          min(execution_time) filter (where not picked and execution_time <= :now) as oldest
+                        """ + ASKED_FOR)
+                        .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                        .query((row, at) -> {
+                            OffsetDateTime oldest = row.getObject("oldest", OffsetDateTime.class);
+                            return new Jobs(
+                                    row.getLong("waiting"),
+                                    row.getLong("running"),
+                                    row.getLong("later"),
+                                    oldest == null ? null : oldest.toInstant());
+                        })
+                        .single());
+    }
+}
