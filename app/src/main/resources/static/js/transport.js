@@ -61,6 +61,8 @@ function beneath() {
     if (status !== 200) { layers = null; return; }
     beds.hidden = !body.address;
     under.lay(body.address ? { sound: body.address, seconds: body.seconds, startOf: what => cues.find(cue => cue.id === what.id)?.start ?? null } : null);
+    // what is to come sounds as it is now
+    if (running) through.lookAgain();
   });
   return layers;
 }

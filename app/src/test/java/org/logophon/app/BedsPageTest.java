@@ -47,7 +47,9 @@ class BedsPageTest extends BrowserTest {
         assertThat(page.locator(".bedrow")).hasCount(1);
         assertThat(page.locator("#overview polygon.bed")).hasCount(1);
         page.locator(".bedrow input[data-field$=' level']").fill("-10");
-        page.keyboard().press("Tab");
+        // the page asks anew for what it will hear
+        page.waitForResponse(
+                answer -> answer.url().endsWith("/layer"), () -> page.keyboard().press("Tab"));
         assertThat(page.locator(".hint")).containsText("The bed is changed", SOON);
         assertThat(page.locator(".transport .beds")).isVisible();
         page.locator(".bedrow").getByText("Play").focus();
