@@ -38,7 +38,7 @@ async function read() {
   const mine = ++reading;
   const { status, body } = await ask('GET', `${address}/list`);
   // of several on their way, the one that was asked for last is the newest
-  if (mine !== reading) return;
+  if (mine !== reading || isTyped()) return;
   if (status !== 200) { say(body?.sentence ?? 'The lists can’t be read.'); return; }
   const typed = document.activeElement?.dataset?.field;
   table = body;
@@ -64,7 +64,7 @@ function field(bed, name, label, value, unit, more = {}) {
   Object.assign(input, { value, ...more });
   input.dataset.field = `${bed.id} ${name}`;
   input.dataset.was = input.value;
-  input.addEventListener('change', () => change(bed, name, input.value.replace('−', '-').replace(',', '.'), value));
+  input.addEventListener('change', () => { input.dataset.was = input.value; change(bed, name, input.value.replace('−', '-').replace(',', '.'), value); });
   const wrapped = element('label', '', label);
   wrapped.append(input, element('span', 'unit', unit));
   return wrapped;

@@ -41,7 +41,11 @@ export function soundLists(box, address, changed) {
     Object.assign(input, { value, ...more });
     input.dataset.field = `${sound.id} ${name}`;
     input.dataset.was = input.value;
-    input.addEventListener('change', () => post(`/${sound.id}`, { [name]: input.value.replace('−', '-').replace(',', '.') }));
+    input.addEventListener('change', () => {
+      input.dataset.was = input.value;
+      const number = input.type === 'number';
+      post(`/${sound.id}`, { [name]: number ? input.value.replace('−', '-').replace(',', '.') : input.value });
+    });
     const wrapped = element('label', '', label);
     wrapped.append(input);
     return wrapped;

@@ -110,6 +110,7 @@ class SoundLists {
 
     @Transactional
     public OwnSound change(UUID project, UUID id, Change change) {
+        sounds.hold(id);
         OwnSound now = own(project, id);
         double rate = now.sound().rate();
         long from = change.from() == null ? now.from() : Math.round(change.from() * rate);

@@ -75,6 +75,14 @@ public class OwnSoundRepository {
                 .update();
     }
 
+    /** Until the transaction ends, nobody else changes it: two that change different things of it both do. */
+    public void hold(UUID id) {
+        jdbc.sql("select id from sound_file where id = :id for update")
+                .param("id", id)
+                .query(UUID.class)
+                .optional();
+    }
+
     public void set(OwnSound sound) {
         jdbc.sql("""
                 update sound_file set project_id = :project, name = :name, licence = :licence, from_sample = :from, to_sample = :to, own_db = :own
