@@ -102,7 +102,7 @@ class HouseState {
                 "Answers",
                 count == 0
                         ? "none yet"
-                        : "%,d, %.0f ms each on the whole; the slowest lately %.0f ms%s"
+                        : "%,d given, each in %.0f ms on the whole; the slowest lately in %.0f ms%s"
                                 .formatted(
                                         count,
                                         millis / count,
