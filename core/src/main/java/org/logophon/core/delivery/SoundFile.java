@@ -9,10 +9,7 @@ import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.coding.Tags;
 import org.logophon.core.finish.FinishSettings;
 import org.logophon.core.finish.Levelled;
-import org.logophon.core.loudness.LoudnessMeter;
-import org.logophon.core.loudness.TruePeak;
 import org.logophon.core.sound.ConvertedSource;
-import org.logophon.core.sound.Decibels;
 import org.logophon.core.sound.SoundSource;
 import org.logophon.core.wav.BroadcastExtension;
 import org.logophon.core.wav.SampleFormat;
@@ -66,14 +63,9 @@ public final class SoundFile {
             return sound;
         }
         SoundSource converted = ConvertedSource.of(sound, format.rate(), sounds.resampler());
-        LoudnessMeter meter = new LoudnessMeter(converted.rate(), 1);
-        TruePeak peak = new TruePeak();
-        converted.readAll((samples, count) -> {
-            meter.add(samples, count);
-            peak.add(samples, count);
-        });
-        return FinishSettings.keepsCeiling(Decibels.ofFactor(peak.end()))
+        LossyFile.Heard heard = LossyFile.heard(converted);
+        return FinishSettings.keepsCeiling(heard.truePeakDbtp())
                 ? converted
-                : Levelled.to(converted, meter.loudness().lufs(), FinishSettings.CEILING_DBTP);
+                : Levelled.to(converted, heard.loudness().lufs(), FinishSettings.CEILING_DBTP);
     }
 }
