@@ -13,6 +13,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -179,7 +180,8 @@ class LauncherTest {
         assertThat(run(port, told, Map.of(), "backup", backup.toString()).waitFor())
                 .as(read(told))
                 .isZero();
-        assertThat(Files.getPosixFilePermissions(backup)).hasToString("[OWNER_READ, OWNER_WRITE]");
+        assertThat(Files.getPosixFilePermissions(backup))
+                .containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
         assertThat(run(port, told, Map.of(), "backup", backup.toString()).waitFor())
                 .isEqualTo(1);
         assertThat(read(told)).contains("is there already");
