@@ -18,9 +18,12 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 
 /** Packages as they are built, kept and downloaded. */
+@Execution(ExecutionMode.CONCURRENT)
 class DeliveryTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(180);

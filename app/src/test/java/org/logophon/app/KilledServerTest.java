@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.time.Duration;
@@ -13,15 +12,16 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** A server process of its own is killed while it renders 40 cues, again while it delivers them, and started again. */
+@Execution(ExecutionMode.CONCURRENT)
 class KilledServerTest {
 
     private static final int CUES = 40;
@@ -31,43 +31,8 @@ class KilledServerTest {
     @TempDir
     private Path folder;
 
-    private static DriverManagerDataSource database(String name) {
-        return new DriverManagerDataSource(
-                System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + name),
-                System.getenv("LOGOPHON_DATABASE_USER"),
-                System.getenv("LOGOPHON_DATABASE_PASSWORD"));
-    }
-
-    private Process start(String database, Path log) throws Exception {
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-cp",
-                System.getProperty("java.class.path"),
-                Application.class.getName(),
-                "--server.port=0",
-                "--logophon.workers=1",
-                "--logophon.measure-voices=false");
-        builder.environment().put("LOGOPHON_DATABASE_URL", database(database).getUrl());
-        return builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
-    }
-
-    private static Server meet(Path log) throws Exception {
-        Server.await(
-                "the server is ready", Duration.ofSeconds(180), () -> read(log).contains("is ready at"));
-        return new Server(read(log).replaceAll("(?s).*ready at (http://localhost:\\d+).*", "$1"));
-    }
-
-    private static String read(Path log) {
-        try {
-            return Files.readString(log);
-        } catch (java.io.IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-    }
-
     private static int stored(String database) {
-        return new JdbcTemplate(database(database))
-                .queryForObject("select count(*) from delivered_content", Integer.class);
+        return ServerProcess.database(database).queryForObject("select count(*) from delivered_content", Integer.class);
     }
 
     /** It went on by itself, and every file of it is whole. */
@@ -97,13 +62,12 @@ class KilledServerTest {
 
     @Test
     void allFortyAreFinishedAndNoneTwiceAndADeliveryGoesOn() throws Exception {
-        String name = "killed_" + UUID.randomUUID().toString().substring(0, 8);
-        new JdbcTemplate(database("postgres")).execute("create database " + name);
-        Process first = start(name, folder.resolve("first.log"));
+        String name = ServerProcess.newDatabase("killed");
+        ServerProcess first = ServerProcess.start(name, folder.resolve("first.log"));
         String project;
         long before;
         try {
-            Server server = meet(folder.resolve("first.log"));
+            Server server = first.meet();
             StringBuilder script = new StringBuilder();
             for (int i = 0; i < CUES; i++) {
                 script.append("On night ")
@@ -117,27 +81,26 @@ class KilledServerTest {
             Server.await("some cues are done", Duration.ofSeconds(180), () -> server.ready(project) >= 3);
             before = server.ready(project);
         } finally {
-            first.destroyForcibly().waitFor();
+            first.kill();
         }
         assertThat(before).isLessThan(CUES);
-        Process second = start(name, folder.resolve("second.log"));
+        ServerProcess second = ServerProcess.start(name, folder.resolve("second.log"));
         try {
-            Server again = meet(folder.resolve("second.log"));
+            Server again = second.meet();
             Server.await("all cues are done", Duration.ofSeconds(240), () -> again.ready(project) == CUES);
             again.post(project + "/deliveries", DELIVERY);
             int some = new Random().nextInt(CUES);
             Server.await("it is being built", Duration.ofSeconds(60), () -> stored(name) > some);
         } finally {
-            second.destroyForcibly().waitFor();
+            second.kill();
         }
-        Process third = start(name, folder.resolve("third.log"));
+        ServerProcess third = ServerProcess.start(name, folder.resolve("third.log"));
         try {
-            delivered(meet(folder.resolve("third.log")), project);
+            delivered(third.meet(), project);
         } finally {
-            third.destroy();
-            third.waitFor();
+            third.close();
         }
-        JdbcTemplate table = new JdbcTemplate(database(name));
+        JdbcTemplate table = ServerProcess.database(name);
         assertThat(table.queryForObject("select count(*) from take", Integer.class))
                 .isEqualTo(CUES);
         assertThat(table.queryForObject("select count(*) from speech", Integer.class))

@@ -2,18 +2,9 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -30,57 +21,12 @@ class LiveTest extends ApplicationTest {
     @Autowired
     private JdbcTemplate jdbc;
 
-    /** The events of a stream as they come: its name, then its data. */
-    private final class Stream implements AutoCloseable {
-
-        final List<String> events = new CopyOnWriteArrayList<>();
-        private final InputStream body;
-
-        Stream(String path) throws Exception {
-            HttpResponse<InputStream> response = HttpClient.newHttpClient()
-                    .send(
-                            HttpRequest.newBuilder(URI.create(address() + path))
-                                    .header("Accept", "text/event-stream")
-                                    .build(),
-                            HttpResponse.BodyHandlers.ofInputStream());
-            assertThat(response.statusCode()).isEqualTo(200);
-            assertThat(response.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
-            body = response.body();
-            Thread reader = new Thread(() -> {
-                try (BufferedReader lines = new BufferedReader(new InputStreamReader(body, StandardCharsets.UTF_8))) {
-                    String name = "";
-                    for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-                        if (line.startsWith("event:")) {
-                            name = line.substring(6);
-                        } else if (line.startsWith("data:")) {
-                            events.add(name + " " + line.substring(5));
-                        }
-                    }
-                } catch (java.io.IOException closed) {
-                    events.add("closed");
-                }
-            });
-            reader.setDaemon(true);
-            reader.start();
-            Server.await("the stream begins", SOON, () -> !events.isEmpty());
-        }
-
-        boolean told(String kind) {
-            return events.stream().anyMatch(event -> event.startsWith("changed") && event.contains("\"" + kind + "\""));
-        }
-
-        @Override
-        public void close() throws Exception {
-            body.close();
-        }
-    }
-
     @Test
     void aPageHearsOfWhatAnotherOneDoes() throws Exception {
         String project = server.project("Heard", "The first cue.\n\nThe second cue.");
         String stamp = server.json(project + "/programme").get("stamp").asString();
-        try (Stream page = new Stream(project + "/events");
-                Stream shelf = new Stream("/events")) {
+        try (EventStream page = new EventStream(server.address() + project + "/events");
+                EventStream shelf = new EventStream(server.address() + "/events")) {
             assertThat(page.events.get(0))
                     .as("what it may have missed")
                     .isEqualTo("hello {\"stamp\":\"" + stamp + "\"}");
@@ -101,7 +47,7 @@ class LiveTest extends ApplicationTest {
         }
     }
 
-    private static JsonNode last(Stream page) {
+    private static JsonNode last(EventStream page) {
         String event = page.events.stream()
                 .filter(told -> told.startsWith("changed") && !told.contains("\"programme\":null"))
                 .reduce((first, second) -> second)
@@ -113,8 +59,8 @@ class LiveTest extends ApplicationTest {
     void anotherProjectsChangesAreNotHeard() throws Exception {
         String quiet = server.project("Quiet", "Nothing happens here.");
         String busy = server.project("Busy", "Much happens here.");
-        try (Stream page = new Stream(quiet + "/events");
-                Stream other = new Stream(busy + "/events")) {
+        try (EventStream page = new EventStream(server.address() + quiet + "/events");
+                EventStream other = new EventStream(server.address() + busy + "/events")) {
             server.save(busy, "More happens here.", 1);
             Server.await("the busy one is told", SOON, () -> other.told("content"));
             assertThat(page.told("content")).isFalse();
@@ -125,7 +71,7 @@ class LiveTest extends ApplicationTest {
     @Test
     void whoeverChangesTheDatabaseIsHeard() throws Exception {
         String project = server.project("By another", "Words of a cue.");
-        try (Stream page = new Stream(project + "/events")) {
+        try (EventStream page = new EventStream(server.address() + project + "/events")) {
             jdbc.update(
                     "update role set voice_id = 'hamish' where project_id = cast(? as uuid)",
                     project.substring(project.lastIndexOf('/') + 1));
@@ -137,7 +83,7 @@ class LiveTest extends ApplicationTest {
     void aChangeThatDidNotComeToBeIsNotTold() throws Exception {
         String project = server.project("Refused", "Words of a cue.");
         String cue = server.cues(project).get(0).get("id").asString();
-        try (Stream page = new Stream(project + "/events")) {
+        try (EventStream page = new EventStream(server.address() + project + "/events")) {
             assertThat(server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "9000", "version", "0"))
                             .body())
                     .contains("goes from 50 to 200");

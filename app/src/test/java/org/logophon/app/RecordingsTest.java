@@ -12,6 +12,8 @@ import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.wav.SampleFormat;
 import org.logophon.core.wav.WavWriter;
@@ -20,6 +22,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A recording is a take like any other: what the addresses of the Record page promise. */
+@Execution(ExecutionMode.CONCURRENT)
 class RecordingsTest extends ApplicationTest {
 
     private static final String LINE = "Clear night. Every star is out.";

@@ -124,6 +124,40 @@ class RenderingTest extends ApplicationTest {
     }
 
     @Test
+    void aBatchWaitsWhileItIsPausedAndGoesOn() {
+        String project = server.project("Paused", script("paused", 40));
+        renderAll(project);
+        assertThat(server.post(project + "/render/pause", Map.of("step", "DIRECT"))
+                        .body())
+                .contains("paused", "Go on", "/render/go-on")
+                .doesNotContain(" left");
+        Server.await(
+                "what was under way is done",
+                Duration.ofSeconds(60),
+                () -> jdbc.sql(
+                                "select 1 from render_claim c join cue on cue.id = c.cue_id where cue.project_id = :project")
+                        .param("project", UUID.fromString(project.substring(10)))
+                        .query()
+                        .listOfRows()
+                        .isEmpty());
+        long done = server.ready(project);
+        assertThat(done).isLessThan(40);
+        assertThat(server.get(project + "/direct").body())
+                .contains(done + " of 40 ready")
+                .doesNotContain("all 40 ready");
+        String other = server.project("Beside the paused", script("beside", 12));
+        renderAll(other);
+        awaitReady(other, 12);
+        assertThat(server.ready(project)).isEqualTo(done);
+        assertThat(server.post(project + "/render/go-on", Map.of("step", "DIRECT"))
+                        .body())
+                .contains("Pause")
+                .doesNotContain("paused");
+        awaitReady(project, 40);
+        assertThat(takes(project)).isEqualTo(40);
+    }
+
+    @Test
     void renderAskedForThriceAtOnceIsDoneOnce() {
         String project = server.project("Thrice", script("thrice", 20));
         IntStream.range(0, 3)

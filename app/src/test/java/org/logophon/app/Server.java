@@ -31,6 +31,10 @@ public final class Server {
         this.address = address;
     }
 
+    public String address() {
+        return address;
+    }
+
     public HttpResponse<String> get(String path) {
         return send(request(path).GET());
     }

@@ -5,6 +5,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
+import org.logophon.app.node.Told;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
@@ -12,6 +13,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -24,6 +26,7 @@ class ChangeListener implements DisposableBean {
     private static final Duration BEFORE_AGAIN = Duration.ofMillis(500);
 
     private final LiveStreams streams;
+    private final ApplicationEventPublisher events;
     private final String url;
     private final String user;
     private final String password;
@@ -32,10 +35,12 @@ class ChangeListener implements DisposableBean {
 
     ChangeListener(
             LiveStreams streams,
+            ApplicationEventPublisher events,
             @Value("${spring.datasource.url}") String url,
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
         this.streams = streams;
+        this.events = events;
         this.url = url;
         this.user = user;
         this.password = password;
@@ -57,6 +62,7 @@ class ChangeListener implements DisposableBean {
                 if (broken) {
                     // what was told meanwhile was told to nobody
                     streams.lookAgain();
+                    events.publishEvent(Told.ANYTHING);
                     broken = false;
                 }
                 listen(connection.unwrap(PGConnection.class));
@@ -77,9 +83,14 @@ class ChangeListener implements DisposableBean {
                 continue;
             }
             for (PGNotification notification : told) {
-                Change.parse(notification.getParameter()).ifPresent(streams::changed);
+                Change.parse(notification.getParameter()).ifPresent(this::tell);
             }
         }
+    }
+
+    private void tell(Change change) {
+        events.publishEvent(new Told(change.kind().id(), change.project()));
+        streams.changed(change);
     }
 
     private void pause() {

@@ -62,6 +62,19 @@ class ProjectHeaderController {
         return head(id, step, model);
     }
 
+    @NeedsNoRoom
+    @PostMapping("/pause")
+    String pause(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        rendering.pause(id);
+        return head(id, step, model);
+    }
+
+    @PostMapping("/go-on")
+    String goOn(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {
+        rendering.goOn(id);
+        return head(id, step, model);
+    }
+
     /** The page's head as it is now: progress, path, running time. */
     @GetMapping
     String head(@PathVariable UUID id, @RequestParam(defaultValue = "WRITE") Step step, Model model) {

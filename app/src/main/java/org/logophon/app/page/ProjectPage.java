@@ -88,8 +88,10 @@ public class ProjectPage {
                 ? count(unfit, "cue") + " to look at"
                 : toRender > 0
                         ? count(toRender, "cue") + " to render"
-                        : cues == 0 ? "no cues yet" : "all " + cues + " ready";
-        path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && !direct, current == Step.DIRECT));
+                        : cues == 0
+                                ? "no cues yet"
+                                : ready < cues ? ready + " of " + cues + " ready" : "all " + cues + " ready";
+        path.add(new PathStep(Step.DIRECT, fact, direct, cues > 0 && ready == cues, current == Step.DIRECT));
         path.add(listen(view, current));
         path.add(place(view, current));
         path.add(new PathStep(Step.DELIVER, ready + " of " + cues + " ready", false, false, current == Step.DELIVER));

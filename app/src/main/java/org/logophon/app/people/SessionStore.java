@@ -1,6 +1,6 @@
 package org.logophon.app.people;
 
-import org.springframework.beans.factory.annotation.Value;
+import org.logophon.app.node.NodeSettings;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -19,9 +19,9 @@ class SessionStore {
 
     /** The ports of a machine share their cookies: each has its own name. */
     @Bean
-    CookieSerializer cookies(@Value("${server.port}") int port) {
+    CookieSerializer cookies(NodeSettings settings) {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();
-        cookie.setCookieName("logophon-session-" + port);
+        cookie.setCookieName("logophon-session-" + settings.outsidePort());
         cookie.setUseHttpOnlyCookie(true);
         cookie.setSameSite("Lax");
         cookie.setCookieMaxAge(FORTNIGHT_SECONDS);

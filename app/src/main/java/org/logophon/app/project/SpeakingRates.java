@@ -5,8 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import org.logophon.app.node.Told;
 import org.logophon.app.project.take.SpeechRepository;
 import org.logophon.core.estimate.SpeakingRate;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -41,7 +43,15 @@ public class SpeakingRates {
         return rates.get(voiceId);
     }
 
-    /** Something was spoken. */
+    /** Something was spoken, here or on another server. */
+    @EventListener
+    void told(Told told) {
+        if (told.may(Told.STATUS)) {
+            changed = true;
+        }
+    }
+
+    /** Something was spoken here, and not told yet. */
     public void changed() {
         changed = true;
     }

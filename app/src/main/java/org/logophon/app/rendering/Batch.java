@@ -1,6 +1,5 @@
 package org.logophon.app.rendering;
 
-import java.time.Instant;
 import java.util.UUID;
 
 /**
@@ -8,6 +7,8 @@ import java.util.UUID;
  *
  * @param running number of the cue that comes next, empty when nothing waits
  * @param failed  cues that ended with a sentence instead of a take
+ * @param paused  true while no more of it is begun
+ * @param secondsLeft by the pace of what was rendered last; −1 while nothing is
  */
 public record Batch(
         UUID id,
@@ -15,9 +16,11 @@ public record Batch(
         int waiting,
         int failed,
         String running,
+        boolean paused,
         boolean cancelled,
-        Instant startedAt,
-        Instant now) {
+        long secondsLeft) {
+
+    private static final int A_WHILE_SECONDS = 100;
 
     /**
      * For whom it is, and under which agreement it may pay: null for none.
@@ -41,9 +44,11 @@ public record Batch(
         return total == 0 ? 100 : 100 * done() / total;
     }
 
-    /** By the pace so far; −1 while nothing is done. */
-    public long secondsLeft() {
-        long elapsed = now.toEpochMilli() - startedAt.toEpochMilli();
-        return done() == 0 ? -1 : Math.max(1, Math.round(elapsed / 1000.0 / done() * waiting));
+    /** As people say it: 40 s, 3 min, 1 h 20 min. */
+    public String left() {
+        long minutes = Math.round(secondsLeft / 60.0);
+        return secondsLeft < A_WHILE_SECONDS
+                ? secondsLeft + " s"
+                : minutes < 60 ? minutes + " min" : minutes / 60 + " h " + minutes % 60 + " min";
     }
 }

@@ -1,5 +1,6 @@
 package org.logophon.app.rendering;
 
+import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -10,6 +11,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.logophon.app.node.NodeBeat;
 import org.logophon.app.web.NotFound;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -21,19 +24,32 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class BatchRepository {
 
+    private static final double MILLIS_A_SECOND = 1_000;
+    private static final int FEW = 9;
+    /** Of what was rendered last, enough to tell the pace by. */
+    private static final int LATELY = 60;
+
     private final JdbcClient jdbc;
     private final JdbcTemplate batches;
     private final Clock clock;
     private final ApplicationEventPublisher events;
+    private final NodeBeat node;
 
-    BatchRepository(JdbcClient jdbc, JdbcTemplate batches, Clock clock, ApplicationEventPublisher events) {
+    BatchRepository(
+            JdbcClient jdbc, JdbcTemplate batches, Clock clock, ApplicationEventPublisher events, NodeBeat node) {
         this.jdbc = jdbc;
         this.batches = batches;
         this.clock = clock;
         this.events = events;
+        this.node = node;
     }
 
-    /** @param agreement under which it may pay; null for none. @param chance of its own; null for none */
+    /**
+     * Few cues are some that somebody waits for; many are a batch, which comes after them.
+     *
+     * @param agreement under which it may pay; null for none
+     * @param chance    of its own; null for none
+     */
     UUID create(UUID project, List<UUID> cues, UUID agreement, Batch.Chance chance) {
         UUID id = UUID.randomUUID();
         jdbc.sql(
@@ -46,12 +62,13 @@ class BatchRepository {
                 .param("now", now())
                 .update();
         batches.batchUpdate(
-                "insert into batch_cue (batch_id, cue_id, state) values (?, ?, 'waiting')",
+                "insert into batch_cue (batch_id, cue_id, state, urgent) values (?, ?, 'waiting', ?)",
                 cues,
                 500,
                 (statement, cue) -> {
                     statement.setObject(1, id);
                     statement.setObject(2, cue);
+                    statement.setBoolean(3, cues.size() <= FEW);
                 });
         return id;
     }
@@ -68,16 +85,6 @@ class BatchRepository {
                                 : new Batch.Chance(row.getLong("seed"), row.getInt("lively_percent"))))
                 .optional()
                 .orElseThrow(() -> new NotFound("The project is gone."));
-    }
-
-    boolean waiting(UUID batch, UUID cue) {
-        return jdbc.sql("select state from batch_cue where batch_id = :batch and cue_id = :cue")
-                .param("batch", batch)
-                .param("cue", cue)
-                .query(String.class)
-                .optional()
-                .filter("waiting"::equals)
-                .isPresent();
     }
 
     /** Cues of a project that wait in any batch. */
@@ -109,11 +116,12 @@ class BatchRepository {
     public void finish(UUID batch, UUID cue, String problem) {
         hold(batch);
         int ended = jdbc.sql("""
-                update batch_cue set state = :state, problem = :problem, finished_at = :now
+                update batch_cue set state = :state, problem = :problem, finished_at = :now, node_id = :node
                 where batch_id = :batch and cue_id = :cue and state = 'waiting'""")
                 .param("state", problem == null ? "done" : "failed")
                 .param("problem", problem)
                 .param("now", now())
+                .param("node", node.id())
                 .param("batch", batch)
                 .param("cue", cue)
                 .update();
@@ -142,12 +150,35 @@ class BatchRepository {
     }
 
     /** Who changes a project holds its row first, so that nobody waits for another who waits for them. */
-    private void hold(UUID batch) {
+    void hold(UUID batch) {
         jdbc.sql(
                         "select p.id from batch b join project p on p.id = b.project_id where b.id = :batch for no key update of p")
                 .param("batch", batch)
                 .query(UUID.class)
                 .optional();
+    }
+
+    /** Whoever asks for a cue that waits in a batch waits for it. */
+    void hurry(UUID project, UUID cue) {
+        jdbc.sql("""
+                update batch_cue set urgent = true where cue_id = :cue and state = 'waiting' and not urgent
+                and batch_id in (select id from batch where project_id = :project)""").param("cue", cue).param("project", project).update();
+    }
+
+    /** @param wait true to begin no more of what waits, until it is false */
+    void pause(UUID project, boolean wait) {
+        jdbc.sql("""
+                update batch set paused_at = case when :wait then coalesce(paused_at, :now) end,
+                gone_on_at = case when not :wait and paused_at is not null then :now else gone_on_at end where project_id = :project
+                and exists (select 1 from batch_cue where batch_id = batch.id and state = 'waiting')""")
+                .param("wait", wait)
+                .param("now", now())
+                .param("project", project)
+                .update();
+        jdbc.sql("select project_changed(array[:project], 'status')")
+                .param("project", project)
+                .query((row, at) -> true)
+                .single();
     }
 
     void cancel(UUID project) {
@@ -162,24 +193,53 @@ class BatchRepository {
 
     Optional<Batch> latest(UUID project) {
         return jdbc.sql("""
-                select b.*, count(*) as total, count(*) filter (where bc.state = 'waiting') as waiting,
-                  count(*) filter (where bc.state = 'failed') as failed,
-                  min(c.number) filter (where bc.state = 'waiting') as running
-                from batch b join batch_cue bc on bc.batch_id = b.id join cue c on c.id = bc.cue_id
-                where b.project_id = :project group by b.id
-                order by (count(*) filter (where bc.state = 'waiting') > 0) desc, b.created_at desc limit 1""").param("project", project).query(this::batch).optional();
+                with latest as (
+                  select b.*, count(*) as total, count(*) filter (where bc.state = 'waiting') as waiting,
+                    count(*) filter (where bc.state = 'failed') as failed,
+                    min(c.number) filter (where bc.state = 'waiting') as running,
+                    coalesce(sum(length(c.text)) filter (where bc.state = 'waiting'), 0) as left_letters
+                  from batch b join batch_cue bc on bc.batch_id = b.id join cue c on c.id = bc.cue_id
+                  where b.project_id = :project group by b.id
+                  order by (count(*) filter (where bc.state = 'waiting') > 0) desc, b.created_at desc limit 1)
+                select latest.*, lately.ends, lately.letters from latest left join lateral (
+                  select array_agg(extract(epoch from done.finished_at)::float8 order by done.finished_at) as ends,
+                    array_agg(done.letters order by done.finished_at) as letters
+                  from (select bc.finished_at, length(c.text) as letters from batch_cue bc join cue c on c.id = bc.cue_id
+                    where latest.waiting > 0 and bc.batch_id = latest.id and bc.state in ('done', 'failed')
+                    order by bc.finished_at desc limit :lately) done) lately on true""")
+                .param("project", project)
+                .param("lately", LATELY)
+                .query(this::batch)
+                .optional();
     }
 
     private Batch batch(ResultSet row, int at) throws SQLException {
+        Array ends = row.getArray("ends");
+        RenderPace pace = ends == null
+                ? RenderPace.UNKNOWN
+                : RenderPace.of(
+                        seconds(row, "created_at"),
+                        seconds(row, "gone_on_at"),
+                        Stream.of((Double[]) ends.getArray())
+                                .mapToDouble(Double::doubleValue)
+                                .toArray(),
+                        Stream.of((Integer[]) row.getArray("letters").getArray())
+                                .mapToInt(Integer::intValue)
+                                .toArray());
         return new Batch(
                 row.getObject("id", UUID.class),
                 row.getInt("total"),
                 row.getInt("waiting"),
                 row.getInt("failed"),
                 row.getString("running") == null ? "" : row.getString("running"),
+                row.getObject("paused_at") != null,
                 row.getObject("cancelled_at") != null,
-                row.getObject("created_at", OffsetDateTime.class).toInstant(),
-                clock.instant());
+                pace.seconds(row.getLong("left_letters")));
+    }
+
+    private static double seconds(ResultSet row, String column) throws SQLException {
+        OffsetDateTime at = row.getObject(column, OffsetDateTime.class);
+        return at == null ? Double.NEGATIVE_INFINITY : at.toInstant().toEpochMilli() / MILLIS_A_SECOND;
     }
 
     private OffsetDateTime now() {

@@ -10,7 +10,6 @@ import org.logophon.app.project.SpeakingRates;
 import org.logophon.app.project.TakeOrigins;
 import org.logophon.app.project.take.StoredSpeech;
 import org.logophon.app.project.take.TakeRepository;
-import org.logophon.app.web.DatabaseAway;
 import org.logophon.app.web.NotFound;
 import org.logophon.core.mark.Score;
 import org.logophon.core.render.Recipe;
@@ -18,7 +17,7 @@ import org.logophon.core.render.SpeechFailed;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Does one render job: from the cue as it is now to a kept take. */
+/** Renders one cue: from the cue as it is now to a kept take. */
 @Component
 class CueRenderer {
 
@@ -28,6 +27,7 @@ class CueRenderer {
     private final SpeechMaker maker;
     private final TakeRepository takes;
     private final BatchRepository batches;
+    private final RenderClaims claims;
     private final SpeakingRates rates;
     private final DiskRoom room;
     private final TransactionTemplate transaction;
@@ -39,6 +39,7 @@ class CueRenderer {
             SpeechMaker maker,
             TakeRepository takes,
             BatchRepository batches,
+            RenderClaims claims,
             SpeakingRates rates,
             DiskRoom room,
             TransactionTemplate transaction) {
@@ -48,24 +49,27 @@ class CueRenderer {
         this.maker = maker;
         this.takes = takes;
         this.batches = batches;
+        this.claims = claims;
         this.rates = rates;
         this.room = room;
         this.transaction = transaction;
     }
 
-    /** Ends the cue, with a take or with a sentence; only while the database is away it throws, and the job comes again. */
+    /** Ends the cue, with a take or with a sentence; only while the database is away it throws, and the lane comes again. */
     void run(RenderJob job) {
-        if (!batches.waiting(job.batch(), job.cue())) {
-            return;
-        }
         JobRetry.run(
                 "Cue " + job.cue() + " of batch " + job.batch(),
                 () -> renderWhatIsThere(job),
-                problem -> batches.finish(job.batch(), job.cue(), problem));
+                problem -> end(job, () -> batches.finish(job.batch(), job.cue(), problem)));
     }
 
-    void giveUp(RenderJob job) {
-        batches.finish(job.batch(), job.cue(), DatabaseAway.SENTENCE);
+    private void end(RenderJob job, Runnable how) {
+        transaction.executeWithoutResult(status -> {
+            batches.hold(job.batch());
+            if (claims.end(job)) {
+                how.run();
+            }
+        });
     }
 
     /** A project that is deleted meanwhile may be brought back: then its cues are as they were, and want a render. */
@@ -73,7 +77,7 @@ class CueRenderer {
         try {
             render(job);
         } catch (NotFound gone) {
-            batches.withdraw(job.batch(), job.cue());
+            end(job, () -> batches.withdraw(job.batch(), job.cue()));
         }
     }
 
@@ -101,6 +105,10 @@ class CueRenderer {
         UUID project = asked.project();
         transaction.executeWithoutResult(status -> {
             table.hold(project);
+            if (!claims.end(job)) {
+                // this server was taken for dead, and another has done it or does it
+                return;
+            }
             UUID take = takes.rendered(
                     cue.id(), recipe.hash(), speech.id(), TakeOrigins.of(projects.require(project), cue, recipe));
             if (asked.chance() == null || projects.cue(project, cue.id()).keptTake() == null) {

@@ -1,6 +1,5 @@
 package org.logophon.app.rendering;
 
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -32,8 +31,7 @@ public class RenderService {
     private final Projects projects;
     private final ProjectRepository table;
     private final BatchRepository batches;
-    private final JobQueue jobs;
-    private final OneTimeTask<Void> task;
+    private final Lanes lanes;
     private final Prices prices;
     private final MarkRepository marks;
     private final TransactionTemplate transaction;
@@ -42,16 +40,14 @@ public class RenderService {
             Projects projects,
             ProjectRepository table,
             BatchRepository batches,
-            JobQueue jobs,
-            OneTimeTask<Void> renderTask,
+            Lanes lanes,
             Prices prices,
             MarkRepository marks,
             TransactionTemplate transaction) {
         this.projects = projects;
         this.table = table;
         this.batches = batches;
-        this.jobs = jobs;
-        this.task = renderTask;
+        this.lanes = lanes;
         this.prices = prices;
         this.marks = marks;
         this.transaction = transaction;
@@ -107,8 +103,8 @@ public class RenderService {
         transaction.executeWithoutResult(status -> {
             table.hold(project);
             ids.forEach(marks::reseed);
-            UUID batch = batches.create(project, ids, agreement, null);
-            jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
+            batches.create(project, ids, agreement, null);
+            lanes.wanted();
         });
         return ids.size();
     }
@@ -130,9 +126,11 @@ public class RenderService {
         if (view.recipe() == null || view.problem() != null && !view.wantsRender()) {
             throw new Refused(view.problem());
         }
-        return view.state() == CueState.RENDERING || view.state() == CueState.READY
-                ? 0
-                : render(project, List.of(view), agreed);
+        if (view.state() == CueState.RENDERING) {
+            hurry(project, cue);
+            return 0;
+        }
+        return view.state() == CueState.READY ? 0 : render(project, List.of(view), agreed);
     }
 
     /**
@@ -159,9 +157,9 @@ public class RenderService {
         transaction.executeWithoutResult(status -> {
             table.hold(project);
             for (Batch.Chance chance : chances) {
-                UUID batch = batches.create(project, List.of(cue), agreement, chance);
-                jobs.add(task, List.of(RenderJob.of(batch, cue)));
+                batches.create(project, List.of(cue), agreement, chance);
             }
+            lanes.wanted();
         });
     }
 
@@ -179,10 +177,32 @@ public class RenderService {
             if (ids.isEmpty()) {
                 return;
             }
-            UUID batch = batches.create(project, ids, agreement, null);
-            jobs.add(task, ids.stream().map(cue -> RenderJob.of(batch, cue)).toList());
+            batches.create(project, ids, agreement, null);
+            lanes.wanted();
         });
         return ids.size();
+    }
+
+    private void hurry(UUID project, UUID cue) {
+        transaction.executeWithoutResult(status -> {
+            table.hold(project);
+            batches.hurry(project, cue);
+            lanes.wanted();
+        });
+    }
+
+    /** Begins no more of what waits, until {@link #goOn}; what is being rendered is rendered to its end. */
+    @Transactional
+    public void pause(UUID project) {
+        table.hold(project);
+        batches.pause(project, true);
+    }
+
+    @Transactional
+    public void goOn(UUID project) {
+        table.hold(project);
+        batches.pause(project, false);
+        lanes.wanted();
     }
 
     @Transactional

@@ -6,11 +6,13 @@ import io.micrometer.core.instrument.Timer;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import org.logophon.app.disk.DiskRoom;
+import org.logophon.app.node.Nodes;
 import org.logophon.app.page.Ago;
 import org.logophon.app.page.FileSize;
 import org.logophon.app.rendering.RenderMeter;
@@ -27,6 +29,7 @@ class HouseState {
     private static final double LONG_WAIT_SECONDS = 60;
 
     private final JobsTable jobs;
+    private final Nodes nodes;
     private final WorkerPool workers;
     private final DiskRoom disk;
     private final MeterRegistry meters;
@@ -35,8 +38,15 @@ class HouseState {
     private final Instant since;
 
     HouseState(
-            JobsTable jobs, WorkerPool workers, DiskRoom disk, MeterRegistry meters, RenderMeter renders, Clock clock) {
+            JobsTable jobs,
+            Nodes nodes,
+            WorkerPool workers,
+            DiskRoom disk,
+            MeterRegistry meters,
+            RenderMeter renders,
+            Clock clock) {
         this.jobs = jobs;
+        this.nodes = nodes;
         this.workers = workers;
         this.disk = disk;
         this.meters = meters;
@@ -54,11 +64,18 @@ class HouseState {
         double oldest = waiting.oldestSeconds(now);
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("This server", "began " + Ago.of(since, now), false));
+        List<Nodes.Node> there = nodes.there();
+        lines.add(new Line(
+                "All servers",
+                there.stream()
+                        .map(one -> one.name() + (one.pages() ? "" : ", renders only"))
+                        .collect(Collectors.joining("; ")),
+                false));
         lines.add(new Line(
                 "Work",
                 waiting.waiting() == 0 && waiting.running() == 0
                         ? "nothing waits"
-                        : "%,d jobs wait, the oldest for %.0f s; %,d under way on all servers"
+                        : "%,d cues and jobs wait, the oldest for %.0f s; %,d under way on all servers"
                                 .formatted(waiting.waiting(), oldest, waiting.running()),
                 oldest > LONG_WAIT_SECONDS));
         if (waiting.later() > 0) {
@@ -85,7 +102,11 @@ class HouseState {
     }
 
     private Line requests() {
-        Collection<Timer> timers = meters.find("http.server.requests").timers();
+        // who watches is told that a server isn't ready yet, which is no failure
+        List<Timer> timers = meters.find("http.server.requests").timers().stream()
+                .filter(timer -> !Objects.requireNonNullElse(timer.getId().getTag("uri"), "")
+                        .startsWith("/actuator"))
+                .toList();
         long count = timers.stream().mapToLong(Timer::count).sum();
         double millis = timers.stream()
                 .mapToDouble(timer -> timer.totalTime(TimeUnit.MILLISECONDS))

@@ -10,15 +10,12 @@ import java.time.ZoneOffset;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** What waits in the scheduler's table, over all servers. */
+/** What waits, over all servers: cues, and jobs in the scheduler's table. */
 @Repository
 class JobsTable {
 
     /** Several figures of one look are of one moment, and whoever watches closely costs no more. */
     private static final Duration FRESH = Duration.ofSeconds(2);
-
-    /** What comes again by itself waits for its time, not for a hand. */
-    private static final String ASKED_FOR = "from scheduled_tasks where task_instance <> 'recurring' ";
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -31,7 +28,8 @@ class JobsTable {
     }
 
     /**
-     * Jobs that are due.
+     * Cues that are to be rendered, and jobs that are due. What comes again by itself waits for its time, not for a hand; a
+     * lane is no job, the cues are.
      *
      * @param waiting nobody has begun them
      * @param running a server is at them
@@ -51,11 +49,18 @@ class JobsTable {
         return looked.get(
                 true,
                 key -> jdbc.sql("""
+                        with job as (
+                          select picked, execution_time from scheduled_tasks
+                          where task_instance <> 'recurring' and task_name <> 'render-lane'
+                          union all
+                          select c.lane is not null, b.created_at from batch_cue bc join batch b on b.id = bc.batch_id
+                          left join render_claim c on c.batch_id = bc.batch_id and c.cue_id = bc.cue_id
+                          where bc.state = 'waiting' and b.paused_at is null)
                         select count(*) filter (where not picked and execution_time <= :now) as waiting,
                           count(*) filter (where picked) as running,
                           count(*) filter (where not picked and execution_time > :now) as later,
                           min(execution_time) filter (where not picked and execution_time <= :now) as oldest
-                        """ + ASKED_FOR)
+                        from job""")
                         .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                         .query((row, at) -> {
                             OffsetDateTime oldest = row.getObject("oldest", OffsetDateTime.class);

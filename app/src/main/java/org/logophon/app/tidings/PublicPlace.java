@@ -1,7 +1,7 @@
 package org.logophon.app.tidings;
 
+import org.logophon.app.node.NodeSettings;
 import org.logophon.app.people.PeopleSettings;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Where others find the pages, for what is sent to them. */
@@ -10,9 +10,9 @@ class PublicPlace {
 
     private final String base;
 
-    PublicPlace(PeopleSettings settings, @Value("${server.port}") int port) {
+    PublicPlace(PeopleSettings settings, NodeSettings node) {
         base = settings.publicAddress().isEmpty()
-                ? "http://localhost:" + port
+                ? "http://localhost:" + node.outsidePort()
                 : settings.publicAddress().replaceAll("/+$", "");
     }
 

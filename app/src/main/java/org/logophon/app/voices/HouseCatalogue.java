@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.logophon.app.hired.HiredVoiceList;
+import org.logophon.app.node.Told;
 import org.logophon.app.people.Visit;
 import org.logophon.app.people.Visits;
 import org.logophon.core.voice.FixedVoices;
@@ -18,10 +19,11 @@ import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.own.OwnEnginesFile;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * The engines' voices, those of the user's own engines, those of the house and the hired ones. What another node changed is seen within a few seconds.
+ * The engines' voices, those of the user's own engines, those of the house and the hired ones. What another node changed is told, and looked for now and then all the same.
  */
 @Component
 class HouseCatalogue implements VoiceCatalogue {
@@ -88,6 +90,14 @@ class HouseCatalogue implements VoiceCatalogue {
     void changed() {
         here = engines(own);
         stale = true;
+    }
+
+    /** Another server made or changed a voice of the house. */
+    @EventListener
+    void told(Told told) {
+        if (told.may(Told.HOUSE)) {
+            stale = true;
+        }
     }
 
     private synchronized Loaded loaded() {

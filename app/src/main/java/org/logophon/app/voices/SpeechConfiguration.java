@@ -3,7 +3,6 @@ package org.logophon.app.voices;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import org.logophon.app.hired.HiredAccess;
 import org.logophon.app.hired.Ledger;
 import org.logophon.core.coding.Coder;
@@ -126,10 +125,5 @@ class SpeechConfiguration {
     @Bean
     ClipFinisher finishing(Resampler resampler) {
         return new ClipFinisher(resampler);
-    }
-
-    @Bean
-    Clock clock() {
-        return Clock.systemUTC();
     }
 }

@@ -32,6 +32,14 @@ public class VoiceFiguresRepository {
         return all;
     }
 
+    /** Takes a voice for the caller's transaction. @return false while another has it */
+    boolean mine(Voice voice) {
+        return jdbc.sql("select pg_try_advisory_xact_lock(hashtext('voice figures'), hashtext(:voice))")
+                .param("voice", voice.id())
+                .query(Boolean.class)
+                .single();
+    }
+
     boolean has(Voice voice, String version) {
         return jdbc.sql("select count(*) from voice_figures where voice_id = :voice and version = :version")
                         .param("voice", voice.id())

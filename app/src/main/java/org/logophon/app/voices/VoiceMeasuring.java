@@ -17,6 +17,8 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Measures in the background every voice that has no figures yet, one after another, English first. What was measured
@@ -31,6 +33,7 @@ public class VoiceMeasuring implements DisposableBean {
     private final VoiceFiguresRepository figures;
     private final Narrator narrator;
     private final Prices prices;
+    private final TransactionTemplate transaction;
     private final boolean wanted;
     private volatile boolean stopped;
     private volatile Progress progress = new Progress(0, 0);
@@ -40,11 +43,13 @@ public class VoiceMeasuring implements DisposableBean {
             VoiceFiguresRepository figures,
             Narrator narrator,
             Prices prices,
+            TransactionTemplate transaction,
             @Value("${logophon.measure-voices}") boolean wanted) {
         this.voices = voices;
         this.figures = figures;
         this.narrator = narrator;
         this.prices = prices;
+        this.transaction = transaction;
         this.wanted = wanted;
     }
 
@@ -81,9 +86,14 @@ public class VoiceMeasuring implements DisposableBean {
             }
             try {
                 if (prices.quote(List.of(VoiceMeter.recipe(narrator, voice))).free()) {
-                    measure(voice);
+                    // another server that is at this voice measures it alone; this one goes on with the next
+                    transaction.executeWithoutResult(status -> {
+                        if (figures.mine(voice)) {
+                            measure(voice);
+                        }
+                    });
                 }
-            } catch (SpeechFailed | DataAccessException e) {
+            } catch (SpeechFailed | DataAccessException | TransactionException e) {
                 LOG.warn("The voice {} could not be measured: {}", voice.id(), e.getMessage());
             }
             progress = new Progress(progress.done() + 1, all.size());

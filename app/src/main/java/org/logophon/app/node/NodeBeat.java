@@ -1,0 +1,83 @@
+package org.logophon.app.node;
+
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.env.Environment;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+
+/** Says every second that this server is there, and hears what time it is. */
+@Component
+public class NodeBeat implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(NodeBeat.class);
+    private static final long EVERY_SECONDS = 1;
+
+    private final UUID id = UUID.randomUUID();
+    private final Nodes nodes;
+    private final HouseClock clock;
+    private final NodeSettings settings;
+    private final Environment environment;
+    private final ScheduledExecutorService beats = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "node-beat");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private String name;
+
+    NodeBeat(Nodes nodes, HouseClock clock, NodeSettings settings, Environment environment) {
+        this.nodes = nodes;
+        this.clock = clock;
+        this.settings = settings;
+        this.environment = environment;
+    }
+
+    /** Of this server, for as long as it runs. */
+    public UUID id() {
+        return id;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        name = settings.pages() ? machine() + ":" + environment.getProperty("local.server.port") : machine();
+        beats.scheduleWithFixedDelay(this::beat, 0, EVERY_SECONDS, TimeUnit.SECONDS);
+    }
+
+    private static String machine() {
+        try {
+            return InetAddress.getLocalHost().getHostName();
+        } catch (UnknownHostException unnamed) {
+            return "localhost";
+        }
+    }
+
+    private void beat() {
+        try {
+            long asked = System.nanoTime();
+            clock.heard(nodes.seen(id, name, settings.pages(), settings.jobs()), asked);
+        } catch (DataAccessException | TransactionException away) {
+            // whoever needs the database says so; this is tried again in a moment
+            LOG.debug("This server can't say that it is there", away);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        beats.shutdownNow();
+        try {
+            nodes.left(id);
+        } catch (DataAccessException | TransactionException away) {
+            LOG.debug("This server can't say that it leaves", away);
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package org.logophon.app.rendering;
+
+import java.util.Arrays;
+
+/**
+ * How fast a batch is rendered, by what it ended last. How long a cue takes follows from its letters; while it was paused, or
+ * no server ran, isn't counted.
+ *
+ * @param lettersASecond 0 while it isn't known
+ */
+record RenderPace(double lettersASecond) {
+
+    static final RenderPace UNKNOWN = new RenderPace(0);
+
+    /** So much longer than the usual one, and a gap is one in which no server ran. */
+    private static final double PAUSE = 8;
+
+    /** Others' turns may take as long as that. */
+    private static final double LEAST_PAUSE_SECONDS = 30;
+
+    /**
+     * @param begun   when the batch was asked for, in seconds
+     * @param goneOn  when its last pause ended, in seconds; negative infinity for none
+     * @param ends    when each of the last cues ended, in seconds, in order
+     * @param letters of each
+     */
+    static RenderPace of(double begun, double goneOn, double[] ends, int[] letters) {
+        if (ends.length == 0) {
+            return UNKNOWN;
+        }
+        double[] gaps = new double[ends.length];
+        for (int i = 0; i < ends.length; i++) {
+            double from = i > 0 ? ends[i - 1] : begun;
+            gaps[i] = ends[i] - (from < goneOn && goneOn < ends[i] ? goneOn : from);
+        }
+        double[] sorted = gaps.clone();
+        Arrays.sort(sorted);
+        double longest = Math.max(LEAST_PAUSE_SECONDS, PAUSE * sorted[sorted.length / 2]);
+        double seconds = 0;
+        long done = 0;
+        for (int i = 0; i < gaps.length; i++) {
+            if (gaps[i] <= longest) {
+                seconds += gaps[i];
+                done += letters[i];
+            }
+        }
+        return seconds <= 0 || done == 0 ? UNKNOWN : new RenderPace(done / seconds);
+    }
+
+    /** @return at least 1; −1 while it isn't known */
+    long seconds(long lettersLeft) {
+        return lettersASecond == 0 ? -1 : Math.max(1, Math.round(lettersLeft / lettersASecond));
+    }
+}

@@ -1,0 +1,152 @@
+package org.logophon.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Isolated;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** Three servers on one database, one of which answers no pages. */
+@Isolated("three servers need what there is of cores")
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class NodesTest {
+
+    private static final int CUES = 200;
+    private static final int PERCENT_EACH = 15;
+    private static final Duration SECOND = Duration.ofSeconds(1);
+    /** A killed server's silence is noticed, and what it was at is done again. */
+    private static final Duration TAKEN_OVER = Duration.ofSeconds(10);
+
+    private static final String DATABASE = ServerProcess.newDatabase("nodes");
+    private static final JdbcTemplate TABLES = ServerProcess.database(DATABASE);
+
+    private static ServerProcess first;
+    private static ServerProcess second;
+    private static ServerProcess worker;
+    private static Server here;
+    private static Server there;
+    private static String project;
+
+    @BeforeAll
+    static void start(@TempDir Path folder) {
+        // at once: the tables of the empty database are made by one of them
+        first = ServerProcess.start(DATABASE, folder.resolve("first.log"));
+        second = ServerProcess.start(DATABASE, folder.resolve("second.log"));
+        worker = ServerProcess.start(
+                DATABASE, folder.resolve("worker.log"), "--server.port=-1", "--logophon.node.pages=false");
+        here = first.meet();
+        there = second.meet();
+        worker.meetWorking();
+    }
+
+    @AfterAll
+    static void stop() throws InterruptedException {
+        for (ServerProcess server : List.of(first, second, worker)) {
+            server.close();
+        }
+    }
+
+    private static String script(String of, int cues) {
+        return String.join(
+                "\n\n",
+                IntStream.range(0, cues)
+                        .mapToObj(i -> "On %s %d the lamp was lit at four, and the wind went round to the north-west."
+                                .formatted(of, i))
+                        .toList());
+    }
+
+    @Test
+    @Order(1)
+    void anEditOfOneShowsOnTheOthersWithinASecond() throws Exception {
+        project = here.project("Shared", script("night", CUES));
+        try (EventStream page = new EventStream(there.address() + project + "/events")) {
+            assertThat(here.save(project, "What was written elsewhere.", 1).statusCode())
+                    .isEqualTo(200);
+            Server.await("an open page of the other is told", SECOND, () -> page.told("content"));
+        }
+        assertThat(there.get(project + "/write").body()).contains("What was written elsewhere.");
+        assertThat(there.save(project, script("night", CUES), 2).statusCode()).isEqualTo(200);
+        assertThat(here.cues(project)).hasSize(CUES);
+    }
+
+    @Test
+    @Order(2)
+    void aVoiceOfTheHouseIsFoundOnAllWithinASecond() {
+        String of = here.project("Voices", "The lamp is lit.");
+        String made = Server.parse(here.post(
+                        of + "/voices/house",
+                        Map.of("base", "hamish", "name", "Keeper of the light", "tunePitch", "1")))
+                .get("voice")
+                .asString();
+        Server.await(
+                "the other has it",
+                SECOND,
+                () -> there.get(of + "/cast?search=keeper").body().contains("data-voice=\"" + made + "\""));
+    }
+
+    @Test
+    @Order(3)
+    void threeShareARenderAndNothingIsDoneTwice() {
+        here.post(project + "/render", Map.of("step", "DIRECT"));
+        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(project) == CUES);
+        List<Integer> each = TABLES.queryForList("select count(*)::int from batch_cue group by node_id", Integer.class);
+        assertThat(each).hasSize(3).allMatch(cues -> cues * 100 >= CUES * PERCENT_EACH);
+        once(CUES);
+    }
+
+    /** Each cue has one take, made of one speech, and nothing is left over. */
+    private static void once(int cues) {
+        assertThat(TABLES.queryForObject("select count(*) from take", Integer.class))
+                .isEqualTo(cues);
+        assertThat(TABLES.queryForObject("select count(*) from speech", Integer.class))
+                .isEqualTo(cues);
+        assertThat(TABLES.queryForObject("select count(*) from render_claim", Integer.class))
+                .isZero();
+        Server.await(
+                "no lane is left",
+                Duration.ofSeconds(5),
+                () -> TABLES.queryForList("select 1 from scheduled_tasks where task_name = 'render-lane'")
+                        .isEmpty());
+    }
+
+    @Test
+    @Order(4)
+    void whatAKilledOneWasAtIsTakenOverInTenSeconds() throws Exception {
+        String more = here.project("Killed", script("day", CUES));
+        here.post(more + "/render", Map.of("step", "DIRECT"));
+        List<Map<String, Object>> held = List.of();
+        while (held.isEmpty()) {
+            held = TABLES.queryForList("""
+                    select c.batch_id, c.cue_id, c.holder from render_claim c join scheduled_tasks t on t.task_instance = c.lane
+                    join node n on t.picked_by = 'app-' || n.id where not n.pages""");
+        }
+        worker.kill();
+        Instant killed = Instant.now();
+        for (Map<String, Object> claim : held) {
+            Server.await(
+                    "another has taken it over",
+                    TAKEN_OVER.minus(Duration.between(killed, Instant.now())),
+                    () -> TABLES.queryForObject(
+                                    "select count(*) from render_claim where batch_id = ? and cue_id = ? and holder = ?",
+                                    Integer.class,
+                                    claim.get("batch_id"),
+                                    claim.get("cue_id"),
+                                    claim.get("holder"))
+                            == 0);
+        }
+        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(more) == CUES);
+        once(2 * CUES);
+    }
+}

@@ -1,0 +1,101 @@
+package org.logophon.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+
+/** The application in a process of its own, which can be killed, on a database of its own. */
+final class ServerProcess implements AutoCloseable {
+
+    private static final Duration START = Duration.ofSeconds(180);
+
+    private final Process process;
+    private final Path log;
+
+    private ServerProcess(Process process, Path log) {
+        this.process = process;
+        this.log = log;
+    }
+
+    private static DriverManagerDataSource source(String database) {
+        return new DriverManagerDataSource(
+                System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + database),
+                System.getenv("LOGOPHON_DATABASE_USER"),
+                System.getenv("LOGOPHON_DATABASE_PASSWORD"));
+    }
+
+    static JdbcTemplate database(String name) {
+        return new JdbcTemplate(source(name));
+    }
+
+    /** Makes a database. @return its name */
+    static String newDatabase(String name) {
+        String made = name + "_" + Long.toString(System.nanoTime(), Character.MAX_RADIX);
+        database("postgres").execute("create database " + made);
+        return made;
+    }
+
+    /** Begins to start; {@link #meet} waits for it. */
+    static ServerProcess start(String database, Path log, String... settings) {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-Xmx384m",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Application.class.getName(),
+                "--logophon.workers=1",
+                "--logophon.measure-voices=false"));
+        command.addAll(List.of(settings));
+        if (command.stream().noneMatch(setting -> setting.startsWith("--server.port"))) {
+            command.add("--server.port=0");
+        }
+        ProcessBuilder builder = new ProcessBuilder(command);
+        builder.environment().put("LOGOPHON_DATABASE_URL", source(database).getUrl());
+        try {
+            return new ServerProcess(
+                    builder.redirectErrorStream(true)
+                            .redirectOutput(log.toFile())
+                            .start(),
+                    log);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Waits until it answers. */
+    Server meet() {
+        Server.await("the server is ready", START, () -> said().contains("is ready at"));
+        return new Server(said().replaceAll("(?s).*ready at (http://localhost:\\d+).*", "$1"));
+    }
+
+    /** Waits until it does jobs, where it answers no pages. */
+    void meetWorking() {
+        Server.await("the server does jobs", START, () -> said().contains("answers no pages"));
+    }
+
+    String said() {
+        try {
+            return Files.readString(log);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    @Override
+    public void close() throws InterruptedException {
+        process.destroy();
+        process.waitFor();
+    }
+}
