@@ -150,6 +150,31 @@ class LauncherTest {
     }
 
     @Test
+    void severalServersStandBehindOneAddressAndOneMayDie() throws Exception {
+        lay();
+        int port = freePort();
+        Path log = home.resolve("nodes.log");
+        assertThat(run(port, log, Map.of(), "start", "--nodes", "12").waitFor()).isEqualTo(1);
+        assertThat(read(log)).contains("Say how many servers, from 1 to 9");
+        assertThat(run(port, log, Map.of(), "start", "--render-only").waitFor()).isEqualTo(1);
+        assertThat(read(log)).contains("name the database that they work on with LOGOPHON_DATABASE_URL");
+
+        Process launcher = run(port, log, Map.of("LOGOPHON_HEAP", "300m"), "start", "--nodes", "2");
+        await("both are ready", () -> read(log).split("A server is ready on port", -1).length == 3);
+        // the balancer asks each once a second whether it is
+        await("the balancer knows them", () -> shelf(port) == 200);
+        child(launcher, "org.logophon.app.Application").destroyForcibly();
+        for (int i = 0; i < 20; i++) {
+            assertThat(shelf(port)).as("request " + i).isEqualTo(200);
+        }
+        await("it comes again", () -> read(log).split("A server is ready on port", -1).length == 4);
+        List<ProcessHandle> children = launcher.children().toList();
+        launcher.destroy();
+        launcher.waitFor();
+        await("all of them end", () -> children.stream().noneMatch(LauncherTest::runs));
+    }
+
+    @Test
     void whatDiesComesAgainAndNothingIsLeftBehind() throws Exception {
         lay();
         int port = freePort();
