@@ -14,26 +14,32 @@ function follow() {
   clearTimeout(due);
   due = setTimeout(() => {
     if (underHand()) follow();
-    else renew('#projects', `${house}/shelf`);
+    else renew('#projects', document.getElementById('projects').dataset.list);
   }, 100);
 }
 
 // somebody may have taken hold of it since it was asked for
 document.addEventListener('htmx:beforeSwap', event => {
-  if (event.detail.target.id !== 'projects' || event.detail.requestConfig?.verb !== 'get' || !underHand()) return;
+  if (event.detail.target.id !== 'projects' || event.detail.requestConfig?.verb !== 'get' || !underHand() || event.detail.requestConfig.elt.closest('.findproject, .more')) return;
   event.detail.shouldSwap = false;
   follow();
 });
 
 listen(`${house}/events`, follow, (stamp, again) => { if (again) follow(); });
 
-document.getElementById('draft')?.addEventListener('change', async event => {
-  const [file] = event.target.files;
-  if (!file) return;
-  const told = document.getElementById('draft-told');
-  told.textContent = `${file.name} comes in…`;
-  const { status, body } = await send(`${house}/drafts?name=${encodeURIComponent(file.name)}`, file);
-  event.target.value = '';
-  if (status === 200) location.href = body.address;
-  else told.textContent = body?.sentence ?? 'It could not be read.';
-});
+/** A file that becomes a project is sent as it is, and its page is opened. @param address for its name */
+function becomes(field, address) {
+  document.getElementById(field)?.addEventListener('change', async event => {
+    const [file] = event.target.files;
+    if (!file) return;
+    const told = document.getElementById(`${field}-told`);
+    told.textContent = `${file.name} comes in…`;
+    const { status, body } = await send(address(encodeURIComponent(file.name)), file);
+    event.target.value = '';
+    if (status === 200) location.href = body.address;
+    else told.textContent = body?.sentence ?? 'It could not be read.';
+  });
+}
+
+becomes('draft', name => `${house}/drafts?name=${name}`);
+becomes('brought', () => `${house}/projects/file`);

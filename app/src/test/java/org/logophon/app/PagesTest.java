@@ -236,4 +236,20 @@ class PagesTest extends ApplicationTest {
                 .as("words that come back bring their cue")
                 .isEqualTo(fog);
     }
+
+    @Test
+    void theShelfFindsByWordsOfANameAndShowsAPageAtOnce() {
+        for (int i = 0; i < 13; i++) {
+            server.project("Tidal <b>record " + i, "One cue.");
+        }
+        assertThat(server.get("/").body()).contains("Find one of");
+        String found = server.get("/shelf?find=RECORD+tidal").body();
+        assertThat(found.split("class=\"title\"", -1)).hasSize(14);
+        assertThat(found).contains("Tidal &lt;b&gt;record 7", "find=RECORD").doesNotContain("<b>record");
+        assertThat(server.get("/shelf?find=tidal+record+12").body().split("class=\"title\"", -1))
+                .hasSize(2);
+        assertThat(server.get("/shelf?find=%3Ci%3Enone").body())
+                .contains("No project is called like “&lt;i&gt;none”")
+                .doesNotContain("Nothing on the shelf yet");
+    }
 }

@@ -166,6 +166,11 @@ public class AudioStore {
                         .single();
     }
 
+    /** Its samples as they are stored, little-endian, read from the database as they are wanted. */
+    public InputStream pcm(StoredSound sound) {
+        return new PcmStream(source(sound), sound.bits());
+    }
+
     /** Its samples, read from the database as they are wanted. */
     public SoundSource source(StoredSound sound) {
         return new SoundSource() {

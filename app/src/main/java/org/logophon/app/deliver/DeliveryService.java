@@ -96,6 +96,11 @@ public class DeliveryService {
     }
 
     /** How many are built. */
+    /** Every delivery of a project, whatever became of it. */
+    public List<Delivery> of(UUID project) {
+        return deliveries.of(project);
+    }
+
     public int built(UUID project) {
         return (int) deliveries.of(project).stream().filter(Delivery::ready).count();
     }

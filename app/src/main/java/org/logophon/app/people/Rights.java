@@ -52,6 +52,7 @@ final class Rights {
             Map.entry("GET /shelf", Right.LISTEN),
             Map.entry("GET /events", Right.LISTEN),
             Map.entry("POST /projects", Right.EDIT),
+            Map.entry("POST /projects/file", Right.EDIT),
             Map.entry("POST /drafts", Right.EDIT),
             Map.entry("GET /ledger", Right.EDIT),
             Map.entry("GET /ledger.csv", Right.EDIT),

@@ -3,6 +3,7 @@ package org.logophon.app.shelf;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
@@ -19,6 +20,9 @@ import org.springframework.stereotype.Service;
 /** The list of projects. */
 @Service
 class Shelf {
+
+    private static final int PAGE = 40;
+    private static final int FEW = 12;
 
     private final ProjectSummaries summaries;
     private final ProjectRepository table;
@@ -47,8 +51,41 @@ class Shelf {
     /** A deleted project. @param left days in which it can be brought back */
     record DeletedEntry(UUID id, String name, long left) {}
 
-    List<ShelfEntry> lines() {
-        return summaries.of(visits.workspace()).stream().map(this::line).toList();
+    /**
+     * What the list shows.
+     *
+     * @param find  words that names have to hold; empty for any
+     * @param found how many do
+     * @param all   of all projects
+     */
+    record Shown(List<ShelfEntry> lines, String find, int found, int all) {
+
+        public int more() {
+            return found - lines.size();
+        }
+
+        /** A list that is seen whole needs no field to find something in it. */
+        public boolean finds() {
+            return all > FEW;
+        }
+    }
+
+    /** The latest of those whose names hold all of these words, a page of them or every one. */
+    Shown shown(String find, boolean every) {
+        List<ProjectSummary> all = summaries.of(visits.workspace());
+        String typed = find.strip();
+        List<String> words = List.of(typed.toLowerCase(Locale.ROOT).split("\\s+"));
+        List<ProjectSummary> found = all.stream()
+                .filter(project -> words.stream().allMatch(project.name().toLowerCase(Locale.ROOT)::contains))
+                .toList();
+        return new Shown(
+                found.stream()
+                        .limit(every ? found.size() : PAGE)
+                        .map(this::line)
+                        .toList(),
+                typed,
+                found.size(),
+                all.size());
     }
 
     private ShelfEntry line(ProjectSummary project) {

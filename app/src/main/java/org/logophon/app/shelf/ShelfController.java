@@ -45,7 +45,8 @@ class ShelfController {
 
     @GetMapping({"/", "/workspaces/{workspace}"})
     String page(@RequestParam(required = false) UUID deleted, Model model) {
-        model.addAttribute("lines", shelf.lines());
+        model.addAttribute("shown", shelf.shown("", false));
+        model.addAttribute("every", false);
         model.addAttribute("gone", shelf.deleted());
         model.addAttribute("deleted", deleted);
         model.addAttribute("hiring", hired.service().isPresent());
@@ -60,8 +61,12 @@ class ShelfController {
 
     /** The list by itself, for a page that follows it. */
     @GetMapping({"/shelf", "/workspaces/{workspace}/shelf"})
-    String list(Model model) {
-        model.addAttribute("lines", shelf.lines());
+    String list(
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "false") boolean every,
+            Model model) {
+        model.addAttribute("shown", shelf.shown(find, every));
+        model.addAttribute("every", every);
         model.addAttribute("gone", shelf.deleted());
         return "shelf :: projects";
     }

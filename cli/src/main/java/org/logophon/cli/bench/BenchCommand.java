@@ -44,23 +44,27 @@ public final class BenchCommand implements Callable<Integer> {
 
     @Parameters(
             arity = "0..1",
-            paramLabel = "load|deliver",
+            paramLabel = "load|year|deliver",
             description =
-                    "\"load\": many people at once on the running Logophon, instead of all else; \"deliver\": hours delivered.")
+                    "\"load\": many people at once on the running Logophon, instead of all else; \"year\": what a house has after a year; \"deliver\": hours delivered.")
     private String which;
+
+    @Option(names = "--seconds", paramLabel = "N", description = "How long people work in \"load\", 600 usually.")
+    private int seconds = 600;
 
     @Override
     public Integer call() throws Exception {
-        if (which != null && (!List.of("load", "deliver").contains(which) || server == null)) {
+        if (which != null && (!List.of("load", "year", "deliver").contains(which) || server == null)) {
             throw new InputUnusable(
-                    "The bench knows \"load\" and \"deliver\" beside what it measures without a word; it was asked for \""
-                            + which + "\", and both need a running server.");
+                    "The bench knows \"load\", \"year\" and \"deliver\" beside what it measures without a word; it was asked for \""
+                            + which + "\", and all need a running server.");
         }
-        List<BenchResult> rows = which == null
-                ? all()
-                : which.equals("load")
-                        ? new LoadBench(server).run()
-                        : new DeliverBench().served(new BenchServer(server));
+        List<BenchResult> rows = switch (which == null ? "" : which) {
+            case "" -> all();
+            case "load" -> new LoadBench(server, seconds).run();
+            case "year" -> new YearBench(new BenchServer(server)).run();
+            default -> new DeliverBench().served(new BenchServer(server));
+        };
         print(rows);
         return rows.stream().allMatch(BenchResult::met) ? ExitStatus.DONE : ExitStatus.FAILED;
     }

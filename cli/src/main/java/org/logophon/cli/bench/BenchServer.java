@@ -1,6 +1,7 @@
 package org.logophon.cli.bench;
 
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -100,6 +101,16 @@ final class BenchServer {
             throw new InputUnusable("The stream of events ended before the bench heard \"" + name + "\".");
         }
 
+        /** Reads on until the stream ends, as an open page does. */
+        void toTheEnd() {
+            try {
+                coming.forEachRemaining(line -> {});
+            } catch (UncheckedIOException left) {
+                // whoever leaves a page closes its stream
+                lines.close();
+            }
+        }
+
         @Override
         public void close() {
             lines.close();
@@ -128,7 +139,7 @@ final class BenchServer {
                 .findFirst()
                 .orElse("");
         request.header("X-XSRF-TOKEN", URLEncoder.encode(token, StandardCharsets.UTF_8))
-                .header("Accept", "application/json, text/html");
+                .header("Accept", "application/json, text/html, text/plain");
         if (body != null) {
             request.header("Content-Type", type);
         }

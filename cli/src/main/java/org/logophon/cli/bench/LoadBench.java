@@ -1,53 +1,60 @@
 package org.logophon.cli.bench;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Locale;
 import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.stream.Stream;
+import java.util.function.Predicate;
 import org.logophon.cli.InputUnusable;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A running application and many people at once, each with projects of their own: they write, look at every step, have
- * proof read and play takes, with a short pause after each. At the end every script is held against what its writer wrote
- * last.
+ * A running application and many people at once, each with projects of their own and a page open on one of them: they
+ * write, set marks, look at every step, have proof read, render and play takes, with a pause after each. At the end every
+ * script is held against what its writer wrote last, and the memory of the server against what it may have.
  */
 final class LoadBench {
 
-    private static final int PEOPLE = 20;
-    private static final int PROJECTS = 76;
+    private static final int PEOPLE = 50;
+    private static final int PROJECTS = 100;
     private static final int CUES = 40;
-    private static final int SECONDS = 60;
     /** Before it counts: a server that people use has been used before. */
     private static final int WARMING_SECONDS = 40;
 
-    private static final int LONGEST_PAUSE_MILLIS = 1_000;
-    private static final double BUDGET_SECONDS = 0.5;
+    private static final int LONGEST_PAUSE_MILLIS = 2_000;
+    private static final double PAGE_SECONDS = 0.3;
+    private static final double SAVE_SECONDS = 0.15;
+    private static final double HEAP_MEGABYTES = 512;
     /** The same people and choices in each run. */
     private static final long SEED = 12;
 
     /** What people do, and how often of a hundred times. */
     enum Action {
-        SAVE(35),
-        SHELF(8),
+        SAVE(30),
+        MARK(8),
+        SHELF(7),
         WRITE(8),
-        CAST(12),
-        DIRECT(14),
-        DELIVER(5),
-        PROOF(12),
-        PLAY(4),
-        RENDER(2);
+        CAST(9),
+        DIRECT(12),
+        LISTEN(5),
+        DELIVER(4),
+        PROOF(9),
+        PLAY(5),
+        RENDER(3);
 
         private final int ofHundred;
 
         Action(int ofHundred) {
             this.ofHundred = ofHundred;
+        }
+
+        /** A request that changes something, and is over when it is kept. */
+        boolean changes() {
+            return this == SAVE || this == MARK;
         }
 
         static Action at(int place) {
@@ -66,16 +73,20 @@ final class LoadBench {
 
     private final String address;
 
-    LoadBench(String address) {
+    private final int seconds;
+
+    /** @param seconds for how long it counts */
+    LoadBench(String address, int seconds) {
         this.address = address;
+        this.seconds = seconds;
     }
 
     /** A row for each thing that people do, the 95th of a hundred. */
     List<BenchResult> run() throws Exception {
-        List<List<Took>> all = new ArrayList<>();
+        List<List<Took>> all;
         ExecutorService crowd = Executors.newFixedThreadPool(PEOPLE);
+        List<Person> people = new ArrayList<>();
         try {
-            List<Person> people = new ArrayList<>();
             for (int i = 0; i < PEOPLE; i++) {
                 people.add(new Person(i));
             }
@@ -83,22 +94,47 @@ final class LoadBench {
                     crowd.invokeAll(people.stream().map(Person::arriving).toList())) {
                 made.get();
             }
-            long end = System.nanoTime() + SECONDS * 1_000_000_000L;
-            for (Future<List<Took>> took : crowd.invokeAll(
-                    people.stream().map(person -> person.until(end)).toList())) {
-                all.add(took.get());
+            together(crowd, people, WARMING_SECONDS);
+            all = together(crowd, people, seconds);
+            for (Person person : people) {
+                person.compare();
             }
         } finally {
+            people.forEach(Person::leave);
             crowd.shutdownNow();
         }
-        Map<Action, double[]> times = new EnumMap<>(Action.class);
-        for (Action action : Action.values()) {
-            times.put(action, seconds(all.stream().flatMap(List::stream).filter(took -> took.action() == action)));
-        }
         List<BenchResult> rows = new ArrayList<>();
-        rows.add(row("anything", seconds(all.stream().flatMap(List::stream))));
-        times.forEach((action, some) -> rows.add(row(action.name().toLowerCase(java.util.Locale.ROOT), some)));
+        rows.add(row("any page", of(all, action -> !action.changes()), PAGE_SECONDS));
+        rows.add(row("any change", of(all, Action::changes), SAVE_SECONDS));
+        for (Action action : Action.values()) {
+            rows.add(row(
+                    action.name().toLowerCase(Locale.ROOT),
+                    of(all, action::equals),
+                    action.changes() ? SAVE_SECONDS : PAGE_SECONDS));
+        }
+        rows.add(heap());
         return rows;
+    }
+
+    private static double[] of(List<List<Took>> all, Predicate<Action> which) {
+        return all.stream()
+                .flatMap(List::stream)
+                .filter(took -> which.test(took.action()))
+                .mapToDouble(Took::seconds)
+                .sorted()
+                .toArray();
+    }
+
+    /** What the server's heap has in use, by its own metrics. */
+    private BenchResult heap() throws Exception {
+        double bytes = new BenchServer(address)
+                .send("GET", "/actuator/prometheus", null, null)
+                .body()
+                .lines()
+                .filter(line -> line.startsWith("jvm_memory_used_bytes") && line.contains("area=\"heap\""))
+                .mapToDouble(line -> Double.parseDouble(line.substring(line.lastIndexOf(' '))))
+                .sum();
+        return new BenchResult("heap in use afterwards", "512 MB", bytes / (1 << 20), HEAP_MEGABYTES, "MB", 1);
     }
 
     private static List<List<Took>> together(ExecutorService crowd, List<Person> people, int seconds) throws Exception {
@@ -111,17 +147,13 @@ final class LoadBench {
         return all;
     }
 
-    private static double[] seconds(Stream<Took> some) {
-        return some.mapToDouble(Took::seconds).sorted().toArray();
-    }
-
-    private static BenchResult row(String what, double[] times) {
+    private static BenchResult row(String what, double[] times, double budget) {
         return new BenchResult(
                 "%d people, %s, 95th of %,d (median %.0f ms)"
                         .formatted(PEOPLE, what, times.length, 1_000 * times[times.length / 2]),
-                "0.5 s",
+                budget + " s",
                 times[(int) (0.95 * (times.length - 1))],
-                BUDGET_SECONDS,
+                budget,
                 "s",
                 1);
     }
@@ -133,6 +165,7 @@ final class LoadBench {
         private final Random random;
         private final int number;
         private final List<Written> projects = new ArrayList<>();
+        private BenchServer.Events page;
 
         Person(int number) {
             this.number = number;
@@ -173,6 +206,10 @@ final class LoadBench {
                             .forEach(cue -> cues.add(cue.get("id").asString()));
                     projects.add(new Written(project, cues, script.toString(), version));
                 }
+                page = server.events(projects.get(0).address + "/events");
+                Thread follows = new Thread(page::toTheEnd, "page of " + number);
+                follows.setDaemon(true);
+                follows.start();
                 return null;
             };
         }
@@ -188,17 +225,26 @@ final class LoadBench {
                     took.add(new Took(action, (System.nanoTime() - start) / 1e9));
                     Thread.sleep(random.nextInt(LONGEST_PAUSE_MILLIS));
                 }
-                for (Written project : projects) {
-                    String kept = server.json(project.address + "/script?text=true")
-                            .get("text")
-                            .asString();
-                    if (!kept.equals(project.text)) {
-                        throw new InputUnusable(
-                                "A script of the bench is not what was written last: " + project.address);
-                    }
-                }
                 return took;
             };
+        }
+
+        /** Nothing of what somebody wrote is lost. */
+        void compare() throws Exception {
+            for (Written project : projects) {
+                String kept = server.json(project.address + "/script?text=true")
+                        .get("text")
+                        .asString();
+                if (!kept.equals(project.text)) {
+                    throw new InputUnusable("A script of the bench is not what was written last: " + project.address);
+                }
+            }
+        }
+
+        void leave() {
+            if (page != null) {
+                page.close();
+            }
         }
 
         private void act(Action action, Written project) throws Exception {
@@ -210,6 +256,15 @@ final class LoadBench {
                             "On night " + cue + (char) ('a' + random.nextInt(26)) + " of");
                     project.version = server.save(project.address, project.text, project.version);
                 }
+                case MARK -> {
+                    int at = project.text.split("\n\n")[0].indexOf("keeper");
+                    server.send(
+                            "POST",
+                            project.address + "/cues/" + project.cues.get(0) + "/marks",
+                            "start=" + at + "&end=" + (at + "keeper".length()) + "&kind=pace&value="
+                                    + (80 + random.nextInt(40)),
+                            "application/x-www-form-urlencoded");
+                }
                 case SHELF -> server.send("GET", "/", null, null);
                 case PLAY -> play(project);
                 case RENDER ->
@@ -219,11 +274,7 @@ final class LoadBench {
                             "",
                             "application/x-www-form-urlencoded");
                 default ->
-                    server.send(
-                            "GET",
-                            project.address + "/" + action.name().toLowerCase(java.util.Locale.ROOT),
-                            null,
-                            null);
+                    server.send("GET", project.address + "/" + action.name().toLowerCase(Locale.ROOT), null, null);
             }
         }
 
