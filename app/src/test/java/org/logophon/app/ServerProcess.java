@@ -30,6 +30,11 @@ final class ServerProcess implements AutoCloseable {
                 System.getenv("LOGOPHON_DATABASE_PASSWORD"));
     }
 
+    /** As JDBC names it, by another port of this machine. */
+    static String address(String database, int port) {
+        return source(database).getUrl().replaceAll("//[^/]*/", "//127.0.0.1:" + port + "/");
+    }
+
     static JdbcTemplate database(String name) {
         return new JdbcTemplate(source(name));
     }
@@ -87,6 +92,11 @@ final class ServerProcess implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Processes that it has started. */
+    List<ProcessHandle> workers() {
+        return process.descendants().toList();
     }
 
     void kill() throws InterruptedException {

@@ -66,6 +66,26 @@ class WorkspaceTest extends PeopleApplication {
     }
 
     @Test
+    void whoAsksForVeryMuchWaitsAndOthersDoNot() {
+        Server owner = keeper();
+        String workspace = workspace(owner, named("Patient"));
+        String project = project(owner, workspace, "Patient", "A lamp.");
+        Server hasty = comes(owner, workspace, "editor", named("Hasty"));
+        Server other = comes(owner, workspace, "editor", named("Other"));
+        HttpResponse<String> last = null;
+        // thirty at once, and what comes back while they are answered
+        for (int i = 0; i < 60 && (last == null || last.statusCode() == 200); i++) {
+            last = hasty.get(project + "/file");
+        }
+        assertThat(last.statusCode()).isEqualTo(429);
+        assertThat(sentence(last)).contains("Wait a moment, and go on.");
+        assertThat(other.get(project + "/file").statusCode()).isEqualTo(200);
+        assertThat(hasty.get(project + "/write").statusCode())
+                .as("what costs little is answered")
+                .isEqualTo(200);
+    }
+
+    @Test
     void eachWorkspaceHasListsOfItsOwn() {
         Server owner = keeper();
         String here = workspace(owner, named("Here"));

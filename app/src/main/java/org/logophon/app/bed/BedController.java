@@ -12,6 +12,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.project.bed.Layers;
 import org.logophon.app.project.bed.OwnSound;
 import org.logophon.app.rendering.RangedAnswer;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -63,6 +64,7 @@ class BedController {
     record Made(UUID id, String name, String sentence) {}
 
     /** The file itself, as it comes. */
+    @Costly
     @PostMapping("/sounds")
     @ResponseBody
     Made add(

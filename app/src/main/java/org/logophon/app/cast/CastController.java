@@ -13,6 +13,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.project.Role;
 import org.logophon.app.voices.MoreVoices;
 import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.SentenceAnswer;
@@ -111,6 +112,7 @@ class CastController {
     }
 
     /** @param agreed characters that may be paid for it: without them one that costs is answered with its price */
+    @Costly
     @PostMapping("/cast/audition")
     @ResponseBody
     Auditions.Audition audition(

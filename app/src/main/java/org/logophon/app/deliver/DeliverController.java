@@ -10,6 +10,7 @@ import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.Refused;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.Parts;
@@ -117,6 +118,7 @@ class DeliverController {
         return "deliver :: deliveries";
     }
 
+    @Costly
     @PostMapping("/deliveries")
     String build(@PathVariable UUID id, @ModelAttribute ChoiceForm form, Model model) {
         try {

@@ -14,6 +14,7 @@ import org.logophon.app.people.Visits;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.AddressAnswer;
+import org.logophon.app.web.Costly;
 import org.logophon.core.delivery.Slug;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -42,6 +43,7 @@ class MovingController {
     }
 
     /** Made before it is sent: whoever reads slowly holds no connection of the database. */
+    @Costly
     @GetMapping("/projects/{id}/file")
     void save(@PathVariable UUID id, HttpServletResponse response) throws IOException {
         Project project = projects.require(id);
@@ -66,6 +68,7 @@ class MovingController {
     }
 
     /** The file itself, as it comes. @return the page of the project that it became */
+    @Costly
     @PostMapping({"/projects/file", "/workspaces/{workspace}/projects/file"})
     AddressAnswer bring(InputStream sent) throws IOException {
         room.need(0);

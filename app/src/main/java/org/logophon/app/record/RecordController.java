@@ -9,6 +9,7 @@ import org.logophon.app.page.ProjectPage;
 import org.logophon.app.page.Step;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.align.LongCut;
 import org.logophon.core.recording.Cleaning;
@@ -136,6 +137,7 @@ class RecordController {
     }
 
     /** A recording, cleaned: another take, which is kept. */
+    @Costly
     @PostMapping("/takes/{take}/clean")
     @ResponseBody
     Taken clean(
@@ -154,6 +156,7 @@ class RecordController {
     }
 
     /** Another voice says a recording. */
+    @Costly
     @PostMapping("/takes/{take}/recast")
     @ResponseBody
     SentenceAnswer recast(

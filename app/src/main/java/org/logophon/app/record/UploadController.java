@@ -14,6 +14,7 @@ import org.logophon.app.project.CueView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.record.UploadRepository.Piece;
 import org.logophon.app.record.UploadRepository.Upload;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.wav.SampleFormat;
@@ -64,6 +65,7 @@ class UploadController {
     }
 
     /** The file itself, as it comes. */
+    @Costly
     @PostMapping
     Shown add(
             @PathVariable UUID id,

@@ -2,19 +2,19 @@ package org.logophon.app.rendering;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
+import com.github.kagkarlsson.shaded.jdbc.SQLRuntimeException;
 import java.time.Clock;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import org.logophon.app.node.NodeSettings;
 import org.logophon.app.node.Nodes;
+import org.logophon.app.web.DatabaseAway;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -93,9 +93,11 @@ class Lanes implements DisposableBean {
             if (opened) {
                 scheduler.triggerCheckForDueExecutions();
             }
-        } catch (DataAccessException | TransactionException away) {
+        } catch (RuntimeException failed) {
             // what looks for them every two seconds finds them once the database is back
-            LOG.debug("No lane can be opened now", away);
+            if (!(failed instanceof SQLRuntimeException) && !DatabaseAway.is(failed)) {
+                LOG.error("No lane can be opened", failed);
+            }
         }
     }
 

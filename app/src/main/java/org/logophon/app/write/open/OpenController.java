@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.AddressAnswer;
+import org.logophon.app.web.Costly;
 import org.logophon.app.web.Refused;
 import org.logophon.app.write.ScriptStateReader;
 import org.logophon.core.script.HandCuts;
@@ -59,6 +60,7 @@ class OpenController {
             List<OpenedDocument.Column> columns,
             String start) {}
 
+    @Costly
     @PostMapping("/preview")
     List<DocumentPreview> preview(
             @PathVariable UUID id, @RequestParam List<MultipartFile> files, @RequestParam Map<String, String> form)

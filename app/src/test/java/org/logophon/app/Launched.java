@@ -1,0 +1,149 @@
+package org.logophon.app;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+
+/** The script that people type, on the classes that are tested, with a data folder of its own; all that it starts ends with the test. */
+abstract class Launched {
+
+    final Path home = folder();
+    final Path root = home.resolve("root");
+    final Path data = home.resolve("data");
+    final List<Process> started = new ArrayList<>();
+
+    /** One that the database's user may enter, which the temporary folders of tests are not. */
+    static Path folder() {
+        try {
+            Path made = Files.createTempDirectory("logophon-launcher");
+            made.toFile().setExecutable(true, false);
+            made.toFile().setReadable(true, false);
+            return made;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The script itself, on the classes that are tested instead of those that it would build. */
+    void lay() throws IOException {
+        Files.createDirectories(root);
+        Files.copy(Path.of("..", "logophon"), root.resolve("logophon")).toFile().setExecutable(true);
+        Files.createFile(root.resolve("pom.xml"));
+        Files.createDirectories(root.resolve("app/src/main"));
+        Files.createFile(root.resolve("app/pom.xml"));
+        Path library = Files.createDirectories(root.resolve("app/target/lib"));
+        for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+            Path jar = Path.of(entry).toAbsolutePath();
+            if (Files.isRegularFile(jar)) {
+                Files.createSymbolicLink(library.resolve(jar.getFileName()), jar);
+            }
+        }
+        Files.createSymbolicLink(
+                root.resolve("app/target/classes"), Path.of("target", "classes").toAbsolutePath());
+        Files.createDirectories(root.resolve("target"));
+        Files.createFile(root.resolve("target/built"));
+    }
+
+    static int freePort() throws IOException {
+        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
+            return free.getLocalPort();
+        }
+    }
+
+    Process launch(int port, Path log, Map<String, String> settings) throws IOException {
+        return run(port, log, settings, "start");
+    }
+
+    Process run(int port, Path log, Map<String, String> settings, String... words) throws IOException {
+        return begin(root.resolve("logophon"), port, log, settings, words);
+    }
+
+    /** Another copy of the script, on the same data folder. */
+    Process begin(Path script, int port, Path log, Map<String, String> settings, String... words) throws IOException {
+        List<String> command = new ArrayList<>(List.of(script.toString()));
+        command.addAll(List.of(words));
+        ProcessBuilder builder = new ProcessBuilder(command);
+        builder.environment().keySet().removeIf(name -> name.startsWith("LOGOPHON_"));
+        builder.environment().put("LOGOPHON_PORT", Integer.toString(port));
+        builder.environment().put("LOGOPHON_DATA", data.toString());
+        builder.environment().put("LOGOPHON_MEASURE_VOICES", "false");
+        builder.environment().putAll(settings);
+        Process process =
+                builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
+        started.add(process);
+        return process;
+    }
+
+    static String read(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The status of the Shelf, or 0 while nobody answers. */
+    static int shelf(int port) {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/"))
+                                    .timeout(Duration.ofSeconds(20))
+                                    .build(),
+                            HttpResponse.BodyHandlers.discarding())
+                    .statusCode();
+        } catch (IOException nobody) {
+            return 0;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return 0;
+        }
+    }
+
+    /** A process that a killed parent left may wait for ever to be counted out: it runs no more. */
+    static boolean runs(ProcessHandle process) {
+        try {
+            String state = Files.readString(Path.of("/proc/" + process.pid() + "/stat"));
+            return "ZX".indexOf(state.charAt(state.lastIndexOf(')') + 2)) < 0;
+        } catch (IOException gone) {
+            return false;
+        }
+    }
+
+    static void await(String what, java.util.function.BooleanSupplier condition) throws Exception {
+        Server.await(what, Duration.ofSeconds(240), condition::getAsBoolean);
+    }
+
+    static ProcessHandle child(Process launcher, String named) {
+        return launcher.children()
+                .filter(process -> process.info().commandLine().orElse("").contains(named))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @AfterEach
+    void stopAll() throws Exception {
+        for (Process process : started) {
+            process.destroy();
+            process.waitFor();
+        }
+        try (Stream<Path> all = Files.walk(home)) {
+            all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+        }
+    }
+}
