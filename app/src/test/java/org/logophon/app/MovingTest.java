@@ -139,6 +139,9 @@ class MovingTest extends ApplicationTest {
         String first = brought(file);
         String second = brought(file);
         assertThat(first).isNotEqualTo(second).isNotEqualTo(project);
+        assertThat(jdbc.queryForObject("select name from project where id = ?", String.class, id(first)))
+                .startsWith("Moved ")
+                .endsWith(" (brought in)");
         assertThat(heard(first)).isEqualTo(heard(project)).isEqualTo(heard(second));
         assertThat(jdbc.queryForObject(
                         "select count(distinct t.speech_id) from take t join cue c on c.id = t.cue_id where c.project_id in (?, ?, ?)",

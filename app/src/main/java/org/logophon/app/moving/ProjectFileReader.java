@@ -29,6 +29,7 @@ import javax.sound.sampled.UnsupportedAudioFileException;
 import org.logophon.app.audio.AudioStore;
 import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.CueRepository;
+import org.logophon.app.project.Project;
 import org.logophon.app.voices.HouseVoice;
 import org.logophon.app.web.Refused;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -53,6 +54,7 @@ class ProjectFileReader {
     private static final long MOST_ROW_BYTES = 512L << 20;
 
     private static final int AT_ONCE = 200;
+    private static final String AGAIN = " (brought in)";
     private static final int LEAST_RATE = 8_000;
     private static final int MOST_RATE = 192_000;
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
@@ -187,6 +189,17 @@ class ProjectFileReader {
         UUID project;
     }
 
+    /** Two of one name couldn't be told apart on the shelf. */
+    private String name(String name, UUID workspace) {
+        boolean there = jdbc.sql(
+                        "select exists (select 1 from project where workspace_id = :workspace and name = :name and deleted_at is null)")
+                .param("workspace", workspace)
+                .param("name", name)
+                .query(Boolean.class)
+                .single();
+        return there ? name.substring(0, Math.min(name.length(), Project.LONGEST_NAME - AGAIN.length())) + AGAIN : name;
+    }
+
     /** @param take as the file names it */
     private record Kept(UUID cue, String take, String recipe) {}
 
@@ -271,6 +284,7 @@ class ProjectFileReader {
                     }
                     names.project = UUID.fromString(renamed.get("id").asString());
                     renamed.put("workspace_id", workspace.toString());
+                    renamed.put("name", name(renamed.path("name").asString(""), workspace));
                 }
                 case ProjectTable.SOUND -> {
                     sound(zip, row, names);

@@ -102,10 +102,13 @@ class HouseState {
     }
 
     private Line requests() {
-        // who watches is told that a server isn't ready yet, which is no failure
+        // who watches is told that a server isn't ready yet, which is no failure; a stream lasts as long as its page is
+        // seen
         List<Timer> timers = meters.find("http.server.requests").timers().stream()
-                .filter(timer -> !Objects.requireNonNullElse(timer.getId().getTag("uri"), "")
-                        .startsWith("/actuator"))
+                .filter(timer -> {
+                    String uri = Objects.requireNonNullElse(timer.getId().getTag("uri"), "");
+                    return !uri.startsWith("/actuator") && !uri.endsWith("/events");
+                })
                 .toList();
         long count = timers.stream().mapToLong(Timer::count).sum();
         double millis = timers.stream()
