@@ -115,7 +115,7 @@ class DirectPageTest extends BrowserTest {
         String project = newProject("Stopped", script.toString());
         page.getByText("Render 80 cues").click();
         assertThat(page.locator("#head progress")).isVisible();
-        page.locator("#head button").click();
+        page.locator("#head").getByText("Cancel").click();
         assertThat(page.locator("#head")).containsText(Pattern.compile("Render \\d+ cues"));
         assertThat(server.json(project + "/programme").get("rendering").asInt()).isZero();
     }

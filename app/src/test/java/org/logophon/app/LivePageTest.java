@@ -112,7 +112,9 @@ class LivePageTest extends BrowserTest {
         assertThat(page.locator(".transport .hint")).containsText("deleted in another window");
         shelf.getByText("Deleted projects").click();
         shelf.getByLabel("Bring back On the shelf").click();
-        assertThat(shelf.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("On the shelf")))
+        assertThat(shelf.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("On the shelf").setExact(true)))
                 .isVisible();
         shelf.close();
     }

@@ -24,6 +24,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class NodesTest {
 
     private static final int CUES = 200;
+    private static final int FEWER = 80;
     private static final int PERCENT_EACH = 15;
     private static final Duration SECOND = Duration.ofSeconds(1);
     /** A killed server's silence is noticed, and what it was at is done again. */
@@ -124,7 +125,7 @@ class NodesTest {
     @Test
     @Order(4)
     void whatAKilledOneWasAtIsTakenOverInTenSeconds() throws Exception {
-        String more = here.project("Killed", script("day", CUES));
+        String more = here.project("Killed", script("day", FEWER));
         here.post(more + "/render", Map.of("step", "DIRECT"));
         List<Map<String, Object>> held = List.of();
         while (held.isEmpty()) {
@@ -146,7 +147,7 @@ class NodesTest {
                                     claim.get("holder"))
                             == 0);
         }
-        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(more) == CUES);
-        once(2 * CUES);
+        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(more) == FEWER);
+        once(CUES + FEWER);
     }
 }

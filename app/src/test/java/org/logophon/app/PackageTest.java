@@ -9,10 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
 
 /** The Debian package, installed by dpkg into a folder of its own: started, brought to another version, removed. */
-@Isolated("it starts an application of its own")
 class PackageTest extends Launched {
 
     private final Path system = home.resolve("system");

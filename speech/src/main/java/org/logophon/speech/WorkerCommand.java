@@ -22,9 +22,6 @@ final class WorkerCommand {
      */
     private static final String STACK_BYTES = Integer.toString(256 << 10);
 
-    /** Who waits for a page waits for milliseconds: where both want the processor, pages come first, and speech has a third. */
-    private static final String LATER = "5";
-
     private WorkerCommand() {}
 
     /** @param espeakHome folder made by {@link EspeakData} */
@@ -34,9 +31,6 @@ final class WorkerCommand {
                 .map(WorkerCommand::place)
                 .collect(Collectors.joining(File.pathSeparator));
         return List.of(
-                "nice",
-                "-n",
-                LATER,
                 "prlimit",
                 "--data=" + DATA_LIMIT_BYTES,
                 "--stack=" + STACK_BYTES + ":",

@@ -5,9 +5,11 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
+import java.util.Properties;
 import org.logophon.app.node.Told;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
+import org.postgresql.PGProperty;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -23,6 +25,7 @@ class ChangeListener implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(ChangeListener.class);
     private static final int WAIT_MILLIS = 5_000;
+    private static final int ANSWERS_WITHIN_SECONDS = 15;
     private static final Duration BEFORE_AGAIN = Duration.ofMillis(500);
 
     private final LiveStreams streams;
@@ -56,7 +59,7 @@ class ChangeListener implements DisposableBean {
     private void run() {
         boolean broken = false;
         while (!stopped) {
-            try (Connection connection = DriverManager.getConnection(url, user, password);
+            try (Connection connection = DriverManager.getConnection(url, how());
                     Statement statement = connection.createStatement()) {
                 statement.execute("listen logophon");
                 if (broken) {
@@ -65,7 +68,7 @@ class ChangeListener implements DisposableBean {
                     events.publishEvent(Told.ANYTHING);
                     broken = false;
                 }
-                listen(connection.unwrap(PGConnection.class));
+                listen(connection.unwrap(PGConnection.class), statement);
             } catch (SQLException away) {
                 if (!broken && !stopped) {
                     LOG.warn("Nothing is heard from the database; pages look by themselves until it is back");
@@ -76,10 +79,20 @@ class ChangeListener implements DisposableBean {
         }
     }
 
-    private void listen(PGConnection connection) throws SQLException {
+    private Properties how() {
+        Properties how = new Properties();
+        PGProperty.USER.set(how, user);
+        PGProperty.PASSWORD.set(how, password);
+        PGProperty.SOCKET_TIMEOUT.set(how, ANSWERS_WITHIN_SECONDS);
+        return how;
+    }
+
+    private void listen(PGConnection connection, Statement statement) throws SQLException {
         while (!stopped) {
             PGNotification[] told = connection.getNotifications(WAIT_MILLIS);
-            if (told == null) {
+            if (told == null || told.length == 0) {
+                // where a cable is out nobody says so: silence is told from a break by asking
+                statement.execute("select 1");
                 continue;
             }
             for (PGNotification notification : told) {

@@ -7,7 +7,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.UUID;
 import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.people.Visits;
@@ -26,6 +25,9 @@ import org.springframework.web.bind.annotation.RestController;
 /** Projects as files. */
 @RestController
 class MovingController {
+
+    private static final int BLOCK = 1 << 16;
+    private static final long LOOKED_AFTER = 16L << 20;
 
     private final Projects projects;
     private final ProjectFileWriter writer;
@@ -74,10 +76,26 @@ class MovingController {
         room.need(0);
         Path file = Files.createTempFile("logophon-project", ".zip");
         try {
-            Files.copy(sent, file, StandardCopyOption.REPLACE_EXISTING);
+            receive(sent, file);
             return new AddressAnswer("/projects/" + reader.read(file, visits.workspace()) + "/write");
         } finally {
             Files.deleteIfExists(file);
+        }
+    }
+
+    /** Whoever doesn't say how much comes doesn't fill the disk either. */
+    private void receive(InputStream sent, Path file) throws IOException {
+        byte[] block = new byte[BLOCK];
+        long sinceLook = 0;
+        try (OutputStream out = Files.newOutputStream(file)) {
+            for (int got = sent.read(block); got >= 0; got = sent.read(block)) {
+                out.write(block, 0, got);
+                sinceLook += got;
+                if (sinceLook > LOOKED_AFTER) {
+                    room.need(0);
+                    sinceLook = 0;
+                }
+            }
         }
     }
 }

@@ -42,11 +42,13 @@ class ProjectFileWriter {
 
     private final JdbcClient jdbc;
     private final AudioStore audio;
+    private final SchemaVersion schema;
     private final JsonMapper json;
 
-    ProjectFileWriter(JdbcClient jdbc, AudioStore audio, JsonMapper json) {
+    ProjectFileWriter(JdbcClient jdbc, AudioStore audio, SchemaVersion schema, JsonMapper json) {
         this.jdbc = jdbc;
         this.audio = audio;
+        this.schema = schema;
         this.json = json;
     }
 
@@ -56,7 +58,8 @@ class ProjectFileWriter {
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             zip.setLevel(Deflater.BEST_SPEED);
             zip.putNextEntry(new ZipEntry(MANIFEST));
-            zip.write(json.writeValueAsBytes(Map.of("format", FORMAT, "schema", schema(), "name", project.name())));
+            zip.write(json.writeValueAsBytes(
+                    Map.of("format", FORMAT, "schema", schema.newest(), "name", project.name())));
             List<StoredSound> sounds = new ArrayList<>();
             for (ProjectTable table : ProjectTable.ALL) {
                 rows(zip, table.entry(), table.name(), table.where(), project.id(), table.stays(), row -> {
@@ -88,13 +91,6 @@ class ProjectFileWriter {
     /** Of a sound, as it stands in the file. */
     static String sound(UUID id) {
         return "sounds/" + id + ".wav";
-    }
-
-    /** Which migrations the tables have behind them. */
-    private int schema() {
-        return jdbc.sql("select max(version::int) from flyway_schema_history where success and version is not null")
-                .query(Integer.class)
-                .single();
     }
 
     private void rows(

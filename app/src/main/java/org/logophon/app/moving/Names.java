@@ -1,0 +1,87 @@
+package org.logophon.app.moving;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What things of a file are called here. Nothing but what came with the file can be named by it. */
+final class Names {
+
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
+    /** Columns that name another row. */
+    private static final Set<String> REFERENCES = Set.of(
+            "project_id",
+            "cue_id",
+            "take_id",
+            "done_take",
+            "delivery_id",
+            "sound_file_id",
+            "sound_id",
+            "speech_id",
+            "cleaned_from_id",
+            "from_cue",
+            "to_cue");
+
+    private final JsonMapper json;
+    private final Map<String, String> here = new HashMap<>();
+    private final Set<String> come = new HashSet<>();
+
+    Names(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** @param why it is broken when this is no id */
+    static UUID id(String typed, String why) {
+        if (!ID.matcher(typed).matches()) {
+            throw ProjectZip.broken(why);
+        }
+        return UUID.fromString(typed);
+    }
+
+    /** Gives a thing of the file another id, so that it can come in twice. */
+    void own(String table, ObjectNode row) {
+        String why = "a row of " + table + " has no id of its own";
+        if (!become(id(row.path("id").asString(""), why), UUID.randomUUID())) {
+            throw ProjectZip.broken(why);
+        }
+    }
+
+    /** @return false when it was called something already */
+    boolean become(UUID there, UUID called) {
+        come.add(called.toString());
+        return here.put(there.toString(), called.toString()) == null;
+    }
+
+    Optional<UUID> of(String there) {
+        return Optional.ofNullable(here.get(there)).map(UUID::fromString);
+    }
+
+    boolean came(String id) {
+        return come.contains(id);
+    }
+
+    /** A row with the ids that its things have here, wherever in it they stand. */
+    ObjectNode renamed(ObjectNode row) {
+        String text = ID.matcher(row.toString())
+                .replaceAll(id -> Matcher.quoteReplacement(here.getOrDefault(id.group(), id.group())));
+        return (ObjectNode) json.readTree(text);
+    }
+
+    /** Nothing of another project is named, whatever a file says. */
+    void check(ObjectNode row) {
+        for (String column : REFERENCES) {
+            JsonNode to = row.path(column);
+            if (!to.isMissingNode() && !to.isNull() && !came(to.asString(""))) {
+                throw ProjectZip.broken("something is missing that a row names");
+            }
+        }
+    }
+}
