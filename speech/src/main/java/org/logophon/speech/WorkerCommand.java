@@ -31,6 +31,9 @@ final class WorkerCommand {
                 .map(WorkerCommand::place)
                 .collect(Collectors.joining(File.pathSeparator));
         return List.of(
+                "nice",
+                "-n",
+                behind(System.getenv("LOGOPHON_BEHIND")),
                 "prlimit",
                 "--data=" + DATA_LIMIT_BYTES,
                 "--stack=" + STACK_BYTES + ":",
@@ -47,6 +50,11 @@ final class WorkerCommand {
                 classpath,
                 WorkerMain.class.getName(),
                 espeakHome);
+    }
+
+    /** A setting, or what suits: where both want the processor, who waits for a page comes first, and speech has a third. */
+    static String behind(String set) {
+        return set != null && set.matches("1?\\d") ? set : "5";
     }
 
     private static String place(Class<?> type) {

@@ -23,6 +23,14 @@ class WorkerPoolTest {
     }
 
     @Test
+    void workersStandAsFarBehindAsIsSet() {
+        assertThat(WorkerCommand.behind(null)).isEqualTo("5");
+        assertThat(WorkerCommand.behind("0")).isEqualTo("0");
+        assertThat(WorkerCommand.behind("19")).isEqualTo("19");
+        assertThat(WorkerCommand.behind("-20; rm")).isEqualTo("5");
+    }
+
+    @Test
     void aCrashCostsOneRetry(@TempDir Path folder) {
         Path once = folder.resolve("crashed");
         String home = EspeakData.prepare();
