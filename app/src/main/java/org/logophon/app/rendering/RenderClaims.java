@@ -33,10 +33,9 @@ class RenderClaims {
         return jdbc.sql("""
                 select p.workspace_id, count(*) filter (where bc.urgent) as urgent, count(*) as waiting
                 from batch_cue bc join batch b on b.id = bc.batch_id join project p on p.id = b.project_id
+                left join render_claim taken on taken.batch_id = bc.batch_id and taken.cue_id = bc.cue_id
                 where bc.state = 'waiting' and b.paused_at is null
-                group by p.workspace_id having count(*) > (
-                  select count(*) from render_claim c join batch cb on cb.id = c.batch_id join project cp on cp.id = cb.project_id
-                  where cp.workspace_id = p.workspace_id)""")
+                group by p.workspace_id having count(*) > count(taken.lane)""")
                 .query((row, at) -> new Waiting(
                         row.getObject("workspace_id", UUID.class), row.getInt("urgent"), row.getInt("waiting")))
                 .list();

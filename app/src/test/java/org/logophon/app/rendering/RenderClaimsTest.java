@@ -126,6 +126,22 @@ class RenderClaimsTest extends SharedApplication {
     }
 
     @Test
+    void whatIsRenderedOfAPausedBatchHidesNothingThatWaits() {
+        aside(() -> {
+            batches.create(first, cues(first), null, null);
+            claims.next(lane(1)).orElseThrow();
+            batches.pause(first, true);
+            assertThat(claims.waiting())
+                    .noneMatch(waiting -> waiting.workspace().equals(workspace));
+            batches.create(second, cues(second).subList(0, 1), null, null);
+            assertThat(claims.waiting()).contains(new RenderClaims.Waiting(workspace, 1, 1));
+            claims.next(lane(2)).orElseThrow();
+            assertThat(claims.waiting())
+                    .noneMatch(waiting -> waiting.workspace().equals(workspace));
+        });
+    }
+
+    @Test
     void whatWasTakenOverIsEndedByItsNewHolderAlone() {
         aside(() -> {
             batches.create(first, cues(first), null, null);
