@@ -53,7 +53,8 @@ public final class StandIn implements AutoCloseable {
     private final KnownSentences sentences;
     private final Accounts accounts;
     private final String key;
-    private final Temper temper;
+    private final AtomicInteger lies = new AtomicInteger();
+    private volatile Temper temper;
 
     /**
      * @param port   0 for any free one
@@ -84,6 +85,11 @@ public final class StandIn implements AutoCloseable {
                 Path.of(args[1]),
                 Clock.systemUTC());
         Runtime.getRuntime().addShutdownHook(new Thread(standIn::close));
+    }
+
+    /** From now on. */
+    public void become(Temper other) {
+        temper = other;
     }
 
     public String address() {
@@ -181,13 +187,14 @@ public final class StandIn implements AutoCloseable {
     /** Charged once for each key, whatever becomes of the answer on its way. */
     private void charged(HttpExchange exchange, Charged work) throws IOException {
         int turn = answers.incrementAndGet();
-        pause();
-        if (Temper.turn(temper.busy(), turn)) {
+        Temper now = temper;
+        pause(now);
+        if (Temper.turn(now.busy(), turn)) {
             exchange.getResponseHeaders().set("Retry-After", "1");
             refuse(exchange, 429, "Too many requests. Try again in a second.");
             return;
         }
-        if (Temper.turn(temper.down(), turn)) {
+        if (Temper.turn(now.down(), turn)) {
             refuse(exchange, 503, "The service is busy with itself.");
             return;
         }
@@ -202,7 +209,13 @@ public final class StandIn implements AutoCloseable {
         }
         if (answer != null) {
             // what is charged and never arrives whole is what a client must be ready for
-            send(exchange, 200, Temper.turn(temper.broken(), turn) ? answer.substring(0, answer.length() / 2) : answer);
+            String sent = Temper.turn(now.broken(), turn) ? answer.substring(0, answer.length() / 2) : answer;
+            send(
+                    exchange,
+                    200,
+                    Temper.turn(now.lying(), turn)
+                            ? Lie.nth(lies.getAndIncrement()).instead(answer)
+                            : sent);
         }
     }
 
@@ -305,7 +318,7 @@ public final class StandIn implements AutoCloseable {
         return words;
     }
 
-    private void pause() {
+    private void pause(Temper temper) {
         if (temper.mostMillis() == 0) {
             return;
         }

@@ -232,7 +232,7 @@ class HiredVoicesTest {
 
     @Test
     void retriesAndParallelRendersChargeEachRequestOnce() throws IOException {
-        HiredService service = start(new Temper(4, 7, 5, 0, 0));
+        HiredService service = start(new Temper(4, 7, 5, 0, 0, 0));
         IntStream.range(0, 12)
                 .parallel()
                 .forEach(i -> render(service, "imogen", "Line number " + i % 6 + " of the script.", Direction.NONE));

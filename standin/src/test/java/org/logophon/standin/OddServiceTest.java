@@ -105,8 +105,16 @@ class OddServiceTest {
     }
 
     private static String wav(SampleFormat format) throws IOException {
+        float[] tone = new float[8_000];
+        for (int i = 0; i < tone.length; i++) {
+            tone[i] = (float) (0.1 * Math.sin(i * 0.1));
+        }
+        return wav(tone, format);
+    }
+
+    private static String wav(float[] samples, SampleFormat format) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        WavWriter.write(new Sound(new float[8_000], 16_000), format, null, out);
+        WavWriter.write(new Sound(samples, 16_000), format, null, out);
         return Base64.getEncoder().encodeToString(out.toByteArray());
     }
 
@@ -139,6 +147,31 @@ class OddServiceTest {
         assertThatThrownBy(this::speak)
                 .isInstanceOf(SpeechFailed.class)
                 .hasMessageContaining("gave no sound for this text");
+    }
+
+    /** It was charged. Asked again with the same key, it says what it should have said the first time. */
+    @Test
+    void silenceAndHalfASoundAreNotKeptAndAskedForAgain() throws IOException {
+        answers.add(new Answer(200, answer(wav(new float[8_000], SampleFormat.PCM_16), "[]"), null));
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("gave silence for this text")
+                .hasMessageContaining("aren't charged a second time");
+        answers.clear();
+        answers.add(new Answer(
+                200,
+                answer(
+                        wav(SampleFormat.PCM_16),
+                        "[{\"at\":0,\"from\":0.1,\"to\":0.4},{\"at\":2,\"from\":0.7,\"to\":0.9}]"),
+                null));
+        assertThatThrownBy(this::speak)
+                .isInstanceOf(SpeechFailed.class)
+                .hasMessageContaining("ends before its words do");
+        answers.clear();
+        answers.add(new Answer(200, "<!doctype html><p>Sign in to go on.", null));
+        answers.add(new Answer(200, answer(wav(SampleFormat.PCM_16), "[]"), null));
+        assertThat(speak().sound().samples()).hasSize(8_000);
+        assertThat(keys).containsOnly(keys.get(0));
     }
 
     @Test

@@ -141,10 +141,10 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
             }
             Voice base = voice(parts[0]);
             Tuning tuning = new Tuning(
-                    (int) Math.round(TypedNumber.read("The pace", parts[1])),
-                    TypedNumber.read("The pitch", parts[2]),
-                    (int) Math.round(TypedNumber.read("The range", parts[3])),
-                    TypedNumber.read("The timbre", parts[4]),
+                    (int) Math.round(TypedNumber.required("The pace", parts[1])),
+                    TypedNumber.required("The pitch", parts[2]),
+                    (int) Math.round(TypedNumber.required("The range", parts[3])),
+                    TypedNumber.required("The timbre", parts[4]),
                     null,
                     0);
             voices.add(base.as(typed, typed, base.gender(), base.age(), List.of(), tuning));

@@ -32,4 +32,13 @@ public final class TypedNumber {
         double number = Double.parseDouble(text.replace(',', '.'));
         return Math.max(-BEYOND, Math.min(BEYOND, number));
     }
+
+    /** @throws InvalidInput with a sentence when it is no number, or nothing */
+    public static double required(String what, String typed) {
+        Double number = read(what, typed);
+        if (number == null) {
+            throw new InvalidInput(what + " is a number, and there is none.");
+        }
+        return number;
+    }
 }

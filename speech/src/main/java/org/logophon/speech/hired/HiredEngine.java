@@ -21,6 +21,13 @@ import tools.jackson.databind.JsonNode;
  */
 public final class HiredEngine implements SpeechEngine {
 
+    /** 60 dB under full scale: nobody is heard. */
+    private static final double SILENT = 0.001;
+    /** Word times are never quite exact; of a sound that was cut off whole words are missing. */
+    private static final double MOST_WORDS_MISSING = 0.25;
+
+    private static final String AGAIN = " Render it again: the same words aren't charged a second time.";
+
     private final HiredService service;
     private final Charges charges;
 
@@ -59,6 +66,7 @@ public final class HiredEngine implements SpeechEngine {
 
     private static Utterance utterance(JsonNode answer, SentText sent) {
         Sound sound = sound(answer.path("audio").asString(""));
+        requireWhole(sound, answer.path("words"));
         List<WordStart> words = new ArrayList<>();
         List<PhonemeStart> silences = new ArrayList<>();
         for (JsonNode word : answer.path("words")) {
@@ -69,6 +77,23 @@ public final class HiredEngine implements SpeechEngine {
             silences.add(new PhonemeStart(sample(word.path("to").asDouble(0), sound), true));
         }
         return new Utterance(sound, words, silences);
+    }
+
+    /** What isn't kept is asked for again; what is kept would be heard in every take. */
+    private static void requireWhole(Sound sound, JsonNode words) {
+        // no sound at all has no level either
+        if (!(sound.rms(0, sound.samples().length) >= SILENT)) {
+            throw new SpeechFailed("The service of the hired voices gave silence for this text." + AGAIN);
+        }
+        int missing = 0;
+        for (JsonNode word : words) {
+            missing += word.path("from").asDouble(0) > sound.seconds() ? 1 : 0;
+        }
+        if (missing > MOST_WORDS_MISSING * words.size()) {
+            throw new SpeechFailed(
+                    "The service of the hired voices gave a sound for this text that ends before its words do."
+                            + AGAIN);
+        }
     }
 
     private static int sample(double seconds, Sound sound) {

@@ -102,7 +102,7 @@ final class YamlFields {
         }
         Node node = values.get(key);
         try {
-            double number = TypedNumber.read("“" + key + "”", scalar(node, key));
+            double number = TypedNumber.required("“" + key + "”", scalar(node, key));
             if (number < least || number > most) {
                 wrong(node, "“%s” goes from %s to %s.".formatted(key, shown(least), shown(most)));
             }

@@ -76,6 +76,7 @@ class OwnEnginesFileTest {
                 "`id: reader` | `id: Reader One` | line 2: an “id” is small letters",
                 "`- id: reader` | `- id: reader\n  limits: {seconds: 100000}` | line 3: “seconds” goes from 1 to 600",
                 "`- id: reader` | `- id: reader\n  limits: {seconds: soon}` | line 3: “seconds” is a number, and “soon” is none",
+                "`- id: reader` | `- id: reader\n  limits: {seconds: [1]}` | line 3: “seconds” is a number, and there is none",
                 "`- id: reader` | `- id: reader\n  pace: {way: added, semitone: 1}` | line 3: “way” is divided or multiplied, not “added”",
                 "`- id: reader` | `- id: reader\n  limits: 5` | line 3: “limits” is keys with values",
                 "`engines:` | `engine:` | line 1: the file has no “engine”. What it has: engines",
