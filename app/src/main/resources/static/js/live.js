@@ -1,7 +1,24 @@
-// Hears of changes that were made elsewhere: in another window, by a job, by another server.
+// Hears of changes that were made elsewhere: in another window, by a job, by another server; and says it when nobody can be heard.
+
+import { element } from './app.js';
 
 const AGAIN_MS = 2000;
+// the browser comes again after three seconds, and a server that ends is followed by another
+const LOST_MS = 6000;
 const EVERYTHING = { kinds: ['content', 'status', 'delivery', 'findings', 'house'], programme: { all: true } };
+
+const GONE = 'Logophon doesn’t answer. What is on this page stays, and is saved when it does. If it was stopped, start it again.';
+
+/** @param sentence why nothing can be saved now; empty when it can */
+function away(sentence) {
+  const there = document.getElementById('away');
+  if (!sentence) { there?.remove(); return; }
+  if (there) { there.textContent = sentence; return; }
+  const told = element('p', 'notice brick', sentence);
+  told.id = 'away';
+  told.setAttribute('role', 'alert');
+  document.querySelector('header.head')?.after(told);
+}
 
 /**
  * Listens while the page can be seen: a hidden one would take one of the few connections that a browser has, and looks again
@@ -12,6 +29,7 @@ const EVERYTHING = { kinds: ['content', 'status', 'delivery', 'findings', 'house
 export function listen(address, heard, met = () => {}) {
   let source = null;
   let again = null;
+  let lost = null;
   let wasOpen = false;
   let over = false;
 
@@ -19,14 +37,23 @@ export function listen(address, heard, met = () => {}) {
     source?.close();
     source = null;
     clearTimeout(again);
+    unlost();
+  }
+
+  function unlost() {
+    clearTimeout(lost);
+    lost = null;
   }
 
   function open() {
-    close();
-    if (document.hidden || over) return;
+    if (document.hidden || over) { close(); return; }
+    source?.close();
+    clearTimeout(again);
     source = new EventSource(address);
     source.addEventListener('hello', event => {
       document.documentElement.dataset.live = 'true';
+      unlost();
+      away('');
       met(JSON.parse(event.data).stamp, wasOpen);
       wasOpen = true;
     });
@@ -35,10 +62,12 @@ export function listen(address, heard, met = () => {}) {
       if (told.kinds.includes('tidings')) document.dispatchEvent(new CustomEvent('logophon:tidings'));
       heard(told);
     });
+    source.addEventListener('away', event => away(JSON.parse(event.data).sentence));
     source.addEventListener('gone', () => { close(); document.dispatchEvent(new CustomEvent('logophon:gone')); });
     source.addEventListener('error', () => {
       // the browser comes again by itself after a break, but not after an answer that is none
       delete document.documentElement.dataset.live;
+      lost ??= setTimeout(() => away(GONE), LOST_MS);
       clearTimeout(again);
       again = setTimeout(() => { if (over) return; heard(EVERYTHING); if (source?.readyState === EventSource.CLOSED) open(); }, AGAIN_MS);
     });

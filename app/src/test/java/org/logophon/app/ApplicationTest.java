@@ -23,7 +23,7 @@ import org.springframework.test.context.DynamicPropertySource;
 abstract class ApplicationTest {
 
     /** Cuts off every third answer after it has charged for it, and is busy now and then; it doesn't take its time. */
-    static final HiredStandIn STAND_IN = new HiredStandIn(new Temper(13, 0, 3, 0, 0));
+    static final HiredStandIn STAND_IN = new HiredStandIn(new Temper(13, 0, 3, 0, 0, 0));
 
     static final Path WATCHED = watched();
 

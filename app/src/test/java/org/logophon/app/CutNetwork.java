@@ -10,7 +10,7 @@ import java.net.URI;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 
-/** A way to the tests' database on which nothing may get through for a while: nobody is told, as when a cable is out. */
+/** A way to a database on which nothing may get through for a while: nobody is told, as when a cable is out. */
 final class CutNetwork implements AutoCloseable {
 
     private final ServerSocket listening;
@@ -19,8 +19,9 @@ final class CutNetwork implements AutoCloseable {
     private final Condition through = lock.newCondition();
     private boolean cut;
 
-    CutNetwork() throws IOException {
-        database = URI.create(System.getenv("LOGOPHON_DATABASE_URL").substring("jdbc:".length()));
+    /** @param database where it leads to */
+    CutNetwork(URI database) throws IOException {
+        this.database = database;
         listening = new ServerSocket(0, 200, InetAddress.getLoopbackAddress());
         begin(this::accept);
     }
@@ -48,14 +49,23 @@ final class CutNetwork implements AutoCloseable {
     private void accept() {
         try {
             while (true) {
-                Socket here = listening.accept();
-                Socket there = new Socket(database.getHost(), database.getPort());
-                begin(() -> carry(here, there));
-                begin(() -> carry(there, here));
+                lead(listening.accept());
             }
         } catch (IOException closed) {
             cut(false);
         }
+    }
+
+    private void lead(Socket here) throws IOException {
+        Socket there;
+        try {
+            there = new Socket(database.getHost(), database.getPort());
+        } catch (IOException nobodyThere) {
+            here.close();
+            return;
+        }
+        begin(() -> carry(here, there));
+        begin(() -> carry(there, here));
     }
 
     private void carry(Socket from, Socket to) {

@@ -56,6 +56,15 @@ final class EventStream implements AutoCloseable {
         return events.stream().anyMatch(event -> event.startsWith("changed") && event.contains("\"" + kind + "\""));
     }
 
+    /** The last that it was told of the database. */
+    boolean toldAway(boolean away) {
+        return events.stream()
+                .filter(event -> event.startsWith("away"))
+                .reduce((one, later) -> later)
+                .filter(event -> event.contains("\"sentence\":\"\"") != away)
+                .isPresent();
+    }
+
     @Override
     public void close() throws Exception {
         body.close();

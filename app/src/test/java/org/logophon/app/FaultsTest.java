@@ -2,58 +2,59 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Isolated;
-import org.springframework.jdbc.core.JdbcTemplate;
-import tools.jackson.databind.JsonNode;
+import org.logophon.app.FaultyHouse.Fault;
+import org.logophon.core.sound.Sound;
+import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.wav.WavReader;
+import org.logophon.core.wav.WavWriter;
 
 /**
- * Two servers while people save and cues are rendered, and again and again something dies or is cut off, at a moment that
- * nobody chose. How many times is {@code -Dfaults}; each run prints its seed, and {@code -Dfaults.seed} does the same again.
+ * While somebody writes, cues are rendered, a recording is sent and a delivery is built, again and again something dies, is
+ * cut off, is full, slow or lies, at a moment that nobody chose. How many times is {@code -Dfaults}; each run prints its seed,
+ * and {@code -Dfaults.seed} does the same again.
  */
 @Isolated("servers of its own are killed")
 class FaultsTest {
 
     private static final int FAULTS = Integer.getInteger("faults", 3);
-    private static final int CUES = 14;
+    private static final int CUES = 8;
     private static final int LONGEST_WAIT_MILLIS = 2_500;
     private static final int LONGEST_CUT_SECONDS = Integer.getInteger("faults.cut", 8);
+    private static final int DISK_MEGABYTES = 500 + 4 * FAULTS;
     private static final Duration WHOLE_AGAIN = Duration.ofSeconds(180);
+    private static final String SAID = "Fog till noon.";
+    private static final Map<String, String> DELIVERY =
+            Map.of("asked", "true", "parts", "clips", "format", "flac", "pattern", "{number}", "target", "-19");
 
     @TempDir
     private Path folder;
 
-    private final String database = ServerProcess.newDatabase("faults");
-    private final JdbcTemplate tables = ServerProcess.database(database);
-    private int started;
+    private FaultyHouse house;
+    private String rendered;
+    private String delivered;
+    private String recorded;
+    private String hired;
+    private String recordedCue;
+    private Sound said;
 
-    private enum Fault {
-        SERVER_KILLED,
-        WORKER_KILLED,
-        NETWORK_CUT
-    }
-
-    private ServerProcess start(CutNetwork network) {
-        return ServerProcess.start(
-                database,
-                folder.resolve("server" + started++ + ".log"),
-                "--spring.datasource.url=" + ServerProcess.address(database, network.port()));
-    }
-
-    private static String script(int time, int fault) {
+    private static String script(int fault) {
         return String.join(
                 "\n\n",
                 IntStream.range(0, CUES)
-                        .mapToObj(i -> "In the %dth storm, watch %d of %d, the lamp was lit at four."
-                                .formatted(fault, i, time))
+                        .mapToObj(i -> "In the %dth storm, watch %d, the lamp was lit.".formatted(fault, i))
                         .toList());
     }
 
@@ -63,73 +64,155 @@ class FaultsTest {
         System.out.println("Faults, seed " + seed);
         Random random = new Random(seed);
         int first = random.nextInt(Fault.values().length);
-        try (CutNetwork network = new CutNetwork();
-                ServerProcess stays = start(network)) {
-            ServerProcess mayDie = start(network);
-            try {
-                Server here = stays.meet();
-                Server there = mayDie.meet();
-                String project = here.project("Faults", script(0, 0));
+        try (FaultyHouse all = new FaultyHouse(folder, random, LONGEST_CUT_SECONDS, DISK_MEGABYTES)) {
+            house = all;
+            furnish();
+            String words = house.here().project("Words", "Nothing yet.");
+            try (Writer writer = new Writer(house::servers, words, "Nothing yet.", 1)) {
                 for (int i = 1; i <= FAULTS; i++) {
                     // each kind as often as the others
                     Fault fault = Fault.values()[(first + i) % Fault.values().length];
                     String told = "seed " + seed + ", fault " + i + ": " + fault;
-                    String text = script(1, i);
-                    JsonNode saved = Server.parse(here.save(
-                            project,
-                            text,
-                            here.json(project + "/script").get("version").asInt()));
-                    assertThat(saved.get("version").isInt()).as(told).isTrue();
-                    there.post(project + "/render", Map.of("step", "DIRECT"));
-                    TimeUnit.MILLISECONDS.sleep(random.nextInt(LONGEST_WAIT_MILLIS));
-                    switch (fault) {
-                        case SERVER_KILLED -> {
-                            List<ProcessHandle> workers = mayDie.workers();
-                            mayDie.kill();
-                            Server.await(
-                                    told + ": its workers end with it",
-                                    Duration.ofSeconds(20),
-                                    () -> workers.stream().noneMatch(ProcessHandle::isAlive));
-                            mayDie = start(network);
-                            there = mayDie.meet();
-                        }
-                        case WORKER_KILLED -> stays.workers().forEach(ProcessHandle::destroyForcibly);
-                        case NETWORK_CUT -> {
-                            network.cut(true);
-                            TimeUnit.MILLISECONDS.sleep(1_000 + random.nextInt(1_000 * LONGEST_CUT_SECONDS));
-                            network.cut(false);
-                        }
+                    if (house.can(fault)) {
+                        System.out.println(told);
+                        during(fault, i, random, told);
+                        writer.look(told);
+                    } else {
+                        System.out.println(told + " left out: this machine allows no disk of its own");
                     }
-                    whole(here, there, project, text, told);
                 }
-            } finally {
-                mayDie.close();
             }
         }
     }
 
-    private void whole(Server here, Server there, String project, String text, String told) {
-        Server.await(told + ": all is rendered", WHOLE_AGAIN, () -> here.ready(project) == CUES);
-        for (Server server : List.of(here, there)) {
-            assertThat(server.json(project + "/script?text=true").get("text").asString())
-                    .as(told)
-                    .isEqualTo(text);
+    private void furnish() throws Exception {
+        Server here = house.here();
+        rendered = here.project("Rendered", script(0));
+        delivered = here.project("Delivered", "The lens came by sea.\n\nThe crew have one tide.");
+        here.post(delivered + "/render", Map.of());
+        recorded = here.project("Recorded", SAID);
+        recordedCue = here.cues(recorded).get(0).get("id").asString();
+        said = WavReader.read(PersonSaying.wav(0.3, 0.3, SAID));
+        hired = here.project("Hired", "Fog.");
+        Server.await(
+                "a hired voice is listed and cast",
+                WHOLE_AGAIN,
+                () -> here.post(hired + "/cast", Map.of("role", "Narrator", "voice", "hired-rosalind"))
+                        .body()
+                        .contains("speaks Narrator now"));
+        Server.await("what is delivered is rendered", WHOLE_AGAIN, () -> here.ready(delivered) == 2);
+    }
+
+    private void during(Fault fault, int turn, Random random, String told) throws Exception {
+        Server here = house.here();
+        Server there = house.there();
+        save(here, rendered, script(turn));
+        if (turn % 2 == 0) {
+            save(here, hired, "Fog " + turn + ".");
+            assertThat(here.post(hired + "/render", Map.of("agreed", "100")).statusCode())
+                    .isEqualTo(200);
         }
-        assertThat(tables.queryForList("select cue_id from take group by cue_id, recipe having count(*) > 1"))
-                .as(told + ": none is done twice")
+        there.post(rendered + "/render", Map.of());
+        there.post(delivered + "/deliveries", DELIVERY);
+        byte[] sound = saidAgain(turn);
+        CompletableFuture<Void> recording = CompletableFuture.runAsync(() -> send(here, sound));
+        TimeUnit.MILLISECONDS.sleep(random.nextInt(LONGEST_WAIT_MILLIS));
+        house.let(fault, delivered, told);
+        recording.get(WHOLE_AGAIN.toSeconds(), TimeUnit.SECONDS);
+        whole(turn, told);
+    }
+
+    private static void save(Server server, String project, String text) {
+        int version = server.json(project + "/script").get("version").asInt();
+        assertThat(server.save(project, text, version).statusCode()).isEqualTo(200);
+    }
+
+    /** Another recording of the same words: a little softer each time. */
+    private byte[] saidAgain(int turn) throws Exception {
+        ByteArrayOutputStream wav = new ByteArrayOutputStream();
+        WavWriter.write(said.amplified(1 - turn * 5e-4), SampleFormat.PCM_24, null, wav);
+        return wav.toByteArray();
+    }
+
+    /** As the page does: what isn't accepted is sent again. */
+    private void send(Server server, byte[] sound) {
+        Server.await("a recording is accepted", WHOLE_AGAIN, () -> {
+            try {
+                HttpResponse<String> answer =
+                        server.send(server.request(recorded + "/record/cues/" + recordedCue + "?name=1.wav")
+                                .header("X-XSRF-TOKEN", server.token())
+                                .setHeader("Accept", "application/json")
+                                .header("Content-Type", "application/octet-stream")
+                                .POST(HttpRequest.BodyPublishers.ofByteArray(sound)));
+                assertThat(answer.statusCode() == 200
+                                || answer.statusCode() == 503
+                                || answer.statusCode() == 507
+                                || answer.body().contains("Send it again"))
+                        .as(answer.statusCode() + ": " + answer.body())
+                        .isTrue();
+                return answer.statusCode() == 200;
+            } catch (IllegalStateException cutOff) {
+                return false;
+            }
+        });
+    }
+
+    private int count(String sql) {
+        return house.tables().queryForObject(sql, Integer.class);
+    }
+
+    private void whole(int turn, String told) {
+        // what stopped with a sentence is asked for again, as that sentence says
+        Server.await(told + ": all is rendered", WHOLE_AGAIN, () -> renderedOrAskedAgain(rendered, CUES));
+        Server.await(
+                told + ": what was hired is rendered", WHOLE_AGAIN, () -> turn == 1 || renderedOrAskedAgain(hired, 1));
+        Server.await(
+                told + ": what is delivered is built",
+                WHOLE_AGAIN,
+                () -> count("select count(*) from delivery where state = 'building'") == 0);
+        for (Server server : house.servers()) {
+            assertThat(server.json(rendered + "/script?text=true").get("text").asString())
+                    .as(told)
+                    .isEqualTo(script(turn));
+        }
+        assertThat(house.tables().queryForList("select problem from delivery where state <> 'ready'", String.class))
+                .as(told + ": a delivery that isn't there says why")
+                .doesNotContainNull();
+        assertThat(house.tables()
+                        .queryForList("select cue_id from take where cue_id <> '" + recordedCue
+                                + "' group by cue_id, recipe having count(*) > 1"))
+                .as(told + ": none is rendered twice")
                 .isEmpty();
+        assertThat(count("select count(*) from take where cue_id = '" + recordedCue + "'"))
+                .as(told + ": each recording is there, once")
+                .isEqualTo(turn);
         assertThat(
-                        tables.queryForList(
-                                "select id from sound s where samples <> (select sum(length(content)) / (bits / 8) from sound_piece where sound_id = s.id)"))
+                        house.tables()
+                                .queryForList(
+                                        "select id from sound s where samples <> (select sum(length(content)) / (bits / 8) from sound_piece where sound_id = s.id)"))
                 .as(told + ": sound is whole")
                 .isEmpty();
+        assertThat(house.charged())
+                .as(told + ": what was paid is written down, once")
+                .isEqualTo(count("select coalesce(sum(characters), 0) from charge where state = 'charged'"))
+                .isEqualTo(count("select coalesce(sum(characters), 0) from charge"));
         Server.await(
                 told + ": nothing is stuck",
                 Duration.ofSeconds(30),
-                () -> tables.queryForObject("select count(*) from render_claim", Integer.class) == 0
-                        && tables.queryForObject(
-                                        "select count(*) from scheduled_tasks where task_name = 'render-lane'",
-                                        Integer.class)
-                                == 0);
+                () -> count("select count(*) from render_claim") == 0
+                        && count("select count(*) from scheduled_tasks where task_instance <> 'recurring'") == 0);
+    }
+
+    private boolean renderedOrAskedAgain(String project, int cues) {
+        if (house.here().ready(project) == cues) {
+            return true;
+        }
+        if (count("select count(*) from batch_cue where state = 'waiting'") == 0) {
+            assertThat(house.tables()
+                            .queryForList("select problem from batch_cue where state = 'failed'", String.class))
+                    .doesNotContainNull();
+            house.here().post(project + "/render", Map.of("agreed", "100"));
+        }
+        return false;
     }
 }

@@ -3,6 +3,7 @@ package org.logophon.app;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import org.logophon.speech.hired.HiredService;
 import org.logophon.standin.StandIn;
@@ -16,12 +17,34 @@ final class HiredStandIn {
     private final StandIn standIn;
 
     HiredStandIn(Temper temper) {
+        this(0, temper, newFolder());
+        Runtime.getRuntime().addShutdownHook(new Thread(this::close));
+    }
+
+    /** @param port 0 for any. @param folder with its accounts */
+    HiredStandIn(int port, Temper temper, Path folder) {
         try {
-            standIn = new StandIn(0, KEY, temper, Files.createTempDirectory("logophon-standin"), Clock.systemUTC());
+            standIn = new StandIn(port, KEY, temper, folder, Clock.systemUTC());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        Runtime.getRuntime().addShutdownHook(new Thread(standIn::close));
+    }
+
+    private static Path newFolder() {
+        try {
+            return Files.createTempDirectory("logophon-standin");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** From now on. */
+    void become(Temper temper) {
+        standIn.become(temper);
+    }
+
+    void close() {
+        standIn.close();
     }
 
     String address() {

@@ -3,9 +3,12 @@ package org.logophon.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.ResourceLock;
@@ -44,7 +47,7 @@ class LivePageTest extends BrowserTest {
         assertThat(page.locator(".transport .also"))
                 .containsText("also here: writing", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
         // this window's words are on their way while the other one saves
-        page.route("**/script", com.microsoft.playwright.Route::abort);
+        page.route("**/script", Route::abort);
         type(page, "First cue, and longer.\n\nSecond cue.");
         assertThat(page.locator("#saved")).hasText("not saved yet");
         type(other, "First cue.\n\nSecond cue, and longer.");
@@ -117,6 +120,31 @@ class LivePageTest extends BrowserTest {
                         new Page.GetByRoleOptions().setName("On the shelf").setExact(true)))
                 .isVisible();
         shelf.close();
+    }
+
+    /** Nobody finds out by losing words: it is said before anything is saved, and taken back by itself. */
+    @Test
+    void aPageSaysThatNobodyAnswersUntilSomebodyDoes() {
+        String project = newProject("Away", "The lamp was lit at four.");
+        AtomicReference<Consumer<Route>> stream = new AtomicReference<>(route -> route.fulfill(
+                new Route.FulfillOptions().setContentType("text/event-stream").setBody("""
+                        event: hello
+                        data: {"stamp":""}
+
+                        event: away
+                        data: {"sentence":"The database doesn't answer right now."}
+
+                        """)));
+        page.route("**/events", route -> stream.get().accept(route));
+        page.navigate(address() + project + "/write");
+        assertThat(page.locator("#away")).hasText("The database doesn't answer right now.");
+        accessible();
+        stream.set(Route::abort);
+        assertThat(page.locator("#away"))
+                .containsText(
+                        "Logophon doesn’t answer", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+        stream.set(Route::resume);
+        assertThat(page.locator("#away")).isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(20_000));
     }
 
     @Test

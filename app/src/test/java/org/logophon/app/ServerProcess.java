@@ -30,11 +30,6 @@ final class ServerProcess implements AutoCloseable {
                 System.getenv("LOGOPHON_DATABASE_PASSWORD"));
     }
 
-    /** As JDBC names it, by another port of this machine. */
-    static String address(String database, int port) {
-        return source(database).getUrl().replaceAll("//[^/]*/", "//127.0.0.1:" + port + "/");
-    }
-
     static JdbcTemplate database(String name) {
         return new JdbcTemplate(source(name));
     }
@@ -48,6 +43,14 @@ final class ServerProcess implements AutoCloseable {
 
     /** Begins to start; {@link #meet} waits for it. */
     static ServerProcess start(String database, Path log, String... settings) {
+        List<String> with = new ArrayList<>(
+                List.of("--spring.datasource.url=" + source(database).getUrl()));
+        with.addAll(List.of(settings));
+        return start(log, with);
+    }
+
+    /** On the database that the settings name. */
+    static ServerProcess start(Path log, List<String> settings) {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
@@ -58,12 +61,11 @@ final class ServerProcess implements AutoCloseable {
                 Application.class.getName(),
                 "--logophon.workers=1",
                 "--logophon.measure-voices=false"));
-        command.addAll(List.of(settings));
+        command.addAll(settings);
         if (command.stream().noneMatch(setting -> setting.startsWith("--server.port"))) {
             command.add("--server.port=0");
         }
         ProcessBuilder builder = new ProcessBuilder(command);
-        builder.environment().put("LOGOPHON_DATABASE_URL", source(database).getUrl());
         try {
             return new ServerProcess(
                     builder.redirectErrorStream(true)

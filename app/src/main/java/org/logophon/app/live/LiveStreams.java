@@ -13,6 +13,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.logophon.app.live.Change.Kind;
+import org.logophon.app.node.DatabaseSilent;
 import org.logophon.app.rendering.ProgrammeReader;
 import org.logophon.app.rendering.ProgrammeReader.Answer;
 import org.logophon.app.web.DatabaseAway;
@@ -46,6 +47,7 @@ public class LiveStreams {
     private static final UUID SHELF = new UUID(0, 0);
 
     private final ProgrammeReader programmes;
+    private volatile Away away = new Away("");
     private final Map<UUID, Audience> audiences = new ConcurrentHashMap<>();
     private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(TELLERS, work -> {
         Thread thread = new Thread(work, "live-streams");
@@ -85,6 +87,9 @@ public class LiveStreams {
     /** The first that a page is told. @param stamp of the programme as it is */
     record Hello(String stamp) {}
 
+    /** @param sentence what to say for as long as the database is silent; empty when it answers again */
+    record Away(String sentence) {}
+
     /** What a page is told. @param kinds of changes @param programme what differs in it; null when nothing does */
     record Told(List<String> kinds, ProgrammeDelta programme) {}
 
@@ -104,6 +109,9 @@ public class LiveStreams {
         page.onError(error -> gone.run());
         // a page that was away compares what it has with this
         send(key, page, "hello", new Hello(project == null ? "" : programmes.stamp(project)));
+        if (!away.sentence().isEmpty()) {
+            send(key, page, "away", away);
+        }
         return page;
     }
 
@@ -135,6 +143,15 @@ public class LiveStreams {
         for (Kind kind : Kind.values()) {
             audiences.keySet().forEach(key -> note(key, kind));
         }
+    }
+
+    @EventListener
+    void silent(DatabaseSilent database) {
+        away = new Away(database.now() ? DatabaseAway.ON_A_PAGE : "");
+        Away now = away;
+        // whoever takes nothing more mustn't keep the news from the others
+        clock.execute(() ->
+                audiences.forEach((key, audience) -> audience.pages.forEach(page -> send(key, page, "away", now))));
     }
 
     private void note(UUID key, Kind kind) {

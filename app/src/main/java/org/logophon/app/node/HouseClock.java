@@ -31,15 +31,19 @@ final class HouseClock extends Clock {
      * Goes on from what the database said.
      *
      * @param asked when it was asked, by the monotonic clock, in nanoseconds
+     * @return by how much it is later or, negative, earlier than it would have been
      */
-    void heard(Instant time, long asked) {
+    Duration heard(Instant time, long asked) {
         long now = nanos.getAsLong();
         Instant then = time.plusNanos((now - asked) / 2);
         // an answer that took long says less exactly what time it is
         long unsure = Math.max(LITTLE.toNanos(), now - asked);
-        if (Duration.between(instant(), then).abs().toNanos() > unsure) {
-            last = new Sync(then, now);
+        Duration jump = Duration.between(instant(), then);
+        if (jump.abs().toNanos() <= unsure) {
+            return Duration.ZERO;
         }
+        last = new Sync(then, now);
+        return jump;
     }
 
     @Override

@@ -15,6 +15,10 @@ public class Nodes {
     /** Of silence. */
     public static final Duration GONE_AFTER = Duration.ofSeconds(6);
 
+    /** Seen by a clock that went back since then: nobody was there in the future. */
+    public static final String THERE =
+            "node.seen_at between now() - make_interval(secs => :gone) and now() + make_interval(secs => :gone)";
+
     private final JdbcClient jdbc;
 
     Nodes(JdbcClient jdbc) {
@@ -25,7 +29,7 @@ public class Nodes {
     public record Node(UUID id, String name, boolean pages, int renders, Instant begunAt) {}
 
     public List<Node> there() {
-        return jdbc.sql("select * from node where seen_at > now() - make_interval(secs => :gone) order by begun_at, id")
+        return jdbc.sql("select * from node where " + THERE + " order by begun_at, id")
                 .param("gone", GONE_AFTER.toSeconds())
                 .query((row, at) -> new Node(
                         row.getObject("id", UUID.class),

@@ -8,7 +8,7 @@ import java.util.UUID;
  * @param running number of the cue that comes next, empty when nothing waits
  * @param failed  cues that ended with a sentence instead of a take
  * @param paused  true while no more of it is begun
- * @param secondsLeft by the pace of what was rendered last; −1 while nothing is
+ * @param secondsLeft by the pace of what was rendered last, with others’ turns between; −1 while nothing is
  */
 public record Batch(
         UUID id,

@@ -201,12 +201,21 @@ class BatchRepository {
                   from batch b join batch_cue bc on bc.batch_id = b.id join cue c on c.id = bc.cue_id
                   where b.project_id = :project group by b.id
                   order by (count(*) filter (where bc.state = 'waiting') > 0) desc, b.created_at desc limit 1)
-                select latest.*, lately.ends, lately.letters from latest left join lateral (
+                select latest.*, lately.ends, lately.letters, beside.letters as beside_letters
+                from latest join project p on p.id = latest.project_id left join lateral (
                   select array_agg(extract(epoch from done.finished_at)::float8 order by done.finished_at) as ends,
                     array_agg(done.letters order by done.finished_at) as letters
-                  from (select bc.finished_at, length(c.text) as letters from batch_cue bc join cue c on c.id = bc.cue_id
-                    where latest.waiting > 0 and bc.batch_id = latest.id and bc.state in ('done', 'failed')
-                    order by bc.finished_at desc limit :lately) done) lately on true""")
+                  from (select bc.finished_at, length(c.text) as letters from batch_cue bc
+                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id join cue c on c.id = bc.cue_id
+                    where latest.waiting > 0 and bc.state in ('done', 'failed') and bc.finished_at >= latest.created_at
+                      and op.workspace_id = p.workspace_id
+                    order by bc.finished_at desc limit :lately) done) lately on true left join lateral (
+                  select coalesce(sum(least(other.letters, latest.left_letters)), 0) as letters
+                  from (select sum(length(c.text)) as letters from batch_cue bc
+                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id join cue c on c.id = bc.cue_id
+                    where latest.waiting > 0 and bc.state = 'waiting' and b.paused_at is null
+                      and op.workspace_id = p.workspace_id and op.id <> p.id
+                    group by op.id) other) beside on true""")
                 .param("project", project)
                 .param("lately", LATELY)
                 .query(this::batch)
@@ -234,7 +243,7 @@ class BatchRepository {
                 row.getString("running") == null ? "" : row.getString("running"),
                 row.getObject("paused_at") != null,
                 row.getObject("cancelled_at") != null,
-                pace.seconds(row.getLong("left_letters")));
+                pace.seconds(row.getLong("left_letters") + row.getLong("beside_letters")));
     }
 
     private static double seconds(ResultSet row, String column) throws SQLException {

@@ -57,8 +57,8 @@ class RenderClaims {
                 .update();
         Optional<RenderJob> left = takeOver(lane, holder, """
                 c.lane = (select old.lane from render_claim old join batch b on b.id = old.batch_id join project p on p.id = b.project_id
-                  left join node on node.id = old.node_id and node.seen_at > now() - make_interval(secs => :gone)
-                  where p.workspace_id = :workspace and node.id is null limit 1 for no key update of old skip locked)""");
+                  left join node on node.id = old.node_id and %s
+                  where p.workspace_id = :workspace and node.id is null limit 1 for no key update of old skip locked)""".formatted(Nodes.THERE));
         if (left.isPresent()) {
             return left;
         }

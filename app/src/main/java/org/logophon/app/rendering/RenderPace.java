@@ -3,8 +3,11 @@ package org.logophon.app.rendering;
 import java.util.Arrays;
 
 /**
- * How fast a batch is rendered, by what it ended last. How long a cue takes follows from its letters; while it was paused, or
- * no server ran, isn't counted.
+ * How fast a workspace renders, by what it ended last. How long a cue takes follows from its letters; while a batch was paused,
+ * or no server ran, isn't counted.
+ *
+ * <p>Projects have their cues in turn. Until the last cue of one of them is rendered, each of the others has had as much, or all
+ * that it asked for: so much stands between a batch and its end.
  *
  * @param lettersASecond 0 while it isn't known
  */
@@ -21,7 +24,7 @@ record RenderPace(double lettersASecond) {
     /**
      * @param begun   when the batch was asked for, in seconds
      * @param goneOn  when its last pause ended, in seconds; negative infinity for none
-     * @param ends    when each of the last cues ended, in seconds, in order
+     * @param ends    when each of the last cues of the workspace ended since then, in seconds, in order
      * @param letters of each
      */
     static RenderPace of(double begun, double goneOn, double[] ends, int[] letters) {
@@ -47,7 +50,7 @@ record RenderPace(double lettersASecond) {
         return seconds <= 0 || done == 0 ? UNKNOWN : new RenderPace(done / seconds);
     }
 
-    /** @return at least 1; −1 while it isn't known */
+    /** @param lettersLeft of the batch, and of others beside it @return at least 1; −1 while it isn't known */
     long seconds(long lettersLeft) {
         return lettersASecond == 0 ? -1 : Math.max(1, Math.round(lettersLeft / lettersASecond));
     }

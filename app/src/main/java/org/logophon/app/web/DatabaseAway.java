@@ -12,6 +12,10 @@ public final class DatabaseAway {
     public static final String SENTENCE =
             "The database doesn't answer right now. Nothing is lost; wait a moment and try again.";
 
+    /** For whoever has a page open. */
+    public static final String ON_A_PAGE =
+            "The database doesn't answer right now. What is on this page stays, and is saved when it does.";
+
     private DatabaseAway() {}
 
     /** True when the same may well work a moment later. */

@@ -22,6 +22,11 @@ class RequestIds extends OncePerRequestFilter {
     /** One that a balancer gave is kept, so that both logs name it alike. */
     private static final String GIVEN = "[A-Za-z0-9._-]{8,64}";
 
+    /** True on a thread that answers a request. */
+    static boolean underWay() {
+        return MDC.get(IN_LOG) != null;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {

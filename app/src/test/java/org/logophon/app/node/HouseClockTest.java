@@ -33,8 +33,15 @@ class HouseClockTest {
     void whatTheDatabaseSaysIsHalfItsWayOld() {
         long asked = nanos.get();
         pass(Duration.ofMillis(80));
-        clock.heard(NOON.plusSeconds(3_600), asked);
+        assertThat(clock.heard(NOON.plusSeconds(3_600), asked)).isEqualTo(Duration.ofMillis(3_600_000 - 40));
         assertThat(clock.instant()).isEqualTo(NOON.plusSeconds(3_600).plusMillis(40));
+    }
+
+    @Test
+    void itSaysByHowMuchItWentBack() {
+        pass(Duration.ofSeconds(10));
+        assertThat(clock.heard(NOON.minusSeconds(3_600), nanos.get())).isEqualTo(Duration.ofSeconds(-3_610));
+        assertThat(clock.instant()).isEqualTo(NOON.minusSeconds(3_600));
     }
 
     @Test

@@ -174,4 +174,29 @@ class RenderClaimsTest extends SharedApplication {
         assertThat(new Lane(workspace, true, 1).priority()).isGreaterThan(others.priority());
         assertThat(Lane.parse(lane(3).id())).isEqualTo(lane(3));
     }
+
+    /** A cue each second, by turns: ten of one and four of the other are left. */
+    @Test
+    void itsEndIsToldWithTheTurnsOfOthersBetween() {
+        aside(() -> {
+            batches.create(first, cues(first), null, null);
+            batches.create(second, cues(second).subList(0, 6), null, null);
+            for (int i = 0; i < 4; i++) {
+                jdbc.update(
+                        "update batch_cue set state = 'done', finished_at = (select max(created_at) from batch where project_id in (?, ?)) + make_interval(secs => ?) where cue_id = ?",
+                        first,
+                        second,
+                        i + 1,
+                        cues(i % 2 == 0 ? first : second).get(i / 2));
+            }
+            assertThat(left(first)).isEqualTo(10 + 4);
+            assertThat(left(second)).as("the other has as many turns").isEqualTo(4 + 4);
+            batches.pause(second, true);
+            assertThat(left(first)).isEqualTo(10);
+        });
+    }
+
+    private long left(UUID project) {
+        return batches.latest(project).orElseThrow().secondsLeft();
+    }
 }

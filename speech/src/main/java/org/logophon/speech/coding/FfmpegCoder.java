@@ -39,6 +39,13 @@ public final class FfmpegCoder implements Coder {
 
     private static final String UNREADABLE =
             "it isn't sound that is read here. Use WAV, FLAC, MP3, M4A, Opus or OGG, or a video with sound.";
+    private static final String STOPPED = "FFmpeg was stopped from outside, as a full memory does it. Try again.";
+    private static final String STOPPED_READING =
+            "its reading was stopped from outside, as a full memory does it. Send it again.";
+
+    /** SIGKILL, as a status tells it: what FFmpeg was asked for isn't the reason. */
+    private static final int KILLED = 128 + 9;
+
     private static final int DECODING_MINUTES = 10;
 
     private static final int NOTE_SECONDS = 20;
@@ -55,6 +62,13 @@ public final class FfmpegCoder implements Coder {
 
     @Override
     public void code(SoundSource sound, SoundFormat format, Tags tags, Path file) throws IOException {
+        if (!coded(sound, format, tags, file) && !coded(sound, format, tags, file)) {
+            throw new CodingFailed(STOPPED);
+        }
+    }
+
+    /** @return false when FFmpeg was killed half-way: the same may well work again */
+    private static boolean coded(SoundSource sound, SoundFormat format, Tags tags, Path file) throws IOException {
         Path metadata = Files.createTempFile("logophon-tags", ".txt");
         try {
             Files.writeString(
@@ -72,10 +86,12 @@ public final class FfmpegCoder implements Coder {
                 send(sound, in);
             } catch (IOException closed) {
                 // it says itself why it reads no further
-                end(process, errors);
+                if (!end(process, errors)) {
+                    return false;
+                }
                 throw closed;
             }
-            end(process, errors);
+            return end(process, errors);
         } finally {
             Files.deleteIfExists(metadata);
         }
@@ -160,7 +176,7 @@ public final class FfmpegCoder implements Coder {
             process.waitFor();
             errors.join();
             if (process.exitValue() != 0) {
-                throw new CodingFailed(UNREADABLE);
+                throw new CodingFailed(process.exitValue() == KILLED && !late.isDone() ? STOPPED_READING : UNREADABLE);
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
@@ -179,13 +195,15 @@ public final class FfmpegCoder implements Coder {
         }
     }
 
-    private static void end(Process process, Thread errors) throws IOException {
+    /** @return false when it was killed */
+    private static boolean end(Process process, Thread errors) throws IOException {
         try {
             int code = process.waitFor();
             errors.join();
-            if (code != 0) {
+            if (code != 0 && code != KILLED) {
                 throw new CodingFailed("FFmpeg couldn't do it: " + Errors.said(errors));
             }
+            return code == 0;
         } catch (InterruptedException stopped) {
             process.destroyForcibly();
             Thread.currentThread().interrupt();
