@@ -33,7 +33,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
         properties = {"logophon.measure-voices=false", "spring.datasource.hikari.maximum-pool-size=6"})
 class HostileRequestsTest {
 
-    private static final int REQUESTS = Integer.getInteger("hostile.requests", 2_000);
+    private static final int REQUESTS = Integer.getInteger("hostile.requests", 1_000);
     /** Five seconds on a quiet machine; this one runs other tests meanwhile. */
     private static final Duration MOST = Duration.ofSeconds(20);
 

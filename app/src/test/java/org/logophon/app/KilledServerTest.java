@@ -16,9 +16,12 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A server process of its own is killed while it renders 40 cues, again while it delivers them, and started again. */
+@Execution(ExecutionMode.CONCURRENT)
 class KilledServerTest {
 
     private static final int CUES = 40;

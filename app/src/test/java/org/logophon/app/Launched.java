@@ -82,6 +82,8 @@ abstract class Launched {
         builder.environment().put("LOGOPHON_PORT", Integer.toString(port));
         builder.environment().put("LOGOPHON_DATA", data.toString());
         builder.environment().put("LOGOPHON_MEASURE_VOICES", "false");
+        // what runs for a moment needn't be compiled for hours
+        builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
         builder.environment().putAll(settings);
         Process process =
                 builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();

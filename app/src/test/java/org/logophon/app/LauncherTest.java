@@ -10,10 +10,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** The command that keeps database and application running, on a data folder of its own. */
-@Isolated("it starts applications of its own, one after another")
+@Execution(ExecutionMode.CONCURRENT)
 class LauncherTest extends Launched {
 
     @Test

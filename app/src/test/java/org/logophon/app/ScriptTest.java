@@ -15,12 +15,15 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.app.project.SpeakingRates;
 import org.logophon.speech.NativeVoices;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** What becomes of cues, numbers, readings and versions when a script changes. */
+@Execution(ExecutionMode.CONCURRENT)
 class ScriptTest extends ApplicationTest {
 
     @Autowired

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -49,15 +50,19 @@ public class LiveStreams {
     private final ProgrammeReader programmes;
     private volatile Away away = new Away("");
     private final Map<UUID, Audience> audiences = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(TELLERS, work -> {
-        Thread thread = new Thread(work, "live-streams");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(TELLERS, LiveStreams::thread);
+    /** Tells what is told when all others wait for the database. */
+    private final ExecutorService herald = Executors.newSingleThreadExecutor(LiveStreams::thread);
 
     LiveStreams(ProgrammeReader programmes) {
         this.programmes = programmes;
         clock.scheduleAtFixedRate(this::beat, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
+    }
+
+    private static Thread thread(Runnable work) {
+        Thread thread = new Thread(work, "live-streams");
+        thread.setDaemon(true);
+        return thread;
     }
 
     /** Pages of one project, or of the shelf, and what they haven't been told yet. */
@@ -149,8 +154,7 @@ public class LiveStreams {
     void silent(DatabaseSilent database) {
         away = new Away(database.now() ? DatabaseAway.ON_A_PAGE : "");
         Away now = away;
-        // whoever takes nothing more mustn't keep the news from the others
-        clock.execute(() ->
+        herald.execute(() ->
                 audiences.forEach((key, audience) -> audience.pages.forEach(page -> send(key, page, "away", now))));
     }
 
@@ -233,6 +237,7 @@ public class LiveStreams {
     @EventListener(ContextClosedEvent.class)
     void close() {
         clock.shutdownNow();
+        herald.shutdownNow();
         audiences.values().forEach(audience -> audience.pages.forEach(SseEmitter::complete));
     }
 }

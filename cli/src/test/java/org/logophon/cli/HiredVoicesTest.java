@@ -1,4 +1,4 @@
-package org.logophon.standin;
+package org.logophon.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -37,6 +37,8 @@ import org.logophon.speech.hired.Charges;
 import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredRequest;
 import org.logophon.speech.hired.HiredService;
+import org.logophon.standin.StandIn;
+import org.logophon.standin.Temper;
 
 /** Hired voices through the contract, with the stand-in at the other end. */
 class HiredVoicesTest {
