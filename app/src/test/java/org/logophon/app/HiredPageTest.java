@@ -11,7 +11,7 @@ import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Hired voices on the pages, by keyboard: what costs is agreed to on purpose, and never while one passes by. */
-@ResourceLock("hired voices")
+@ResourceLock("the account of what is hired")
 class HiredPageTest extends BrowserTest {
 
     @Autowired

@@ -26,7 +26,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** Hired voices: the price first, nothing paid twice, and a ledger that agrees with the service's own account. */
-@ResourceLock("hired voices")
+@ResourceLock("the account of what is hired")
 class HiredTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(60);

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** Both languages side by side, by keyboard. */
-@ResourceLock("translation")
+@ResourceLock("the account of what is hired")
 class LanguagePageTest extends BrowserTest {
 
     private Locator words(int at) {

@@ -23,7 +23,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A project in another language. */
-@ResourceLock("translation")
+@ResourceLock("the account of what is hired")
 class LanguagesTest extends ApplicationTest {
 
     private static final String SCRIPT = """
