@@ -73,7 +73,7 @@ class KilledServerTest {
                 script.append("On night ")
                         .append(i)
                         .append(" ")
-                        .append("the wind went round to the north-west and the lamp was lit at four. ".repeat(6))
+                        .append("the wind went round to the north-west and the lamp was lit at four. ".repeat(2))
                         .append("\n\n");
             }
             project = server.project("Killed", script.toString());

@@ -97,6 +97,8 @@ final class OneBrowser {
     }
 
     private static void end(Process process, Path profile) {
+        // what Debian starts is a script, which has the browser as its child
+        process.descendants().forEach(ProcessHandle::destroy);
         process.destroy();
         try {
             process.waitFor();
