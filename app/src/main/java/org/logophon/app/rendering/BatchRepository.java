@@ -27,9 +27,8 @@ class BatchRepository {
     private static final double MILLIS_A_SECOND = 1_000;
     private static final int FEW = 9;
     /** Of what was rendered last, enough to tell the pace by. */
-    private static final int LATELY = 60;
-
     private final JdbcClient jdbc;
+
     private final JdbcTemplate batches;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -217,7 +216,7 @@ class BatchRepository {
                       and op.workspace_id = p.workspace_id and op.id <> p.id
                     group by op.id) other) beside on true""")
                 .param("project", project)
-                .param("lately", LATELY)
+                .param("lately", RenderPace.LATELY + 1)
                 .query(this::batch)
                 .optional();
     }

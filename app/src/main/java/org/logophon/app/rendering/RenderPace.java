@@ -15,6 +15,9 @@ record RenderPace(double lettersASecond) {
 
     static final RenderPace UNKNOWN = new RenderPace(0);
 
+    /** Cues that say how fast it goes; more than a turn of each lane, few enough to be of now. */
+    static final int LATELY = 60;
+
     /** So much longer than the usual one, and a gap is one in which no server ran. */
     private static final double PAUSE = 8;
 
@@ -24,17 +27,19 @@ record RenderPace(double lettersASecond) {
     /**
      * @param begun   when the batch was asked for, in seconds
      * @param goneOn  when its last pause ended, in seconds; negative infinity for none
-     * @param ends    when each of the last cues of the workspace ended since then, in seconds, in order
+     * @param ends    when each of the last cues of the workspace ended since then, in seconds, in order: one more than
+     *     {@link #LATELY} where there are as many, of which the first only says when the others began
      * @param letters of each
      */
     static RenderPace of(double begun, double goneOn, double[] ends, int[] letters) {
         if (ends.length == 0) {
             return UNKNOWN;
         }
-        double[] gaps = new double[ends.length];
-        for (int i = 0; i < ends.length; i++) {
+        int first = ends.length > LATELY ? 1 : 0;
+        double[] gaps = new double[ends.length - first];
+        for (int i = first; i < ends.length; i++) {
             double from = i > 0 ? ends[i - 1] : begun;
-            gaps[i] = ends[i] - (from < goneOn && goneOn < ends[i] ? goneOn : from);
+            gaps[i - first] = ends[i] - (from < goneOn && goneOn < ends[i] ? goneOn : from);
         }
         double[] sorted = gaps.clone();
         Arrays.sort(sorted);
@@ -44,7 +49,7 @@ record RenderPace(double lettersASecond) {
         for (int i = 0; i < gaps.length; i++) {
             if (gaps[i] <= longest) {
                 seconds += gaps[i];
-                done += letters[i];
+                done += letters[i + first];
             }
         }
         return seconds <= 0 || done == 0 ? UNKNOWN : new RenderPace(done / seconds);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 
@@ -12,7 +13,6 @@ import org.junit.jupiter.api.Test;
 class RenderPaceTest {
 
     private static final int CUES = 2_000;
-    private static final int LATELY = 60;
     private static final double LETTERS_A_SECOND = 140;
     private static final Percentage CLOSE = Percentage.withPercentage(10);
 
@@ -36,7 +36,7 @@ class RenderPaceTest {
     }
 
     private double told(int done, double goneOn) {
-        int from = Math.max(0, done - LATELY);
+        int from = Math.max(0, done - RenderPace.LATELY - 1);
         RenderPace pace =
                 RenderPace.of(0, goneOn, Arrays.copyOfRange(ends, from, done), Arrays.copyOfRange(letters, from, done));
         return pace.seconds(Arrays.stream(letters, done, CUES).asLongStream().sum());
@@ -45,11 +45,22 @@ class RenderPaceTest {
     @Test
     void theEndIsToldWithinTenPercent() {
         render(-1, 0);
-        for (int done : new int[] {100, 300, 700, 1_000, 1_500}) {
+        for (int done : new int[] {70, 100, 300, 700, 1_000, 1_500}) {
             assertThat(told(done, Double.NEGATIVE_INFINITY))
                     .as("after %d cues", done)
                     .isCloseTo(ends[CUES - 1] - ends[done - 1], CLOSE);
         }
+    }
+
+    /** What was rendered before the last ones took its own time, not theirs. */
+    @Test
+    void howLongItHasTakenSoFarCountsOnce() {
+        double[] ends = IntStream.rangeClosed(1, 200).mapToDouble(i -> i / 10.0).toArray();
+        int[] ten = new int[RenderPace.LATELY + 1];
+        Arrays.fill(ten, 10);
+        double[] last = Arrays.copyOfRange(ends, ends.length - ten.length, ends.length);
+        assertThat(RenderPace.of(0, Double.NEGATIVE_INFINITY, last, ten).lettersASecond())
+                .isCloseTo(100, within(1e-6));
     }
 
     @Test
