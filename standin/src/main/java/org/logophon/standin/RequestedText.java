@@ -1,12 +1,11 @@
 package org.logophon.standin;
 
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.logophon.core.input.StrangersXml;
 import org.logophon.core.reading.Pronunciation;
 import tools.jackson.databind.JsonNode;
 
@@ -26,13 +25,10 @@ record RequestedText(String text, List<Pronunciation> said) {
 
     /** SSML 1.1: {@code phoneme} by IPA; every other element is read through. */
     private static RequestedText ofSsml(String ssml) {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         StringBuilder text = new StringBuilder();
         List<Pronunciation> said = new ArrayList<>();
         try {
-            XMLStreamReader reader = factory.createXMLStreamReader(new StringReader(ssml));
+            XMLStreamReader reader = StrangersXml.read(ssml);
             int silent = 0;
             while (reader.hasNext()) {
                 int event = reader.next();

@@ -1,17 +1,16 @@
 package org.logophon.core.delivery;
 
-import java.io.StringReader;
 import java.io.StringWriter;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.StrangersXml;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.ssml.SsmlReader;
 import org.logophon.core.ssml.SsmlWriter;
@@ -79,11 +78,8 @@ public record ClipNote(String number, String role, String scene, String language
      * @throws InvalidInput with a sentence when it is ours and can't be read
      */
     public static Optional<ClipNote> read(String document) {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(document.strip()));
+            XMLStreamReader xml = StrangersXml.read(document.strip());
             while (xml.hasNext() && xml.next() != XMLStreamConstants.START_ELEMENT) {
                 // what stands before the root says nothing
             }

@@ -1,16 +1,15 @@
 package org.logophon.core.reading;
 
-import java.io.StringReader;
 import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.List;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.StrangersXml;
 
 /**
  * Readings as a pronunciation lexicon (PLS 1.0, W3C Recommendation 14 October 2008): a lexeme has graphemes and an
@@ -65,13 +64,9 @@ public final class ReadingsPls {
     }
 
     static ReadingsFile read(String text) {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        factory.setProperty(XMLInputFactory.IS_COALESCING, true);
         Lexicon lexicon = new Lexicon();
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text));
+            XMLStreamReader xml = StrangersXml.read(text);
             while (xml.hasNext()) {
                 lexicon.read(xml, xml.next());
             }

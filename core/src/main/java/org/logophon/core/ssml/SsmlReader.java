@@ -1,6 +1,5 @@
 package org.logophon.core.ssml;
 
-import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,12 +10,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javax.xml.XMLConstants;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.StrangersXml;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
@@ -59,11 +58,8 @@ public final class SsmlReader {
     }
 
     private Document document(String ssml) {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(ssml));
+            XMLStreamReader xml = StrangersXml.read(ssml);
             while (xml.hasNext()) {
                 switch (xml.next()) {
                     case XMLStreamConstants.START_ELEMENT -> start(xml);
