@@ -216,7 +216,7 @@ class BatchRepository {
                       and op.workspace_id = p.workspace_id and op.id <> p.id
                     group by op.id) other) beside on true""")
                 .param("project", project)
-                .param("lately", RenderPace.LATELY + 1)
+                .param("lately", RenderPace.MOST + 1)
                 .query(this::batch)
                 .optional();
     }

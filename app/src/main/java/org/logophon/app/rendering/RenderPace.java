@@ -15,8 +15,13 @@ record RenderPace(double lettersASecond) {
 
     static final RenderPace UNKNOWN = new RenderPace(0);
 
-    /** Cues that say how fast it goes; more than a turn of each lane, few enough to be of now. */
-    static final int LATELY = 60;
+    /** Cues that say how fast it goes, at least, or those of a minute: more than a turn of each lane, few enough to be of now. */
+    private static final int LATELY = 60;
+
+    private static final double LATELY_SECONDS = 60;
+
+    /** Cues that are looked at. */
+    static final int MOST = 300;
 
     /** So much longer than the usual one, and a gap is one in which no server ran. */
     private static final double PAUSE = 8;
@@ -28,14 +33,14 @@ record RenderPace(double lettersASecond) {
      * @param begun   when the batch was asked for, in seconds
      * @param goneOn  when its last pause ended, in seconds; negative infinity for none
      * @param ends    when each of the last cues of the workspace ended since then, in seconds, in order: one more than
-     *     {@link #LATELY} where there are as many, of which the first only says when the others began
+     *     {@link #MOST} where there are as many, of which the first only says when the others began
      * @param letters of each
      */
     static RenderPace of(double begun, double goneOn, double[] ends, int[] letters) {
         if (ends.length == 0) {
             return UNKNOWN;
         }
-        int first = ends.length > LATELY ? 1 : 0;
+        int first = first(ends);
         double[] gaps = new double[ends.length - first];
         for (int i = first; i < ends.length; i++) {
             double from = i > 0 ? ends[i - 1] : begun;
@@ -53,6 +58,16 @@ record RenderPace(double lettersASecond) {
             }
         }
         return seconds <= 0 || done == 0 ? UNKNOWN : new RenderPace(done / seconds);
+    }
+
+    /** The first that counts. What ended before it says when it began. */
+    private static int first(double[] ends) {
+        int first = ends.length > MOST ? 1 : 0;
+        double now = ends[ends.length - 1];
+        while (ends.length - first > LATELY && ends[first] < now - LATELY_SECONDS) {
+            first++;
+        }
+        return first;
     }
 
     /** @param lettersLeft of the batch, and of others beside it @return at least 1; −1 while it isn't known */

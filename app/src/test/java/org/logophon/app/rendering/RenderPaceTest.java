@@ -36,7 +36,7 @@ class RenderPaceTest {
     }
 
     private double told(int done, double goneOn) {
-        int from = Math.max(0, done - RenderPace.LATELY - 1);
+        int from = Math.max(0, done - RenderPace.MOST - 1);
         RenderPace pace =
                 RenderPace.of(0, goneOn, Arrays.copyOfRange(ends, from, done), Arrays.copyOfRange(letters, from, done));
         return pace.seconds(Arrays.stream(letters, done, CUES).asLongStream().sum());
@@ -55,8 +55,8 @@ class RenderPaceTest {
     /** What was rendered before the last ones took its own time, not theirs. */
     @Test
     void howLongItHasTakenSoFarCountsOnce() {
-        double[] ends = IntStream.rangeClosed(1, 200).mapToDouble(i -> i / 10.0).toArray();
-        int[] ten = new int[RenderPace.LATELY + 1];
+        double[] ends = IntStream.rangeClosed(1, 500).mapToDouble(i -> i / 10.0).toArray();
+        int[] ten = new int[RenderPace.MOST + 1];
         Arrays.fill(ten, 10);
         double[] last = Arrays.copyOfRange(ends, ends.length - ten.length, ends.length);
         assertThat(RenderPace.of(0, Double.NEGATIVE_INFINITY, last, ten).lettersASecond())
