@@ -45,18 +45,24 @@ export async function ask(method, address, body) {
   }
 }
 
+/** Says something under the head of the page, once for each id, until it is taken away. */
+export function underHead(id, ...content) {
+  const there = document.getElementById(id);
+  if (there) { there.replaceChildren(...content); return; }
+  const told = element('p', 'notice brick');
+  told.id = id;
+  told.setAttribute('role', 'alert');
+  told.append(...content);
+  document.querySelector('header.head')?.after(told);
+}
+
 /** What is on the page stays; nothing more is asked for, over and over, that isn't given. */
 function signedOut() {
   if (document.getElementById('signed-out')) return;
-  const told = element('p', 'notice brick');
-  told.id = 'signed-out';
-  told.setAttribute('role', 'alert');
-  told.append('You are signed out. What is on this page stays: ');
   const door = element('a', '', 'sign in again in another window');
   door.href = '/sign-in';
   door.target = '_blank';
-  told.append(door, ', and go on.');
-  document.querySelector('header.head')?.after(told);
+  underHead('signed-out', 'You are signed out. What is on this page stays: ', door, ', and go on.');
   document.dispatchEvent(new CustomEvent('logophon:signed-out'));
 }
 

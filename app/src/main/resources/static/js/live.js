@@ -1,6 +1,6 @@
 // Hears of changes that were made elsewhere: in another window, by a job, by another server; and says it when nobody can be heard.
 
-import { element } from './app.js';
+import { underHead } from './app.js';
 
 const AGAIN_MS = 2000;
 // the browser comes again after three seconds, and a server that ends is followed by another
@@ -11,13 +11,8 @@ const GONE = 'Logophon doesn’t answer. What is on this page stays, and is save
 
 /** @param sentence why nothing can be saved now; empty when it can */
 function away(sentence) {
-  const there = document.getElementById('away');
-  if (!sentence) { there?.remove(); return; }
-  if (there) { there.textContent = sentence; return; }
-  const told = element('p', 'notice brick', sentence);
-  told.id = 'away';
-  told.setAttribute('role', 'alert');
-  document.querySelector('header.head')?.after(told);
+  if (sentence) underHead('away', sentence);
+  else document.getElementById('away')?.remove();
 }
 
 /**
