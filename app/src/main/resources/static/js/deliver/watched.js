@@ -4,6 +4,7 @@ import { ask } from '../app.js';
 
 const part = document.getElementById('watched');
 const told = document.getElementById('watched-told');
+const untold = document.getElementById('watched-untold');
 const watch = document.getElementById('watch');
 const stop = document.getElementById('watch-stop');
 const address = `/projects/${document.getElementById('transport').dataset.project}/watched`;
@@ -14,7 +15,14 @@ async function state() {
   part.hidden = !body.offered;
   watch.hidden = body.folder !== '';
   stop.hidden = body.folder === '';
-  if (body.folder) told.textContent = `Scripts that are put into ${body.folder} become clips beside them, like this project.`;
+  const where = `Scripts that are put into ${body.folder} become clips beside them, like this project.`;
+  if (body.folder && told.textContent !== where) told.textContent = where;
+  untold.replaceChildren(...body.untold.map((sentence) => {
+    const line = document.createElement('li');
+    line.textContent = sentence;
+    return line;
+  }));
+  untold.hidden = body.untold.length === 0;
 }
 
 async function act(path) {
@@ -26,3 +34,5 @@ async function act(path) {
 watch.addEventListener('click', () => act(address));
 stop.addEventListener('click', () => act(`${address}/stop`));
 state();
+// what becomes of scripts is told here while nobody presses anything
+setInterval(() => { if (!document.hidden && !stop.hidden) state(); }, 10_000);

@@ -100,8 +100,18 @@ class LauncherTest extends Launched {
         await("another application is ready", () -> read(log).split("is ready", -1).length == 3);
         assertThat(shelf(port)).isEqualTo(200);
 
+        // the kernel kills all of them at once, and once more when they are there again
+        for (int time = 0; time < 2; time++) {
+            int ready = read(log).split("is ready", -1).length;
+            List<ProcessHandle> together = launcher.descendants().toList();
+            together.forEach(ProcessHandle::destroyForcibly);
+            await("all are gone", () -> together.stream().noneMatch(LauncherTest::runs));
+            await("all are there again", () -> read(log).split("is ready", -1).length > ready);
+            assertThat(shelf(port)).isEqualTo(200);
+        }
+
         // the script is killed in the middle of a package
-        Path half = Files.writeString(data.resolve("temporary/logophon-delivery1.zip"), "half");
+        Path half = Files.writeString(data.resolve("temporary/0/logophon-delivery1.zip"), "half");
         List<ProcessHandle> all = launcher.descendants().toList();
         assertThat(all).hasSizeGreaterThan(1);
         launcher.destroyForcibly().waitFor();

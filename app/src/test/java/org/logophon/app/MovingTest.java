@@ -2,21 +2,14 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -69,10 +62,7 @@ class MovingTest extends ApplicationTest {
     }
 
     private HttpResponse<String> bring(byte[] sent) {
-        return server.send(server.request("/projects/file")
-                .header("Content-Type", "application/octet-stream")
-                .header("X-XSRF-TOKEN", server.token())
-                .POST(HttpRequest.BodyPublishers.ofByteArray(sent)));
+        return ProjectFile.bring(server, "", sent);
     }
 
     private String brought(byte[] sent) {
@@ -152,33 +142,8 @@ class MovingTest extends ApplicationTest {
                 .isEqualTo(2);
     }
 
-    private static Map<String, byte[]> unpacked(byte[] zip) throws IOException {
-        Map<String, byte[]> parts = new LinkedHashMap<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
-            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                parts.put(entry.getName(), in.readAllBytes());
-            }
-        }
-        return parts;
-    }
-
     private byte[] with(String entry, String what, String becomes) throws IOException {
-        Map<String, byte[]> parts = unpacked(file);
-        String text = new String(parts.get(entry), StandardCharsets.UTF_8);
-        assertThat(text).containsPattern(what);
-        parts.put(entry, text.replaceAll(what, becomes).getBytes(StandardCharsets.UTF_8));
-        return packed(parts);
-    }
-
-    private static byte[] packed(Map<String, byte[]> parts) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
-                zip.putNextEntry(new ZipEntry(part.getKey()));
-                zip.write(part.getValue());
-            }
-        }
-        return out.toByteArray();
+        return ProjectFile.with(file, entry, what, becomes);
     }
 
     private void refused(byte[] sent, String sentence) {
@@ -194,15 +159,23 @@ class MovingTest extends ApplicationTest {
     void whatIsNoneOrBrokenOrNewerIsRefusedWithASentenceAndLeavesNothing() throws Exception {
         refused(new byte[0], "no project that Logophon saved");
         refused("PK\3\4 nonsense".getBytes(StandardCharsets.UTF_8), "no project that Logophon saved");
-        refused(packed(Map.of("a.txt", new byte[3])), "no project that Logophon saved");
+        refused(ProjectFile.packed(Map.of("a.txt", new byte[3])), "no project that Logophon saved");
         refused(with("logophon-project.json", "\"format\":1", "\"format\":2"), "newer Logophon");
         refused(with("logophon-project.json", "\"schema\":\\d+", "\"schema\":9999"), "newer Logophon");
-        Map<String, byte[]> parts = unpacked(file);
+        Map<String, byte[]> parts = ProjectFile.unpacked(file);
         parts.keySet().removeIf(name -> name.endsWith(".wav"));
-        refused(packed(parts), "a sound is missing");
-        refused(with("rows/cue.jsonl", "\"anchor\": *\"start\"", "\"anchor\":\"away\""), "some of its rows");
-        refused(with("rows/take.jsonl", "\"origin\": *\\{", "\"origin\":[{\"version\":7}],\"x\":{"), "something in it");
-        refused(with("rows/cue.jsonl", "\\{\"id", "[\"id"), "a line of rows/cue.jsonl");
+        refused(ProjectFile.packed(parts), "a sound is missing");
+        refused(with("rows/cue.jsonl", "\"anchor\": *\"start\"", "\"anchor\":\"away\""), "line 1 of rows/cue.jsonl");
+        refused(with("rows/take.jsonl", "\"origin\": *\\{", "\"origin\":[{\"version\":7}],\"x\":{"), "line 1 of rows/take.jsonl");
+        refused(with("rows/cue.jsonl", "\\{\"id", "[\"id"), "line 1 of rows/cue.jsonl can't be read");
+        refused(with("rows/cue.jsonl", "\"text\": *\"[^\"]+\",", ""), "line 1 of rows/cue.jsonl: text is missing");
+        refused(with("rows/take.jsonl", "\"created_at\": *\"[^\"]+\"", "\"created_at\":\"infinity\""), "created_at is no time");
+        refused(with("rows/happening.jsonl", "\"what\": *\"[^\"]+\"", "\"what\":\"sung\""), "it is no happening");
+        refused(with("rows/role.jsonl", "Keeper", "<b>Somebody</b>"), "its role isn't in rows/role.jsonl");
+        Map<String, byte[]> much = ProjectFile.unpacked(file);
+        String happened = new String(much.get("rows/happening.jsonl"), StandardCharsets.UTF_8).lines().findFirst().orElseThrow();
+        much.put("rows/happening.jsonl", (happened + "\n").repeat(400_000).getBytes(StandardCharsets.UTF_8));
+        refused(ProjectFile.packed(much), "line 100001 of rows/happening.jsonl: there are more than 100,000 rows");
     }
 
     @Test

@@ -2,6 +2,8 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Base64;
@@ -61,10 +63,18 @@ class PeopleTest extends PeopleApplication {
                         .asString())
                 .isEqualTo(then);
         assertThat(again.get(then).statusCode()).isEqualTo(200);
-        for (String elsewhere : new String[] {"//evil.example/", "https://evil.example", "/\\evil.example"}) {
-            assertThat(nobody().get("/sign-in?then=" + elsewhere.replace("\\", "%5C"))
-                            .body())
-                    .doesNotContain("evil.example");
+        for (String elsewhere : new String[] {
+            "//evil.example/", "https://evil.example", "/\\evil.example", "/\t/evil.example", "/\n/evil.example",
+            "/\r\n/evil.example", " //evil.example", "/%09/evil.example", "/projects/..//evil.example", "///evil.example",
+            "/;//evil.example", "\u0000//evil.example", "javascript:evil.example", "/vendor/evil.example", "/evil.example"
+        }) {
+            String typed = URLEncoder.encode(elsewhere, StandardCharsets.UTF_8);
+            assertThat(nobody().get("/sign-in?then=" + typed).body()).as(elsewhere).doesNotContain("evil.example");
+            assertThat(Server.parse(nobody().post("/sign-in", Map.of("name", "morwenna", "phrase", PHRASE, "then", elsewhere)))
+                            .get("address")
+                            .asString())
+                    .as(elsewhere)
+                    .isEqualTo("/");
         }
     }
 
@@ -235,12 +245,18 @@ class PeopleTest extends PeopleApplication {
                         .statusCode())
                 .as("a name that isn't ours")
                 .isEqualTo(400);
-        assertThat(outside.send(outside.request("/actuator/health")
-                                .header("X-Forwarded-Host", "narration.example")
-                                .header("X-Forwarded-Proto", "https"))
-                        .statusCode())
-                .isEqualTo(403);
-        assertThat(outside.get("/actuator/health").statusCode()).isEqualTo(200);
+        for (String path : new String[] {"/actuator/health", "/actuator/prometheus", "/actuator", "/%61ctuator/health"}) {
+            for (String host : new String[] {"narration.example", "localhost", "127.0.0.1"}) {
+                assertThat(outside.send(outside.request(path)
+                                        .header("X-Forwarded-Host", host)
+                                        .header("X-Forwarded-For", "127.0.0.1")
+                                        .header("X-Forwarded-Proto", "https"))
+                                .statusCode())
+                        .as(path + " as " + host)
+                        .isEqualTo(403);
+            }
+            assertThat(outside.get(path).statusCode()).as(path + " without a proxy's word").isEqualTo(403);
+        }
         HttpRequest.Builder enter = outside.request("/sign-in")
                 .header("X-Forwarded-Host", "narration.example")
                 .header("X-Forwarded-Proto", "https")

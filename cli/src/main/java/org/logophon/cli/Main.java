@@ -62,6 +62,9 @@ public final class Main {
         });
         line.setExecutionExceptionHandler((error, command, parsed) -> {
             command.getErr().println(Sentence.of(error));
+            if (error instanceof UnusableOption) {
+                return ExitStatus.USAGE;
+            }
             boolean input = error instanceof InputUnusable
                     || error instanceof IOException
                     || error instanceof UncheckedIOException;

@@ -1,15 +1,16 @@
 package org.logophon.cli;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.logophon.core.delivery.ClipNote;
+import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.delivery.ClipReading;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.ssml.SsmlCue;
@@ -62,9 +63,8 @@ final class RestoreCommand implements Callable<Integer> {
             throw new InputUnusable(
                     "None of these files carries the words of a cue. Give clips that Logophon delivered.");
         }
-        Path part = out.resolveSibling("." + out.getFileName() + ".part");
-        Files.writeString(part, SsmlWriter.document(cues, language.isEmpty() ? "en" : language));
-        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+        String document = SsmlWriter.document(cues, language.isEmpty() ? "en" : language);
+        WholeFile.write(out, file -> file.write(document.getBytes(StandardCharsets.UTF_8)));
         return foreign == 0 ? ExitStatus.DONE : ExitStatus.FAILED;
     }
 

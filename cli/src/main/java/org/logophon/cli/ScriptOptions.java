@@ -115,6 +115,9 @@ public final class ScriptOptions {
     public ReadingList readings(List<String> warnings) throws IOException {
         List<List<org.logophon.core.reading.Reading>> lists = new ArrayList<>();
         for (Path file : readings) {
+            if (Files.isDirectory(file)) {
+                throw new InputUnusable(file + " is a folder. --readings takes a list of readings, CSV or PLS 1.0.");
+            }
             try {
                 ReadingsFile read = ReadingsFile.read(Files.readString(file, StandardCharsets.UTF_8));
                 read.skipped().forEach(sentence -> warnings.add(file + ": " + sentence));

@@ -1,16 +1,20 @@
 package org.logophon.documents;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.logophon.core.delivery.WholeFile;
+import org.logophon.core.digest.Sha256;
+import org.logophon.core.input.InvalidInput;
 
 /** A script that somebody put into a folder, and what is told of it beside it. */
 public record DroppedScript(Path file) {
@@ -32,6 +36,10 @@ public record DroppedScript(Path file) {
             "csv",
             "tsv",
             "ssml");
+    /** Of common file systems. */
+    private static final int LONGEST_NAME_BYTES = 255;
+
+    private static final int DIGEST_DIGITS = 8;
     private static final String DONE = ".done.txt";
     private static final String FAILED = ".failed.txt";
 
@@ -66,13 +74,36 @@ public record DroppedScript(Path file) {
         return name().substring(0, name().lastIndexOf('.'));
     }
 
-    /** Where its clips go: by its name without its ending, and by all of it where another script is called so, too. */
+    /**
+     * Where its clips go: by its name without its ending, and by all of it where another script is called so, too.
+     *
+     * @throws InvalidInput with a sentence when a file or a link stands there
+     */
     public Path clips() throws IOException {
         boolean alone = in(file.getParent()).stream()
                         .filter(other -> other.base().equals(base()))
                         .count()
                 < 2;
-        return file.resolveSibling(alone ? base() : name() + " clips");
+        Path clips = file.resolveSibling(alone ? base() : named(name(), " clips"));
+        if (Files.isSymbolicLink(clips)) {
+            throw new InvalidInput("“%s” is a link, and clips aren't written through links. Move it away."
+                    .formatted(clips.getFileName()));
+        }
+        if (Files.exists(clips) && !Files.isDirectory(clips)) {
+            throw new InvalidInput("“%s” is a file, and the clips need a folder of that name. Move the file away."
+                    .formatted(clips.getFileName()));
+        }
+        return clips;
+    }
+
+    /** All of it. @throws NoSuchFileException when it has gone, or a link stands there by now */
+    public byte[] read() throws IOException {
+        if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+            throw new NoSuchFileException(file.toString());
+        }
+        try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
+            return in.readAllBytes();
+        }
     }
 
     /** Null for one that has gone. */
@@ -82,7 +113,7 @@ public record DroppedScript(Path file) {
 
     private static Looks looks(Path path) throws IOException {
         try {
-            BasicFileAttributes attributes = Files.readAttributes(path, BasicFileAttributes.class);
+            BasicFileAttributes attributes = Files.readAttributes(path, BasicFileAttributes.class, LinkOption.NOFOLLOW_LINKS);
             return new Looks(attributes.size(), attributes.lastModifiedTime().toMillis());
         } catch (NoSuchFileException gone) {
             return null;
@@ -100,16 +131,37 @@ public record DroppedScript(Path file) {
         return false;
     }
 
-    /** Says beside it what became of it, whole or not at all, in place of what was said before. */
+    /**
+     * Says beside it what became of it, whole or not at all, in place of what was said before.
+     *
+     * @throws InvalidInput with a sentence when a folder stands there
+     */
     public void tell(boolean done, String words) throws IOException {
-        String ending = done ? DONE : FAILED;
-        Path part = file.resolveSibling("." + name() + ending + ".part");
-        Files.writeString(part, words);
-        Files.move(part, beside(ending), StandardCopyOption.REPLACE_EXISTING);
-        Files.deleteIfExists(beside(done ? FAILED : DONE));
+        WholeFile.write(beside(done ? DONE : FAILED), out -> out.write(words.getBytes(StandardCharsets.UTF_8)));
+        Path other = beside(done ? FAILED : DONE);
+        if (!Files.isDirectory(other, LinkOption.NOFOLLOW_LINKS)) {
+            Files.deleteIfExists(other);
+        }
     }
 
     private Path beside(String ending) {
-        return file.resolveSibling(name() + ending);
+        return file.resolveSibling(named(name(), ending));
+    }
+
+    /** A name with something after it, as long as a name can be: of a longer one the end goes, and a digest tells it from others. */
+    private static String named(String name, String ending) {
+        if (bytes(name + ending) <= LONGEST_NAME_BYTES) {
+            return name + ending;
+        }
+        String digest = "~" + Sha256.hex(name).substring(0, DIGEST_DIGITS);
+        int end = name.length();
+        while (bytes(name.substring(0, end) + digest + ending) > LONGEST_NAME_BYTES) {
+            end = name.offsetByCodePoints(end, -1);
+        }
+        return name.substring(0, end) + digest + ending;
+    }
+
+    private static int bytes(String name) {
+        return name.getBytes(StandardCharsets.UTF_8).length;
     }
 }

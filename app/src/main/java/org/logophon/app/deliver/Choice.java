@@ -8,6 +8,8 @@ import org.logophon.app.web.Refused;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.Wishes;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.Parts;
 
@@ -38,6 +40,10 @@ public record Choice(
             return id.isEmpty();
         }
     }
+
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
 
     public static final Choice USUAL =
             choice(List.of("clips", "captions", "timeline", "markers", "sheet"), "wav", false);
@@ -73,6 +79,15 @@ public record Choice(
                 List.of("srt", "vtt"),
                 title,
                 false);
+    }
+
+    /** As it is kept. What was kept by an older version says nothing of what it didn't know. */
+    public static Choice read(String json) {
+        return JSON.readValue(json, Choice.class);
+    }
+
+    String written() {
+        return JSON.writeValueAsString(this);
     }
 
     SoundFormat sound() {

@@ -3,17 +3,10 @@ package org.logophon.app.deliver;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Table {@code delivery_choice}: what a project's next delivery holds. */
 @Repository
 class ChoiceRepository {
-
-    private static final JsonMapper JSON = JsonMapper.builder()
-            // what was kept by an older version says nothing of what it didn't know
-            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-            .build();
 
     private final JdbcClient jdbc;
 
@@ -26,14 +19,14 @@ class ChoiceRepository {
                 .param("project", project)
                 .query(String.class)
                 .optional()
-                .map(ChoiceRepository::read)
+                .map(Choice::read)
                 .orElse(Choice.USUAL);
     }
 
     void keep(UUID project, Choice choice) {
         jdbc.sql("""
                 insert into delivery_choice (project_id, choice) values (:project, cast(:choice as jsonb))
-                on conflict (project_id) do update set choice = excluded.choice""").param("project", project).param("choice", written(choice)).update();
+                on conflict (project_id) do update set choice = excluded.choice""").param("project", project).param("choice", choice.written()).update();
     }
 
     /** The name of the project's folder, which stays once it has one. @param wished for the first time */
@@ -46,13 +39,5 @@ class ChoiceRepository {
                 .param("project", project)
                 .query(String.class)
                 .single();
-    }
-
-    static String written(Choice choice) {
-        return JSON.writeValueAsString(choice);
-    }
-
-    static Choice read(String json) {
-        return JSON.readValue(json, Choice.class);
     }
 }

@@ -48,7 +48,7 @@ class DeliveryRepository {
                 .param("file", slug + "_delivery-" + ordinal + ".zip")
                 .param("pattern", namePattern)
                 .param("lufs", targetLufs)
-                .param("choice", ChoiceRepository.written(choice))
+                .param("choice", choice.written())
                 .param("since", since)
                 .param("script", scriptVersion)
                 .param("now", now())
@@ -133,7 +133,7 @@ class DeliveryRepository {
                 row.getString("file_name"),
                 row.getString("name_pattern"),
                 row.getObject("target_lufs", Double.class),
-                row.getString("choice") == null ? null : ChoiceRepository.read(row.getString("choice")),
+                row.getString("choice") == null ? null : Choice.read(row.getString("choice")),
                 row.getObject("since", Integer.class),
                 row.getString("state"),
                 row.getInt("done"),

@@ -26,7 +26,7 @@ class SetRepository {
                         "select name, choice from delivery_set where workspace_id = :workspace order by lower(name), name")
                 .param("workspace", visits.workspace())
                 .query((row, at) ->
-                        new Named("", row.getString("name"), ChoiceRepository.read(row.getString("choice"))))
+                        new Named("", row.getString("name"), Choice.read(row.getString("choice"))))
                 .list());
         return all;
     }
@@ -38,7 +38,7 @@ class SetRepository {
                 on conflict (workspace_id, name) do update set choice = excluded.choice""")
                 .param("workspace", visits.workspace())
                 .param("name", name)
-                .param("choice", ChoiceRepository.written(choice))
+                .param("choice", choice.written())
                 .update();
     }
 

@@ -93,13 +93,38 @@ class DroppedRepository {
                 insert into dropped_script (like_project_id, name, bytes, changed_millis, project_id, state)
                 values (:like, :name, :bytes, :changed, :project, :state)
                 on conflict (like_project_id, name) do update set bytes = excluded.bytes, changed_millis = excluded.changed_millis,
-                project_id = excluded.project_id, state = excluded.state""")
+                project_id = excluded.project_id, state = excluded.state, untold = null""")
                 .param("like", like)
                 .param("name", row.name())
                 .param("bytes", row.looks().bytes())
                 .param("changed", row.looks().changedMillis())
                 .param("project", row.project())
                 .param("state", row.state().id())
+                .update();
+    }
+
+    /** What became of a script, where it can't be told beside it: nothing more is done for it until it changes. */
+    void cannotBeTold(UUID like, String name, String sentence) {
+        jdbc.sql("update dropped_script set state = :ended, untold = :sentence where like_project_id = :like and name = :name")
+                .param("ended", State.ENDED.id())
+                .param("sentence", sentence)
+                .param("like", like)
+                .param("name", name)
+                .update();
+    }
+
+    List<String> untold(UUID like) {
+        return jdbc.sql("select untold from dropped_script where like_project_id = :like and untold is not null order by name")
+                .param("like", like)
+                .query(String.class)
+                .list();
+    }
+
+    /** What was told of scripts that have gone is told no more. @param names those that are there */
+    void keepOnly(UUID like, List<String> names) {
+        jdbc.sql("update dropped_script set untold = null where like_project_id = :like and untold is not null and name <> all (:names)")
+                .param("like", like)
+                .param("names", names.toArray(String[]::new))
                 .update();
     }
 }

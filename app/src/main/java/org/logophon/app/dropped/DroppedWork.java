@@ -1,7 +1,6 @@
 package org.logophon.app.dropped;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +69,11 @@ class DroppedWork {
         this.writing = writing;
     }
 
-    /** @param like project whose settings hold @return the script as it is now */
+    /**
+     * @param like project whose settings hold
+     * @return the script as it is now
+     * @throws InvalidInput with a sentence when nothing can be told beside it
+     */
     Row step(UUID like, DroppedScript script, Row row) throws IOException {
         try {
             return switch (row.state()) {
@@ -90,7 +93,7 @@ class DroppedWork {
             throw new Refused(script.name() + " is over " + (Documents.MOST_BYTES >> 20)
                     + " MB, which no script is. Take the pictures out, or save it as text.");
         }
-        OpenedDocument opened = DocumentOpener.open(script.name(), Files.readAllBytes(script.file()), Map.of());
+        OpenedDocument opened = DocumentOpener.open(script.name(), script.read(), Map.of());
         UUID project = row.project();
         if (project == null || table.find(project).isEmpty()) {
             project = copies.like(

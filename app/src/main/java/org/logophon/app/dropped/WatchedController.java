@@ -1,5 +1,6 @@
 package org.logophon.app.dropped;
 
+import java.util.List;
 import java.util.UUID;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.SentenceAnswer;
@@ -22,14 +23,18 @@ class WatchedController {
         this.projects = projects;
     }
 
-    /** @param offered true when the settings name a root @param folder empty for none */
-    record Watching(boolean offered, String folder) {}
+    /**
+     * @param offered true when the settings name a root
+     * @param folder  empty for none
+     * @param untold  sentences about scripts beside which nothing can be written
+     */
+    record Watching(boolean offered, String folder, List<String> untold) {}
 
     @GetMapping
     Watching state(@PathVariable UUID id) {
         projects.require(id);
         return new Watching(
-                folders.offered(), folders.folder(id).map(Object::toString).orElse(""));
+                folders.offered(), folders.folder(id).map(Object::toString).orElse(""), folders.untold(id));
     }
 
     @PostMapping

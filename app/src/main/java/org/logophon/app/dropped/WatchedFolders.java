@@ -2,7 +2,9 @@ package org.logophon.app.dropped;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.logophon.app.dropped.DroppedRepository.Row;
@@ -14,6 +16,7 @@ import org.logophon.app.web.Refused;
 import org.logophon.core.delivery.Slug;
 import org.logophon.documents.DroppedScript;
 import org.logophon.documents.DroppedScript.Looks;
+import org.logophon.core.input.InvalidInput;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -78,6 +81,11 @@ class WatchedFolders {
         table.stop(project);
     }
 
+    /** What could be told beside no script, as sentences. */
+    List<String> untold(UUID project) {
+        return table.untold(project);
+    }
+
     /** One look into all of them: each script is brought one step on. */
     void look() {
         for (Watched watched : table.folders()) {
@@ -86,13 +94,36 @@ class WatchedFolders {
                 continue;
             }
             try {
-                for (DroppedScript script : DroppedScript.in(folder)) {
-                    look(watched.like(), script);
+                if (!folder.toRealPath().getParent().equals(Path.of(root).toRealPath())) {
+                    LOG.warn("The watched folder {} leads elsewhere, and isn't looked into.", watched.name());
+                    continue;
                 }
+                List<DroppedScript> scripts = DroppedScript.in(folder);
+                table.keepOnly(
+                        watched.like(), scripts.stream().map(DroppedScript::name).toList());
+                scripts.forEach(script -> alone(watched.like(), script));
             } catch (IOException away) {
-                LOG.warn("A watched folder can't be looked into or written to: {}", away.getMessage());
+                LOG.warn("A watched folder can't be looked into: {}", away.getMessage());
             }
         }
+    }
+
+    /** Each script stands for itself: what can't be told beside it is told on the page, and the others go on. */
+    private void alone(UUID like, DroppedScript script) {
+        try {
+            look(like, script);
+        } catch (NoSuchFileException gone) {
+            // somebody took it out in the meantime
+        } catch (IOException | InvalidInput inTheWay) {
+            table.cannotBeTold(like, script.name(), sentence(script, inTheWay));
+        }
+    }
+
+    private static String sentence(DroppedScript script, Exception inTheWay) {
+        String why = inTheWay instanceof InvalidInput
+                ? inTheWay.getMessage()
+                : "Logophon can't write beside it. Give it the right to, and save the script again.";
+        return script.name() + ": " + why;
     }
 
     private void look(UUID like, DroppedScript script) throws IOException {

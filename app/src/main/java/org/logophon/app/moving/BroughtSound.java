@@ -82,4 +82,27 @@ class BroughtSound {
         row.put("id", here.toString());
         row.putNull("recipe");
     }
+
+    /**
+     * A sound file of the project is the importing workspace's; one that comes with Logophon is the one that is here.
+     *
+     * @param row becomes the row to insert; empty for none
+     */
+    void file(ObjectNode row, UUID workspace, UUID project, Names names) {
+        UUID id = UUID.fromString(row.get("id").asString());
+        Optional<UUID> shipped = jdbc.sql("""
+                select id from sound_file where workspace_id is null and project_id is null and name = :name
+                and cast(sound_id as text) = :sound limit 1""")
+                .param("name", row.path("name").asString(""))
+                .param("sound", row.path("sound_id").asString(""))
+                .query(UUID.class)
+                .optional();
+        if (shipped.isPresent()) {
+            names.again(id, shipped.get());
+            row.removeAll();
+            return;
+        }
+        row.put("workspace_id", workspace.toString());
+        row.put("project_id", project.toString());
+    }
 }

@@ -2,6 +2,7 @@ package org.logophon.app.moving;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -31,16 +32,24 @@ final class Names {
             "to_cue");
 
     private final JsonMapper json;
+    /** Voices that are somebody's own, and the row that they are. */
+    private static final Pattern OWN_VOICE = Pattern.compile("(house-|recording:|recast:)(" + ID.pattern() + ")");
+
     private final Map<String, String> here = new HashMap<>();
     private final Set<String> come = new HashSet<>();
+    private final Map<String, String> nobodys = new HashMap<>();
 
     Names(JsonMapper json) {
         this.json = json;
     }
 
+    static boolean isId(String typed) {
+        return ID.matcher(typed).matches();
+    }
+
     /** @param why it is broken when this is no id */
     static UUID id(String typed, String why) {
-        if (!ID.matcher(typed).matches()) {
+        if (!isId(typed)) {
             throw ProjectZip.broken(why);
         }
         return UUID.fromString(typed);
@@ -60,6 +69,12 @@ final class Names {
         return here.put(there.toString(), called.toString()) == null;
     }
 
+    /** Another id for what was called one already. */
+    void again(UUID called, UUID now) {
+        here.replaceAll((there, id) -> id.equals(called.toString()) ? now.toString() : id);
+        come.add(now.toString());
+    }
+
     Optional<UUID> of(String there) {
         return Optional.ofNullable(here.get(there)).map(UUID::fromString);
     }
@@ -68,11 +83,28 @@ final class Names {
         return come.contains(id);
     }
 
-    /** A row with the ids that its things have here, wherever in it they stand. */
+    /**
+     * A row with the ids that its things have here, wherever in it they stand. A voice that didn't come with the file, and
+     * isn't this workspace's, gets an id that nobody has: it may be another workspace's.
+     */
     ObjectNode renamed(ObjectNode row) {
         String text = ID.matcher(row.toString())
                 .replaceAll(id -> Matcher.quoteReplacement(here.getOrDefault(id.group(), id.group())));
+        text = OWN_VOICE
+                .matcher(text)
+                .replaceAll(voice -> Matcher.quoteReplacement(voice.group(1) + known(voice.group(2))));
         return (ObjectNode) json.readTree(text);
+    }
+
+    private String known(String id) {
+        return came(id)
+                ? id
+                : nobodys.computeIfAbsent(id, unknown -> UUID.randomUUID().toString());
+    }
+
+    /** What this workspace has of its own, and a file may name. */
+    void own(List<UUID> ids) {
+        ids.forEach(id -> come.add(id.toString()));
     }
 
     /** Nothing of another project is named, whatever a file says. */

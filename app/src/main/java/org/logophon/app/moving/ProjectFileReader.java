@@ -9,10 +9,10 @@ import java.util.zip.ZipException;
 import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.CueRepository;
 import org.logophon.app.project.Project;
-import org.logophon.app.voices.HouseVoice;
 import org.logophon.app.web.Refused;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.BadSqlGrammarException;
+import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -33,6 +33,8 @@ class ProjectFileReader {
     private final JdbcClient jdbc;
     private final CueRepository cues;
     private final BroughtSound sounds;
+    private final BroughtVoices voices;
+    private final TableColumns tables;
     private final SchemaVersion schema;
     private final DiskRoom room;
     private final Opened opened;
@@ -43,6 +45,8 @@ class ProjectFileReader {
             JdbcClient jdbc,
             CueRepository cues,
             BroughtSound sounds,
+            BroughtVoices voices,
+            TableColumns tables,
             SchemaVersion schema,
             DiskRoom room,
             Opened opened,
@@ -51,6 +55,8 @@ class ProjectFileReader {
         this.jdbc = jdbc;
         this.cues = cues;
         this.sounds = sounds;
+        this.voices = voices;
+        this.tables = tables;
         this.schema = schema;
         this.room = room;
         this.opened = opened;
@@ -66,7 +72,7 @@ class ProjectFileReader {
         try (ProjectZip zip = ProjectZip.open(file, json, schema.newest())) {
             room.need(zip.declared());
             return transaction.execute(status -> new Bringing(zip, workspace).project());
-        } catch (DataIntegrityViolationException | BadSqlGrammarException unfit) {
+        } catch (DataIntegrityViolationException | BadSqlGrammarException | UncategorizedSQLException unfit) {
             throw ProjectZip.broken("some of its rows can't be");
         }
     }
@@ -77,6 +83,7 @@ class ProjectFileReader {
         private final ProjectZip zip;
         private final UUID workspace;
         private final Names names = new Names(json);
+        private final RowCheck check = new RowCheck(tables);
         private final List<Kept> kept = new ArrayList<>();
         private UUID project;
 
@@ -90,7 +97,12 @@ class ProjectFileReader {
 
         UUID project() {
             try {
-                zip.rows(ProjectFileWriter.VOICES, this::voice);
+                names.own(voices.of(workspace));
+                zip.rows(ProjectFileWriter.VOICES, row -> {
+                    check.check(RowCheck.VOICES, row);
+                    voices.bring(row.columns(), workspace, names)
+                            .ifPresent(voice -> insert(RowCheck.VOICES.name(), List.of(voice)));
+                });
                 for (ProjectTable table : ProjectTable.ALL) {
                     rows(table);
                 }
@@ -114,11 +126,12 @@ class ProjectFileReader {
         private void rows(ProjectTable table) throws IOException {
             List<ObjectNode> rows = new ArrayList<>();
             zip.rows(table.entry(), row -> {
-                row.remove(table.stays());
+                row.columns().remove(table.stays());
+                check.check(table, row);
                 if (table.owned()) {
-                    names.own(table.name(), row);
+                    names.own(table.name(), row.columns());
                 }
-                ObjectNode here = fit(table, row, names.renamed(row));
+                ObjectNode here = fit(table, row.columns(), names.renamed(row.columns()));
                 if (here.isEmpty()) {
                     return;
                 }
@@ -158,7 +171,8 @@ class ProjectFileReader {
                     }
                 }
                 case "speech" -> sounds.speech(here, names);
-                case "sound_file" -> here.put("project_id", String.valueOf(project));
+                case "sound_file" -> sounds.file(here, workspace, project, names);
+                case "reading" -> here.put("project_id", String.valueOf(project));
                 case "recording" -> {
                     if (!names.came(here.path("cleaned_from_id").asString(""))) {
                         here.putNull("cleaned_from_id");
@@ -171,29 +185,6 @@ class ProjectFileReader {
                 default -> {}
             }
             return here;
-        }
-
-        /** A voice of the house comes along, unless this workspace has the same one. */
-        private void voice(ObjectNode row) {
-            String id = row.path("id").asString("");
-            UUID own = Names.id(
-                    id.startsWith(HouseVoice.PREFIX) ? id.substring(HouseVoice.PREFIX.length()) : "",
-                    "a voice has no id of its own");
-            boolean known = jdbc.sql("""
-                    select exists (select 1 from house_voice v where v.id = :id and v.workspace_id = :workspace
-                    and to_jsonb(v) @> cast(:row as jsonb) - 'changed_at')""")
-                    .param("id", id)
-                    .param("workspace", workspace)
-                    .param("row", row.toString())
-                    .query(Boolean.class)
-                    .single();
-            if (!known) {
-                UUID here = UUID.randomUUID();
-                names.become(own, here);
-                row.put("id", HouseVoice.PREFIX + here);
-                row.put("workspace_id", workspace.toString());
-                insert("house_voice", List.of(row));
-            }
         }
 
         /** Two of one name couldn't be told apart on the shelf. */
@@ -215,14 +206,8 @@ class ProjectFileReader {
         if (rows.isEmpty()) {
             return;
         }
-        List<String> columns = jdbc
-                .sql(
-                        "select column_name from information_schema.columns where table_schema = 'public' and table_name = :table order by ordinal_position")
-                .param("table", table)
-                .query(String.class)
-                .list()
-                .stream()
-                .filter(column -> rows.get(0).has(column))
+        List<String> columns = tables.of(table).keySet().stream()
+                .filter(column -> rows.stream().anyMatch(row -> row.has(column)))
                 .toList();
         String names = String.join(", ", columns);
         jdbc.sql("insert into %1$s (%2$s) select %2$s from jsonb_populate_recordset(null::%1$s, cast(:rows as jsonb))"

@@ -77,7 +77,8 @@ class ProjectFileWriter {
                     zip,
                     VOICES,
                     "house_voice",
-                    "t.id in (select voice_id from role where project_id = :project)",
+                    "t.id in (select voice_id from role where project_id = :project)"
+                            + " and t.workspace_id = (select workspace_id from project where id = :project)",
                     project.id(),
                     List.of("workspace_id"),
                     row -> {});

@@ -50,7 +50,7 @@ final class ProjectZip implements AutoCloseable {
     /** What is done with a row. */
     interface RowReader {
 
-        void read(ObjectNode row) throws IOException;
+        void read(ImportedRow row) throws IOException;
     }
 
     /**
@@ -115,17 +115,27 @@ final class ProjectZip implements AutoCloseable {
         if (found == null) {
             return;
         }
+        int number = 0;
         try (Reader lines = new BufferedReader(
                 new InputStreamReader(zip.getInputStream(found), StandardCharsets.UTF_8.newDecoder()))) {
             for (String line = line(lines); line != null; line = line(lines)) {
-                if (!(json.readTree(line) instanceof ObjectNode row)) {
-                    throw broken("a line of " + entry + " is no row");
-                }
-                reader.read(row);
+                number++;
+                reader.read(row(entry, number, line));
             }
-        } catch (JacksonException | CharacterCodingException none) {
-            throw broken("a line of " + entry + " can't be read");
+        } catch (CharacterCodingException none) {
+            throw broken("line %d of %s can't be read".formatted(number + 1, entry));
         }
+    }
+
+    private ImportedRow row(String entry, int number, String line) {
+        try {
+            if (json.readTree(line) instanceof ObjectNode columns) {
+                return new ImportedRow(entry, number, columns);
+            }
+        } catch (JacksonException none) {
+            // said below
+        }
+        throw broken("line %d of %s can't be read".formatted(number, entry));
     }
 
     /** Null at the end. */

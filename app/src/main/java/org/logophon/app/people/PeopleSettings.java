@@ -57,6 +57,11 @@ public record PeopleSettings(
     }
 
     @Override
+    public boolean peopleComeIn() {
+        return on;
+    }
+
+    @Override
     public String publicHost() {
         return publicAddress.isEmpty() ? null : host(publicAddress);
     }

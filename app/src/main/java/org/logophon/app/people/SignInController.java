@@ -5,6 +5,7 @@ import org.logophon.app.disk.NeedsNoRoom;
 import org.logophon.app.people.InvitationRepository.Invitation;
 import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.NotFound;
+import org.logophon.app.web.OwnAddress;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +25,7 @@ class SignInController {
     private final Invitations invitations;
     private final Members members;
     private final PersonRepository people;
+    private final OwnAddress addresses;
 
     SignInController(
             PeopleSettings settings,
@@ -31,13 +33,15 @@ class SignInController {
             Sessions sessions,
             Invitations invitations,
             Members members,
-            PersonRepository people) {
+            PersonRepository people,
+            OwnAddress addresses) {
         this.settings = settings;
         this.signIn = signIn;
         this.sessions = sessions;
         this.invitations = invitations;
         this.members = members;
         this.people = people;
+        this.addresses = addresses;
     }
 
     @ModelAttribute
@@ -49,7 +53,7 @@ class SignInController {
 
     @GetMapping("/sign-in")
     String door(@RequestParam(defaultValue = "/") String then, Model model) {
-        model.addAttribute("then", inside(then));
+        model.addAttribute("then", addresses.orShelf(then));
         return "sign-in";
     }
 
@@ -62,7 +66,7 @@ class SignInController {
             @RequestParam(defaultValue = "/") String then,
             HttpServletRequest request) {
         sessions.begin(request, signIn.enter(name, phrase));
-        return new AddressAnswer(inside(then));
+        return new AddressAnswer(addresses.orShelf(then));
     }
 
     @GetMapping("/join/{token}")
@@ -112,12 +116,5 @@ class SignInController {
         sessions.end(request);
         sessions.endAll(invitations.renew(token, phrase));
         return new AddressAnswer("/sign-in");
-    }
-
-    /** An address of this server, and of no other. */
-    private static String inside(String then) {
-        return then.startsWith("/") && !then.startsWith("//") && !then.contains("\\") && then.length() < 2_000
-                ? then
-                : "/";
     }
 }

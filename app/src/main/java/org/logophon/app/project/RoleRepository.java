@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.project.take.RecordingRepository;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.recording.Cleaning;
@@ -87,7 +88,7 @@ public class RoleRepository {
                 .param("name", name)
                 .query(String.class)
                 .optional()
-                .map(kept -> JSON.readValue(kept, Cleaning.class));
+                .map(RecordingRepository::cleaning);
     }
 
     public void cleaned(UUID project, String name, Cleaning cleaning) {

@@ -5,7 +5,7 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The column that says which take's levels a cue follows; null for those of its project and role. */
-final class TakenColumn {
+public final class TakenColumn {
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -14,7 +14,7 @@ final class TakenColumn {
 
     private TakenColumn() {}
 
-    static TakenDirection read(String json) {
+    public static TakenDirection read(String json) {
         return json == null ? null : JSON.readValue(json, TakenDirection.class);
     }
 

@@ -9,12 +9,10 @@ import org.logophon.app.page.Ago;
 import org.logophon.app.page.Durations;
 import org.logophon.app.people.Visits;
 import org.logophon.app.project.CueState;
-import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.ProjectSummaries;
 import org.logophon.app.project.ProjectSummary;
 import org.logophon.app.project.ProjectUpkeep;
-import org.logophon.app.web.Refused;
 import org.springframework.stereotype.Service;
 
 /** The list of projects. */
@@ -145,18 +143,5 @@ class Shelf {
             return CueState.PROBLEM;
         }
         return project.toRender() > 0 ? CueState.CHANGED : CueState.READY;
-    }
-
-    /** @throws Refused with a sentence when a name can't be one */
-    static String checkedName(String name) {
-        String plain = name.strip().replaceAll("\\p{Cntrl}", " ").replaceAll("\\s+", " ");
-        if (plain.isEmpty()) {
-            throw new Refused("A project needs a name. Type one.");
-        }
-        if (plain.length() > Project.LONGEST_NAME) {
-            throw new Refused("A project's name has " + Project.LONGEST_NAME + " characters at most, and this one has "
-                    + plain.length() + ".");
-        }
-        return plain;
     }
 }

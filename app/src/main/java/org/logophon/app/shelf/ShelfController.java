@@ -7,6 +7,7 @@ import org.logophon.app.page.TargetTime;
 import org.logophon.app.people.Visits;
 import org.logophon.app.project.Project;
 import org.logophon.app.project.ProjectCopy;
+import org.logophon.app.project.ProjectName;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
 import org.logophon.speech.heard.Recogniser;
@@ -73,14 +74,14 @@ class ShelfController {
 
     @PostMapping({"/projects", "/workspaces/{workspace}/projects"})
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String target) {
-        Project project = table.create(visits.workspace(), Shelf.checkedName(name), "en-GB", TargetTime.parse(target));
+        Project project = table.create(visits.workspace(), ProjectName.checked(name), "en-GB", TargetTime.parse(target));
         return "redirect:/projects/" + project.id() + "/write";
     }
 
     @PostMapping("/projects/{id}/name")
     String rename(@PathVariable UUID id, @RequestParam(defaultValue = "") String name) {
         projects.require(id);
-        table.rename(id, Shelf.checkedName(name));
+        table.rename(id, ProjectName.checked(name));
         return "redirect:" + home();
     }
 

@@ -61,10 +61,12 @@ class HouseVoiceRepository {
         jdbc.sql("delete from house_voice where id = :id").param("id", id).update();
     }
 
-    /** Roles of projects on the shelf that it speaks, as "Keeper of The Lantern Room". */
+    /** Roles of its workspace's projects on the shelf that it speaks, as "Keeper of The Lantern Room". */
     List<String> speaks(String id) {
-        return jdbc.sql(
-                        "select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id where p.deleted_at is null and r.voice_id = :id order by p.name, r.position")
+        return jdbc.sql("""
+                select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id
+                join house_voice v on v.id = r.voice_id and v.workspace_id = p.workspace_id
+                where p.deleted_at is null and r.voice_id = :id order by p.name, r.position""")
                 .param("id", id)
                 .query(String.class)
                 .list();

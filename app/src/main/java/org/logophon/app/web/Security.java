@@ -23,21 +23,22 @@ class Security {
                     + "form-action 'self'; frame-ancestors 'none'";
     private static final String TOKEN_MISSING =
             "This page and Logophon have lost touch, and nothing was done. Reload the page; what was saved is safe.";
+    private static final String ELSEWHERE =
+            "What programs watch isn't told here. Set LOGOPHON_MANAGEMENT to a port of its own for them.";
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, EarlyAnswer answers, WhoMayCall who) throws Exception {
+    SecurityFilterChain chain(
+            HttpSecurity http, EarlyAnswer answers, WhoMayCall who, ManagementAddresses management) throws Exception {
         if (who.publicByTls()) {
             http.redirectToHttps(https -> https.requestMatchers(
                     request -> who.publicHost().equalsIgnoreCase(request.getServerName()) && !request.isSecure()));
         }
         return http.addFilterBefore(new OwnPagesOnly(answers), CsrfFilter.class)
-                .exceptionHandling(errors -> errors.accessDeniedHandler(
-                        (request, response, denied) -> answers.refuse(request, response, TOKEN_MISSING)))
+                .exceptionHandling(errors -> errors.accessDeniedHandler((request, response, denied) ->
+                        answers.refuse(request, response, management.asked(request) ? ELSEWHERE : TOKEN_MISSING)))
                 .authorizeHttpRequests(requests -> requests
-                        // which disk, and how full, is no matter of who comes from elsewhere
-                        .requestMatchers(request -> request.getRequestURI().startsWith("/actuator")
-                                && !LOOPBACK.contains(request.getServerName()))
+                        .requestMatchers(request -> management.asked(request) && !management.allowed(request))
                         .denyAll()
                         .anyRequest()
                         .permitAll())

@@ -3,6 +3,9 @@ package org.logophon.app.web;
 /** How others reach the application, beside the names of this machine itself. */
 public interface WhoMayCall {
 
+    /** True while people of elsewhere may come in. */
+    boolean peopleComeIn();
+
     /** Name by which others reach it; null for nobody else. */
     String publicHost();
 

@@ -6,7 +6,6 @@ import java.io.OutputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +25,10 @@ import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.SlotEntry;
 import org.logophon.cli.narrate.PictureOptions.Picture;
 import org.logophon.cli.recording.RecordedCues;
+import org.logophon.cli.InputUnusable;
+import org.logophon.core.delivery.FolderHold;
+import org.logophon.core.delivery.WholeFile;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
@@ -132,6 +135,14 @@ final class ClipMaker {
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
+        try (FolderHold held = FolderHold.of(folder)) {
+            makeAlone(file, folder);
+        } catch (InvalidInput inTheWay) {
+            throw new InputUnusable(inTheWay.getMessage());
+        }
+    }
+
+    private void makeAlone(ScriptFile file, Path folder) throws IOException {
         List<ScriptCue> cues = file.script().cues();
         FileNames names = new FileNames(plan.namePattern());
         List<String> fileNames = new ArrayList<>();
@@ -211,7 +222,7 @@ final class ClipMaker {
                 .orElseGet(() -> kept.of(recipe, narrator::render));
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
         if (deliver == null) {
-            write(clip, number, cue.text(), folder.resolve(fileName));
+            write(clip, number, cue.text(), folder, folder.resolve(fileName));
         } else {
             work.keep(number, clip.sound());
         }
@@ -239,13 +250,10 @@ final class ClipMaker {
     }
 
     /** A clip is whole or not there: written beside its place, then moved. */
-    private static void write(Clip clip, String number, String text, Path target) throws IOException {
-        Files.createDirectories(target.getParent());
-        Path part = target.resolveSibling("." + target.getFileName() + ".part");
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
-            ClipFile.write(clip, number, text, SampleCount.ZERO, LocalDateTime.now(), out);
-        }
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+    private static void write(Clip clip, String number, String text, Path folder, Path target) throws IOException {
+        WholeFile.makeWay(folder, target);
+        WholeFile.write(
+                target, out -> ClipFile.write(clip, number, text, SampleCount.ZERO, LocalDateTime.now(), out));
     }
 
     /** Those that could be made, in the order of the script; the others are told. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.logophon.cli.InputUnusable;
+import org.logophon.cli.UnusableOption;
 import org.logophon.core.bed.Bed;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.Manifest;
@@ -91,7 +92,7 @@ final class DeliverOptions {
     private BedFile bedFile() {
         if (bed == null) {
             if (bedLevel != null || bedRise != null || bedInClips) {
-                throw new InputUnusable("--bed-level, --bed-rise and --bed-in-clips go with --bed: name a sound file.");
+                throw new UnusableOption("--bed-level, --bed-rise and --bed-in-clips go with --bed: name a sound file.");
             }
             return null;
         }
@@ -108,7 +109,7 @@ final class DeliverOptions {
                         bedRise == null ? 6 : bedRise));
     }
 
-    /** @return null when nothing was asked for. @throws InputUnusable with a sentence */
+    /** @return null when nothing was asked for. @throws UnusableOption with a sentence */
     Deliver read() throws IOException {
         if (parts == null) {
             if (format != null
@@ -118,7 +119,7 @@ final class DeliverOptions {
                     || since != null
                     || title != null
                     || bed != null) {
-                throw new InputUnusable(
+                throw new UnusableOption(
                         "--format, --rate, --bits, --captions, --since, --title and --bed go with --deliver: say what is to be written, as in --deliver clips,sheet.");
             }
             return null;
@@ -134,7 +135,7 @@ final class DeliverOptions {
                 }
                 String id = name;
                 chosen.add(Parts.find(id)
-                        .orElseThrow(() -> new InputUnusable("--deliver doesn't know \"" + id + "\". It takes "
+                        .orElseThrow(() -> new UnusableOption("--deliver doesn't know \"" + id + "\". It takes "
                                 + String.join(
                                         ", ", Parts.ALL.stream().map(Part::id).toList()) + ".")));
             }
@@ -154,7 +155,7 @@ final class DeliverOptions {
                     title == null ? "" : title.strip(),
                     bedFile());
         } catch (InvalidInput wrong) {
-            throw new InputUnusable(wrong.getMessage());
+            throw new UnusableOption(wrong.getMessage());
         }
     }
 
@@ -162,7 +163,7 @@ final class DeliverOptions {
         try {
             return Integer.parseInt(wish.substring("parts".length()).replaceFirst("^:", ""));
         } catch (NumberFormatException none) {
-            throw new InputUnusable("\"" + wish + "\" says no minutes: write it as parts:5.");
+            throw new UnusableOption("\"" + wish + "\" says no minutes: write it as parts:5.");
         }
     }
 
@@ -173,7 +174,7 @@ final class DeliverOptions {
         Set<String> kinds = new LinkedHashSet<>();
         for (String kind : captions) {
             if (!CaptionsPart.KINDS.contains(kind.strip())) {
-                throw new InputUnusable("--captions doesn't know \"" + kind.strip() + "\". It takes "
+                throw new UnusableOption("--captions doesn't know \"" + kind.strip() + "\". It takes "
                         + String.join(", ", CaptionsPart.KINDS) + ".");
             }
             kinds.add(kind.strip());

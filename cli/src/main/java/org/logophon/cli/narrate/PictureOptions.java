@@ -5,6 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Supplier;
+import org.logophon.cli.UnusableOption;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.picture.PictureTimes;
 import org.logophon.core.picture.PictureTimes.PictureSlot;
@@ -57,11 +59,12 @@ final class PictureOptions {
         if (fps == null && start == null && slots == null && !fit) {
             return null;
         }
-        FrameRate rate = fps == null ? FrameRate.DEFAULT : FrameRate.named(fps);
-        long first = start == null ? 0 : Timecode.typed(start, rate, 0).frame();
+        FrameRate rate = option("--fps", () -> fps == null ? FrameRate.DEFAULT : FrameRate.named(fps));
+        long first = option(
+                "--start", () -> start == null ? 0 : Timecode.typed(start, rate, 0).frame());
         if (slots == null) {
             if (fit) {
-                throw new InvalidInput("--fit needs to know what to fit into: name a file of times with --slots.");
+                throw new UnusableOption("--fit needs to know what to fit into: name a file of times with --slots.");
             }
             return new Picture(rate, first, List.of(), false);
         }
@@ -78,6 +81,14 @@ final class PictureOptions {
                     fit);
         } catch (InvalidInput wrong) {
             throw new InvalidInput(slots.getFileName() + ": " + wrong.getMessage());
+        }
+    }
+
+    private static <T> T option(String name, Supplier<T> value) {
+        try {
+            return value.get();
+        } catch (InvalidInput wrong) {
+            throw new UnusableOption(name + ": " + wrong.getMessage());
         }
     }
 }

@@ -17,6 +17,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.UnaryOperator;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.documents.DroppedScript;
 import org.logophon.documents.DroppedScript.Looks;
 import picocli.CommandLine;
@@ -106,7 +107,25 @@ public final class WatchCommand implements Callable<Integer> {
         return made.containsKey(script) ? now.equals(made.get(script)) : script.toldSince(now);
     }
 
+    /** Each script stands for itself: what is in the way of one is told, and the others are made. */
     private int make(DroppedScript script) throws IOException {
+        try {
+            return makeBeside(script);
+        } catch (InvalidInput | IOException inTheWay) {
+            String sentence = inTheWay instanceof InvalidInput
+                    ? inTheWay.getMessage()
+                    : "Nothing can be written beside it. Give Logophon the right to, and save the script again.";
+            spec.commandLine().getErr().println(script.name() + ": " + sentence);
+            try {
+                script.tell(false, "Not done. " + sentence + "\n");
+            } catch (InvalidInput | IOException alsoThere) {
+                spec.commandLine().getErr().println(script.name() + ": it can't be told beside it either.");
+            }
+            return ExitStatus.FAILED;
+        }
+    }
+
+    private int makeBeside(DroppedScript script) throws IOException {
         made.put(script, script.looks());
         Path clips = script.clips();
         StringWriter said = new StringWriter();

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
+import org.logophon.cli.UnusableOption;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.recording.Cleaning;
 import org.logophon.core.recording.RecordingFigures;
@@ -65,7 +66,7 @@ public final class CleanCommand implements Callable<Integer> {
         try {
             cleaning = new Cleaning(noise, hum, rumble, clicks, clipped, gaps);
         } catch (InvalidInput unusable) {
-            throw new InputUnusable(unusable.getMessage());
+            throw new UnusableOption(unusable.getMessage());
         }
         Report report;
         try (RecordingFile recording = RecordingFile.open(in)) {

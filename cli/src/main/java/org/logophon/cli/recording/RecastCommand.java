@@ -10,6 +10,7 @@ import java.util.concurrent.Callable;
 import java.util.function.Function;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
+import org.logophon.cli.UnusableOption;
 import org.logophon.cli.OwnEngines;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.recording.HeldScript.HeldCue;
@@ -95,7 +96,7 @@ public final class RecastCommand implements Callable<Integer> {
                 .orElseThrow(() -> new InputUnusable(
                         "There is no voice “" + voice + "”. ./logophon voices lists those that there are."));
         if (timing < 0 || timing > 100 || melody < 0 || melody > 100) {
-            throw new InputUnusable("--timing and --melody go from 0 to 100.");
+            throw new UnusableOption("--timing and --melody go from 0 to 100.");
         }
         ScriptFile file = ScriptFile.read(script, Splitting.DEFAULT, CueNumbers.DEFAULT, found.language());
         List<WordEntry> words = new ArrayList<>();

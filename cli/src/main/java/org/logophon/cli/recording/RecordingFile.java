@@ -1,14 +1,12 @@
 package org.logophon.cli.recording;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import org.logophon.cli.InputUnusable;
 import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.FloatFile;
+import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
 import org.logophon.core.wav.SampleFormat;
@@ -53,11 +51,7 @@ public final class RecordingFile implements AutoCloseable {
 
     /** Writes a sound as WAV of 24 bits: whole, or not at all. */
     static void write(Sound sound, Path file) throws IOException {
-        Path part = file.resolveSibling("." + file.getFileName() + ".part");
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-            WavWriter.write(sound, SampleFormat.PCM_24, null, out);
-        }
-        Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+        WholeFile.write(file, out -> WavWriter.write(sound, SampleFormat.PCM_24, null, out));
     }
 
     @Override

@@ -1,14 +1,11 @@
 package org.logophon.core.delivery;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.channels.FileChannel;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
@@ -48,8 +45,19 @@ public final class FolderWriter {
      */
     public record Written(int written, int same, List<String> left) {}
 
+    /** @throws InvalidInput with a sentence when a folder or a link stands in the way, or somebody else writes there */
     public Written write(Manifest manifest, Content content) throws IOException {
+        if (Files.exists(folder) && !Files.isDirectory(folder)) {
+            throw new InvalidInput("“%s” is a file, and a folder of that name is needed. Move it away."
+                    .formatted(folder.getFileName()));
+        }
         Files.createDirectories(folder);
+        try (FolderHold held = FolderHold.of(folder)) {
+            return written(manifest, content);
+        }
+    }
+
+    private Written written(Manifest manifest, Content content) throws IOException {
         Set<String> left = new TreeSet<>(earlier());
         int written = 0;
         int same = 0;
@@ -69,12 +77,18 @@ public final class FolderWriter {
         left.removeIf(path -> !Files.isRegularFile(inside(path)));
         replace(
                 folder.resolve(Manifest.FILE),
-                PartFile.text("", () -> told(manifest, left).json()).content());
+                PartFile.text("", () -> told(manifest, left).json()).content()::write);
         return new Written(written, same, List.copyOf(left));
     }
 
     /** Takes away what earlier deliveries wrote and the last one no longer has. @return how many files */
     public int removeLeft() throws IOException {
+        try (FolderHold held = FolderHold.of(folder)) {
+            return removedLeft();
+        }
+    }
+
+    private int removedLeft() throws IOException {
         int removed = 0;
         List<Manifest.Entry> kept = new ArrayList<>();
         Manifest manifest = manifest();
@@ -86,7 +100,7 @@ public final class FolderWriter {
             }
         }
         Manifest without = new Manifest(manifest.version(), manifest.title(), kept);
-        replace(folder.resolve(Manifest.FILE), PartFile.text("", without::json).content());
+        replace(folder.resolve(Manifest.FILE), PartFile.text("", without::json).content()::write);
         return removed;
     }
 
@@ -105,7 +119,7 @@ public final class FolderWriter {
 
     private Manifest manifest() throws IOException {
         Path file = folder.resolve(Manifest.FILE);
-        return Files.isRegularFile(file) ? Manifest.read(Files.readString(file)) : new Manifest(1, "", List.of());
+        return Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS) ? Manifest.read(Files.readString(file)) : new Manifest(1, "", List.of());
     }
 
     /** A list may come from anywhere: none of its paths leads out of the folder. */
@@ -117,29 +131,17 @@ public final class FolderWriter {
         return target;
     }
 
-    private static void replace(Path target, PartFile.Content content) throws IOException {
-        Files.createDirectories(target.getParent());
-        Path part = target.resolveSibling("." + target.getFileName() + ".part");
-        try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
-                content.write(out);
-            }
-            // what has the name is on the disk, also after the power has gone
-            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {
-                channel.force(true);
-            }
-            Files.move(part, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
+    private void replace(Path target, WholeFile.Content content) throws IOException {
+        WholeFile.makeWay(folder, target);
+        WholeFile.writeDurably(target, content);
     }
 
     /** @return empty for what isn't there */
     private static String digest(Path file) throws IOException {
-        if (!Files.isRegularFile(file)) {
+        if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
             return "";
         }
-        try (InputStream in = Files.newInputStream(file)) {
+        try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             byte[] some = new byte[1 << 16];
             for (int count = in.read(some); count >= 0; count = in.read(some)) {

@@ -68,16 +68,31 @@ public class RecordingRepository {
                 .optional();
     }
 
+    /** As they are kept, in JSON. */
+    public static List<TakeFinding> findings(String json) {
+        return JSON.readValue(json, FINDINGS);
+    }
+
+    /** See {@link #findings}. */
+    public static RecordingFigures figures(String json) {
+        return JSON.readValue(json, RecordingFigures.class);
+    }
+
+    /** See {@link #findings}. */
+    public static Cleaning cleaning(String json) {
+        return JSON.readValue(json, Cleaning.class);
+    }
+
     private static Told told(ResultSet row, int at) throws SQLException {
         Array doubts = row.getArray("doubts");
         Array dismissed = row.getArray("dismissed");
         String cleaning = row.getString("cleaning");
         return new Told(
                 Arrays.asList((Float[]) doubts.getArray()),
-                JSON.readValue(row.getString("findings"), FINDINGS),
+                findings(row.getString("findings")),
                 dismissed == null ? Set.of() : Set.of((String[]) dismissed.getArray()),
-                JSON.readValue(row.getString("figures"), RecordingFigures.class),
+                figures(row.getString("figures")),
                 row.getObject("cleaned_from_id", UUID.class),
-                cleaning == null ? null : JSON.readValue(cleaning, Cleaning.class));
+                cleaning == null ? null : cleaning(cleaning));
     }
 }

@@ -186,13 +186,13 @@ public class SpeechRepository {
 
     /**
      * For each voice what all that it has said here measures: seconds that an average voice would take, and that it took at
-     * its own pace.
+     * its own pace. What a file brought in has no recipe, and measures nobody's voice.
      */
     public Map<String, double[]> spoken() {
         Map<String, double[]> spoken = new HashMap<>();
         jdbc.sql("""
                 select s.voice_id, sum(s.reference_seconds) as reference, sum(w.samples::float8 / w.sample_rate * s.pace_reached / 100) as seconds
-                from speech s join sound w on w.id = s.sound_id where s.reference_seconds > 0 group by s.voice_id""").query(row -> {
+                from speech s join sound w on w.id = s.sound_id where s.reference_seconds > 0 and s.recipe is not null group by s.voice_id""").query(row -> {
             spoken.put(row.getString("voice_id"), new double[] {row.getDouble("reference"), row.getDouble("seconds")});
         });
         return spoken;

@@ -1,0 +1,9 @@
+package org.logophon.cli;
+
+/** An option has a value that it can't have; the message is a sentence. */
+public final class UnusableOption extends RuntimeException {
+
+    public UnusableOption(String sentence) {
+        super(sentence);
+    }
+}
