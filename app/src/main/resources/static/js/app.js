@@ -29,12 +29,17 @@ export function say(sentence) {
 export const rawHeaders = () => ({ 'Accept': 'application/json', 'X-XSRF-TOKEN': token() });
 
 /** Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request has status 0. */
-export async function ask(method, address, body) {
+export async function ask(method, address, body, key = '') {
   try {
     const form = body instanceof FormData;
     const response = await fetch(address, {
       method,
-      headers: { 'Accept': 'application/json', 'X-XSRF-TOKEN': token(), ...(body && !form ? { 'Content-Type': 'application/json' } : {}) },
+      headers: {
+        'Accept': 'application/json',
+        'X-XSRF-TOKEN': token(),
+        ...(body && !form ? { 'Content-Type': 'application/json' } : {}),
+        ...(key ? { 'Idempotency-Key': key } : {}),
+      },
       body: form ? body : body ? JSON.stringify(body) : undefined,
     });
     if (response.status === 401) signedOut();
@@ -44,6 +49,23 @@ export async function ask(method, address, body) {
     return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
   }
 }
+
+/**
+ * Asks for something new, as ask does. What a form or button asks for twice before it has an answer is made once.
+ * @param holder the form or button
+ */
+export async function askOnce(holder, address, body) {
+  holder.dataset.key ??= crypto.randomUUID();
+  const answer = await ask('POST', address, body, holder.dataset.key);
+  // one whose answer was lost is the same again
+  if (answer.status !== 0) delete holder.dataset.key;
+  return answer;
+}
+
+// a page that is gone back to is another page: what its forms make is new
+addEventListener('pageshow', ({ persisted }) => {
+  if (persisted) document.querySelectorAll('[name=idempotencyKey]').forEach(field => { field.value = crypto.randomUUID(); });
+});
 
 /** Says something under the head of the page, once for each id, until it is taken away. */
 export function underHead(id, ...content) {

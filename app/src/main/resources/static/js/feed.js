@@ -1,7 +1,7 @@
 // The page of the feed: its address, and what is in it.
 
 import { address } from './address.js';
-import { ask, house, renew } from './app.js';
+import { ask, askOnce, house, renew } from './app.js';
 
 const part = id => document.getElementById(`feed-${id}`);
 const tell = sentence => { part('told').textContent = sentence; };
@@ -9,7 +9,7 @@ const showAddress = address(part('address'), part('copy'), tell);
 
 part('form')?.addEventListener('submit', async event => {
   event.preventDefault();
-  const { status, body } = await ask('POST', `${house}/feed`, new FormData(part('form')));
+  const { status, body } = await askOnce(part('form'), `${house}/feed`, new FormData(part('form')));
   tell(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
   showAddress(body.address);

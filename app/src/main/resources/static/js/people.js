@@ -1,7 +1,7 @@
 // Forms of the pages about people: each asks the address that it names, and says what came of it beside itself.
 
 import { address } from './address.js';
-import { ask, house, renew } from './app.js';
+import { askOnce, house, renew } from './app.js';
 
 const whole = document.getElementById('told');
 const copy = document.getElementById('link-copy');
@@ -14,7 +14,7 @@ const tell = (form, sentence) => {
 const showLink = copy ? address(document.getElementById('link-address'), copy, sentence => tell(document.body, sentence)) : () => {};
 
 async function send(form) {
-  const { status, body } = await ask('POST', form.dataset.ask, new FormData(form));
+  const { status, body } = await askOnce(form, form.dataset.ask, new FormData(form));
   if (status !== 200) {
     tell(form, body?.sentence ?? 'That did not work. Reload the page.');
     form.querySelector('[type=password]')?.select();

@@ -1,7 +1,7 @@
 // Links for others: made, listed, taken back.
 
 import { address as shown } from './address.js';
-import { ask, button, element, say } from './app.js';
+import { ask, askOnce, button, element, say } from './app.js';
 
 const dialog = document.getElementById('sharing');
 const part = id => document.getElementById(`sharing-${id}`);
@@ -67,7 +67,7 @@ part('form').addEventListener('submit', async event => {
   const form = new FormData(part('form'));
   if (part('form').dataset.delivery) form.append('delivery', part('form').dataset.delivery);
   if (!form.get('until')) form.delete('until');
-  const { status, body } = await ask('POST', address, form);
+  const { status, body } = await askOnce(part('form'), address, form);
   tell(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
   showAddress(body.address);

@@ -199,10 +199,23 @@ final class FaultyHouse implements AutoCloseable {
             assertThat(refused.statusCode()).as(told).isEqualTo(507);
             assertThat(refused.body()).as(told).contains("There is no room on the disk");
         }
+        readable(project, told, whole);
         between(0, 2_000);
         database.makeRoom();
         // one that couldn't write down what it does has stopped
         database.start();
+    }
+
+    /** What is there can be looked at all the same. @param maybeAway true where the database may have stopped */
+    private void readable(String project, String told, boolean maybeAway) {
+        for (String page : List.of("/", "/write", "/cast", "/direct", "/listen", "/place", "/deliver")) {
+            HttpResponse<String> read = here.get(page.equals("/") ? page : project + page);
+            if (!maybeAway || read.statusCode() != 503) {
+                assertThat(read.statusCode())
+                        .as(told + ": " + page + " on a full disk")
+                        .isEqualTo(200);
+            }
+        }
     }
 
     /** What somebody sees who looks at a page now. */

@@ -35,14 +35,18 @@ class KeepRunningTest {
         if (launcher != null) {
             launcher.destroy();
             assertThat(launcher.waitFor()).isZero();
-            assertThat(begun().values()).noneMatch(pid -> ProcessHandle.of(pid).filter(Launched::runs).isPresent());
+            assertThat(begun().values())
+                    .noneMatch(
+                            pid -> ProcessHandle.of(pid).filter(Launched::runs).isPresent());
         }
     }
 
     private void launch() throws Exception {
         launcher = new ProcessBuilder(
                         "bash",
-                        Path.of("src/test/resources/keep-running.sh").toAbsolutePath().toString(),
+                        Path.of("src/test/resources/keep-running.sh")
+                                .toAbsolutePath()
+                                .toString(),
                         Path.of("..", "logophon").toAbsolutePath().toString(),
                         home.toString())
                 .redirectErrorStream(true)
@@ -102,8 +106,10 @@ class KeepRunningTest {
         // while the launcher waits for the database, which takes a moment
         Server.await("the database's end was seen", MOST, () -> said().contains("The database ended by itself"));
         ProcessHandle.of(before.get("application0")).orElseThrow().destroyForcibly();
-        Server.await("the application comes again", MOST, () -> !begun().get("application0")
-                .equals(before.get("application0")));
+        Server.await(
+                "the application comes again",
+                MOST,
+                () -> !begun().get("application0").equals(before.get("application0")));
         assertThat(begun().get("database")).isNotEqualTo(before.get("database"));
     }
 

@@ -3,11 +3,12 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -65,17 +66,67 @@ class PeopleTest extends PeopleApplication {
         assertThat(again.get(then).statusCode()).isEqualTo(200);
         for (String elsewhere : new String[] {
             "//evil.example/", "https://evil.example", "/\\evil.example", "/\t/evil.example", "/\n/evil.example",
-            "/\r\n/evil.example", " //evil.example", "/%09/evil.example", "/projects/..//evil.example", "///evil.example",
-            "/;//evil.example", "\u0000//evil.example", "javascript:evil.example", "/vendor/evil.example", "/evil.example"
+            "/\r\n/evil.example", " //evil.example", "/%09/evil.example", "/projects/..//evil.example",
+                    "///evil.example",
+            "/;//evil.example", "\u0000//evil.example", "javascript:evil.example", "/vendor/evil.example",
+                    "/evil.example"
         }) {
             String typed = URLEncoder.encode(elsewhere, StandardCharsets.UTF_8);
-            assertThat(nobody().get("/sign-in?then=" + typed).body()).as(elsewhere).doesNotContain("evil.example");
-            assertThat(Server.parse(nobody().post("/sign-in", Map.of("name", "morwenna", "phrase", PHRASE, "then", elsewhere)))
+            assertThat(nobody().get("/sign-in?then=" + typed).body())
+                    .as(elsewhere)
+                    .doesNotContain("evil.example");
+            assertThat(Server.parse(nobody().post(
+                                            "/sign-in",
+                                            Map.of("name", "morwenna", "phrase", PHRASE, "then", elsewhere)))
                             .get("address")
                             .asString())
                     .as(elsewhere)
                     .isEqualTo("/");
         }
+    }
+
+    /** Unicode Technical Standard 39: what looks the same is the same. */
+    @Test
+    void namesThatLookAlikeAreOne() {
+        String name = named("Carys Paul");
+        comes(keeper(), "", "editor", name);
+        for (String other : new String[] {
+            name.toUpperCase(Locale.ROOT),
+            name.replace("a", "\u0430"), // Cyrillic
+            name.replace("C", "\uff23"), // full width
+            name.replace("o", "\u03bf").replace("a", "\u0251"),
+            name.replace(" ", "  ")
+        }) {
+            HttpResponse<String> joined =
+                    nobody().post(invitation(keeper(), "", "editor"), Map.of("name", other, "phrase", PHRASE));
+            assertThat(joined.statusCode()).as(other).isEqualTo(422);
+            assertThat(sentence(joined)).contains("Choose another name");
+        }
+        for (String unseen : new String[] {"\u200b", "\u202e", "\u200f", "\ufeff", "\u2066", "\u00ad", "\ue000"}) {
+            HttpResponse<String> joined = nobody().post(
+                            invitation(keeper(), "", "editor"),
+                            Map.of("name", named("Ida") + unseen + "x", "phrase", PHRASE));
+            assertThat(joined.statusCode()).isEqualTo(422);
+            assertThat(sentence(joined)).contains("characters that nobody sees");
+        }
+        assertThat(signIn(nobody(), "\uff23" + name.substring(1), PHRASE).statusCode())
+                .as("their own name, in full width")
+                .isEqualTo(200);
+    }
+
+    @Test
+    void whoMayNotListenIsToldSoWhateverTheyAccept() {
+        String project = project(keeper(), "", "Streamed", "A lamp.");
+        for (String accept : new String[] {"text/event-stream", "text/html", "application/json", "*/*", "image/png"}) {
+            assertThat(nobody().send(nobody().request(project + "/events").setHeader("Accept", accept))
+                            .statusCode())
+                    .as(accept)
+                    .isIn(401, 302);
+        }
+        Server stranger = comes(keeper(), workspace(keeper(), named("Apart")), "editor", named("Apart"));
+        assertThat(stranger.send(stranger.request(project + "/events").setHeader("Accept", "image/png"))
+                        .statusCode())
+                .isEqualTo(404);
     }
 
     @Test
@@ -245,7 +296,8 @@ class PeopleTest extends PeopleApplication {
                         .statusCode())
                 .as("a name that isn't ours")
                 .isEqualTo(400);
-        for (String path : new String[] {"/actuator/health", "/actuator/prometheus", "/actuator", "/%61ctuator/health"}) {
+        for (String path :
+                new String[] {"/actuator/health", "/actuator/prometheus", "/actuator", "/%61ctuator/health"}) {
             for (String host : new String[] {"narration.example", "localhost", "127.0.0.1"}) {
                 assertThat(outside.send(outside.request(path)
                                         .header("X-Forwarded-Host", host)
@@ -255,7 +307,9 @@ class PeopleTest extends PeopleApplication {
                         .as(path + " as " + host)
                         .isEqualTo(403);
             }
-            assertThat(outside.get(path).statusCode()).as(path + " without a proxy's word").isEqualTo(403);
+            assertThat(outside.get(path).statusCode())
+                    .as(path + " without a proxy's word")
+                    .isEqualTo(403);
         }
         HttpRequest.Builder enter = outside.request("/sign-in")
                 .header("X-Forwarded-Host", "narration.example")

@@ -1,8 +1,8 @@
 package org.logophon.cli;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.logophon.core.delivery.ClipNote;
-import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.delivery.ClipReading;
+import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.ssml.SsmlCue;
 import org.logophon.core.ssml.SsmlWriter;

@@ -8,6 +8,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -69,6 +70,43 @@ class NarrateTest {
                 run("check", script, "--readings", folder.resolve("none.csv").toString());
         assertThat(readings.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
         assertThat(readings.err()).contains("none.csv is no file");
+        Run folders = run("check", script, "--readings", folder.toString());
+        assertThat(folders.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(folders.err()).contains("is a folder. --readings takes a list of readings");
+    }
+
+    @Test
+    void anOptionThatCannotBeIsUsage() throws Exception {
+        String script = script("fog.txt", "Fog till noon.").toString();
+        String out = folder.resolve("clips").toString();
+        for (String[] option : new String[][] {
+            {"--deliver", "nope"},
+            {"--deliver", "parts:x"},
+            {"--fps", "0"},
+            {"--format", "mp3"},
+            {"--deliver", "clips", "--rate", "1"},
+            {"--deliver", "captions", "--captions", "nope"}
+        }) {
+            List<String> words = new ArrayList<>(List.of("narrate", script, "--out", out));
+            words.addAll(List.of(option));
+            Run run = run(words.toArray(String[]::new));
+            assertThat(run.status())
+                    .as(String.join(" ", option) + ": " + run.err())
+                    .isEqualTo(ExitStatus.USAGE);
+        }
+    }
+
+    @Test
+    void twoDontWriteIntoOneFolderAtOnce() throws Exception {
+        Path script = script("fog.txt", "Fog till noon.");
+        Path out = Files.createDirectory(folder.resolve("clips"));
+        try (FolderHold held = FolderHold.of(out)) {
+            Run run = run("narrate", script.toString(), "--out", out.toString());
+            assertThat(run.status()).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+            assertThat(run.err()).contains("Another delivery is being written into " + out);
+        }
+        assertThat(run("narrate", script.toString(), "--out", out.toString()).status())
+                .isZero();
     }
 
     @Test

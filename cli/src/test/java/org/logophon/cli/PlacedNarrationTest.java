@@ -135,13 +135,14 @@ class PlacedNarrationTest {
             delimiter = '|',
             value = {
                 "--fps|31|There is no frame rate",
+                "--fps|0|There is no frame rate",
                 "--start|99:99|is no timecode",
                 "--slots|nowhere.edl|can't be read",
                 "--fit||name a file of times with --slots"
             })
     void whatCannotBePlacedIsSaid(String option, String value, String sentence) throws Exception {
         narrated(value == null ? new String[] {option} : new String[] {option, value});
-        assertThat(status).isEqualTo(ExitStatus.INPUT_UNUSABLE);
+        assertThat(status).isEqualTo(option.equals("--slots") ? ExitStatus.INPUT_UNUSABLE : ExitStatus.USAGE);
         assertThat(said).contains(sentence);
         assertThat(List.of(said.split("\n"))).noneMatch(line -> line.startsWith("\tat "));
     }

@@ -163,4 +163,13 @@ class RecordingCommandsTest {
         }
         assertThat(folder.resolve("no.wav")).doesNotExist();
     }
+
+    @Test
+    void anOptionThatCannotBeIsUsage() {
+        String in = folder.resolve("in.wav").toString();
+        CommandRun run =
+                CommandRun.of("clean", in, "--out", folder.resolve("no.wav").toString(), "--hum", "1");
+        assertThat(run.status()).isEqualTo(ExitStatus.USAGE);
+        assertThat(run.err()).contains("50 or at 60 Hz");
+    }
 }

@@ -74,6 +74,28 @@ class WatchTest {
     }
 
     @Test
+    void eachScriptStandsForItself() throws IOException {
+        Path outside = Files.createDirectory(folder.resolveSibling(folder.getFileName() + "-outside"));
+        Files.writeString(folder.resolve("a-link.md"), "Light the kiln.");
+        Files.createSymbolicLink(folder.resolve("a-link"), outside);
+        Files.writeString(folder.resolve("b-marked.md"), "Light the kiln.");
+        Files.createDirectory(folder.resolve("b-marked.md.done.txt"));
+        Files.writeString(folder.resolve("c-file.md"), "Light the kiln.");
+        Files.writeString(folder.resolve("c-file"), "mine");
+        Files.writeString(folder.resolve("d".repeat(250) + ".md"), "Light the kiln.");
+        Files.writeString(folder.resolve("z-kiln.md"), "Light the kiln.");
+        CommandRun run = once("--name", "{number}");
+        assertThat(run.status()).as(run.err()).isZero();
+        assertThat(told("a-link.md.failed.txt")).contains("is a link");
+        assertThat(run.err()).contains("b-marked.md: “b-marked.md.done.txt” is a folder");
+        assertThat(told("c-file.md.failed.txt")).contains("“c-file” is a file");
+        assertThat(files("d".repeat(250))).contains("010.wav");
+        assertThat(told("z-kiln.md.done.txt")).startsWith("Done");
+        assertThat(outside).isEmptyDirectory();
+        Files.delete(outside);
+    }
+
+    @Test
     void twoOfOneNameHaveFoldersOfTheirOwn() throws IOException {
         Files.writeString(folder.resolve("kiln.md"), "Light the kiln.");
         Files.writeString(folder.resolve("kiln.txt"), "Wait.");

@@ -113,7 +113,8 @@ public record DroppedScript(Path file) {
 
     private static Looks looks(Path path) throws IOException {
         try {
-            BasicFileAttributes attributes = Files.readAttributes(path, BasicFileAttributes.class, LinkOption.NOFOLLOW_LINKS);
+            BasicFileAttributes attributes =
+                    Files.readAttributes(path, BasicFileAttributes.class, LinkOption.NOFOLLOW_LINKS);
             return new Looks(attributes.size(), attributes.lastModifiedTime().toMillis());
         } catch (NoSuchFileException gone) {
             return null;

@@ -9,7 +9,6 @@ import org.logophon.app.web.Refused;
 import org.logophon.core.coding.Coder;
 import org.logophon.core.coding.CodingFailed;
 import org.logophon.core.coding.FloatFile;
-import org.logophon.core.sound.SoundSource;
 import org.springframework.stereotype.Component;
 
 /** Files that people bring in, as sound at one rate. They lie on the disk while they are read, and never in memory. */
@@ -31,7 +30,7 @@ public class SoundFiles {
     /** Works on a sound that lies in a file until it is done. */
     public interface Work<T> {
 
-        T of(SoundSource sound) throws IOException;
+        T of(FloatFile sound) throws IOException;
     }
 
     /**
@@ -67,7 +66,7 @@ public class SoundFiles {
         }
     }
 
-    private SoundSource decoded(Path file, Path samples, String name) throws IOException {
+    private FloatFile decoded(Path file, Path samples, String name) throws IOException {
         try {
             return FloatFile.decoded(coder, file, samples, RATE, MOST_SECONDS);
         } catch (CodingFailed unreadable) {

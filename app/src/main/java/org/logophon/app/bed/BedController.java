@@ -13,6 +13,7 @@ import org.logophon.app.project.bed.Layers;
 import org.logophon.app.project.bed.OwnSound;
 import org.logophon.app.rendering.RangedAnswer;
 import org.logophon.app.web.Costly;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -65,6 +66,7 @@ class BedController {
 
     /** The file itself, as it comes. */
     @Costly
+    @DoneOnce
     @PostMapping("/sounds")
     @ResponseBody
     Made add(
@@ -73,9 +75,10 @@ class BedController {
             @RequestParam(defaultValue = "false") boolean shared,
             InputStream sent)
             throws IOException {
-        OwnSound sound = lists.add(id, name, shared, sent);
-        return new Made(
-                sound.id(), sound.name(), "“%s” is in the list, %.1f s.".formatted(sound.name(), sound.seconds()));
+        SoundLists.Added added = lists.add(id, name, shared, sent);
+        OwnSound sound = added.sound();
+        String listed = "“%s” is in the list, %.1f s. %s".formatted(sound.name(), sound.seconds(), added.remark());
+        return new Made(sound.id(), sound.name(), listed.strip());
     }
 
     @PostMapping("/sounds/{sound}")

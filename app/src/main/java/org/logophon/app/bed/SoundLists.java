@@ -47,20 +47,23 @@ class SoundLists {
                 .orElseThrow(() -> new NotFound("This sound isn't in the lists any more. Reload the page."));
     }
 
+    /** @param remark what was done to it, as a sentence; empty for nothing */
+    record Added(OwnSound sound, String remark) {}
+
     /** @param sent a file of any format that is read. @param shared true for every project of the workspace */
-    OwnSound add(UUID id, String name, boolean shared, InputStream sent) throws IOException {
+    Added add(UUID id, String name, boolean shared, InputStream sent) throws IOException {
         Project project = projects.require(id);
         String called = name.strip();
         if (sounds.of(id).size() >= MOST) {
             throw new Refused("A project sees at most " + MOST + " sounds. Take out what isn't used.");
         }
-        StoredSound stored = files.read(sent, called.isEmpty() ? "The file" : called, sound -> {
+        return files.read(sent, called.isEmpty() ? "The file" : called, sound -> {
             if (EnergyProfile.of(sound).lufs() == Double.NEGATIVE_INFINITY) {
                 throw new Refused(called + " is silent from end to end. Choose another file.");
             }
-            return audio.store(sound, BITS);
+            StoredSound stored = audio.store(sound, BITS);
+            return new Added(stored(project, free(id, called), shared, stored), sound.remark());
         });
-        return stored(project, free(id, called), shared, stored);
     }
 
     private OwnSound stored(Project project, String name, boolean shared, StoredSound stored) {

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -48,12 +49,14 @@ class Catalogue {
 
     List<VoiceRow> all() {
         Map<String, VoiceFigures> measured = figures.all();
+        Set<String> soundless = figures.soundless();
         Map<String, VoiceNote> noted = notes.all();
         Map<String, List<String>> used = notes.used();
         return voices.all().stream()
                 .map(voice -> row(
                         voice,
                         measured.get(voice.id()),
+                        soundless.contains(voice.id()),
                         noted.getOrDefault(voice.id(), VoiceNote.NONE),
                         used.getOrDefault(voice.id(), List.of()),
                         voice.ofTheHouse()
@@ -62,7 +65,8 @@ class Catalogue {
                 .toList();
     }
 
-    private VoiceRow row(Voice voice, VoiceFigures measured, VoiceNote note, List<String> used, String base) {
+    private VoiceRow row(
+            Voice voice, VoiceFigures measured, boolean soundless, VoiceNote note, List<String> used, String base) {
         // whoever is made of a voice was given words for who that is
         boolean told = measured == null || voice.ofTheCast();
         List<String> character = Stream.concat(
@@ -70,7 +74,8 @@ class Catalogue {
                         told ? Stream.empty() : VoiceCharacter.of(measured, voice.gender()).stream())
                 .distinct()
                 .toList();
-        return new VoiceRow(voice, measured, clearness.of(voice.id()).orElse(null), character, note, used, base);
+        return new VoiceRow(
+                voice, measured, soundless, clearness.of(voice.id()).orElse(null), character, note, used, base);
     }
 
     SearchResult find(VoiceFilter filter) {

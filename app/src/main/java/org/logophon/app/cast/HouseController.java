@@ -8,6 +8,7 @@ import org.logophon.app.voices.HouseVoices;
 import org.logophon.app.voices.MoreVoices;
 import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.app.web.DoneAnswer;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.described.Description;
@@ -78,6 +79,7 @@ class HouseController {
     /** @param sentence when nothing was found, or some words weren't understood; else empty */
     record Candidates(List<Candidate> candidates, String sentence) {}
 
+    @DoneOnce
     @PostMapping("/projects/{id}/voices/house")
     Made make(
             @RequestParam String name,

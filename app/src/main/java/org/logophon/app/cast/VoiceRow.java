@@ -14,6 +14,7 @@ import org.logophon.core.voice.Voice;
  * A voice in the catalogue.
  *
  * @param figures   null until it is measured
+ * @param soundless true when it made no sound of the passage
  * @param clearness null for a voice that no recogniser has heard
  * @param character words for what it measures, and its maker's own
  * @param base      name of the voice that a house voice is made of; null for any other
@@ -22,6 +23,7 @@ import org.logophon.core.voice.Voice;
 record VoiceRow(
         Voice voice,
         VoiceFigures figures,
+        boolean soundless,
         Clearness clearness,
         List<String> character,
         VoiceNote note,
@@ -30,7 +32,12 @@ record VoiceRow(
 
     /** True when measuring it has a price, and nobody has agreed to it yet. */
     public boolean unmeasured() {
-        return figures == null && !voice.terms().free();
+        return figures == null && !soundless && !voice.terms().free();
+    }
+
+    /** True when it was tried, and made no sound of the passage: there is nothing to show, and nothing on its way. */
+    public boolean silent() {
+        return figures == null && soundless;
     }
 
     /** How clear it is, or how it is made where that isn't known. */

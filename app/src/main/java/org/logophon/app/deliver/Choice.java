@@ -8,10 +8,10 @@ import org.logophon.app.web.Refused;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.Wishes;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.Parts;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What a delivery holds, and how.

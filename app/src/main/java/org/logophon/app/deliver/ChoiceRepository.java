@@ -26,7 +26,10 @@ class ChoiceRepository {
     void keep(UUID project, Choice choice) {
         jdbc.sql("""
                 insert into delivery_choice (project_id, choice) values (:project, cast(:choice as jsonb))
-                on conflict (project_id) do update set choice = excluded.choice""").param("project", project).param("choice", choice.written()).update();
+                on conflict (project_id) do update set choice = excluded.choice""")
+                .param("project", project)
+                .param("choice", choice.written())
+                .update();
     }
 
     /** The name of the project's folder, which stays once it has one. @param wished for the first time */

@@ -25,8 +25,7 @@ class SetRepository {
         all.addAll(jdbc.sql(
                         "select name, choice from delivery_set where workspace_id = :workspace order by lower(name), name")
                 .param("workspace", visits.workspace())
-                .query((row, at) ->
-                        new Named("", row.getString("name"), Choice.read(row.getString("choice"))))
+                .query((row, at) -> new Named("", row.getString("name"), Choice.read(row.getString("choice"))))
                 .list());
         return all;
     }

@@ -105,7 +105,8 @@ class DroppedRepository {
 
     /** What became of a script, where it can't be told beside it: nothing more is done for it until it changes. */
     void cannotBeTold(UUID like, String name, String sentence) {
-        jdbc.sql("update dropped_script set state = :ended, untold = :sentence where like_project_id = :like and name = :name")
+        jdbc.sql(
+                        "update dropped_script set state = :ended, untold = :sentence where like_project_id = :like and name = :name")
                 .param("ended", State.ENDED.id())
                 .param("sentence", sentence)
                 .param("like", like)
@@ -114,7 +115,8 @@ class DroppedRepository {
     }
 
     List<String> untold(UUID like) {
-        return jdbc.sql("select untold from dropped_script where like_project_id = :like and untold is not null order by name")
+        return jdbc.sql(
+                        "select untold from dropped_script where like_project_id = :like and untold is not null order by name")
                 .param("like", like)
                 .query(String.class)
                 .list();
@@ -122,7 +124,8 @@ class DroppedRepository {
 
     /** What was told of scripts that have gone is told no more. @param names those that are there */
     void keepOnly(UUID like, List<String> names) {
-        jdbc.sql("update dropped_script set untold = null where like_project_id = :like and untold is not null and name <> all (:names)")
+        jdbc.sql(
+                        "update dropped_script set untold = null where like_project_id = :like and untold is not null and name <> all (:names)")
                 .param("like", like)
                 .param("names", names.toArray(String[]::new))
                 .update();

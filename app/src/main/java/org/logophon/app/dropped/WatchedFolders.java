@@ -14,9 +14,9 @@ import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.Refused;
 import org.logophon.core.delivery.Slug;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.documents.DroppedScript;
 import org.logophon.documents.DroppedScript.Looks;
-import org.logophon.core.input.InvalidInput;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -100,7 +100,8 @@ class WatchedFolders {
                 }
                 List<DroppedScript> scripts = DroppedScript.in(folder);
                 table.keepOnly(
-                        watched.like(), scripts.stream().map(DroppedScript::name).toList());
+                        watched.like(),
+                        scripts.stream().map(DroppedScript::name).toList());
                 scripts.forEach(script -> alone(watched.like(), script));
             } catch (IOException away) {
                 LOG.warn("A watched folder can't be looked into: {}", away.getMessage());

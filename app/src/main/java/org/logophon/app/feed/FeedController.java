@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.logophon.app.page.Durations;
 import org.logophon.app.people.Visits;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -56,6 +57,7 @@ class FeedController {
         model.addAttribute("items", lines);
     }
 
+    @DoneOnce
     @PostMapping({"/feed", "/workspaces/{workspace}/feed"})
     @ResponseBody
     Made make(@RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String description) {

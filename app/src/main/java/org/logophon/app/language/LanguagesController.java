@@ -10,6 +10,7 @@ import org.logophon.app.project.ProjectVersions;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.AddressAnswer;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.StorableText;
 import org.logophon.core.translation.GlossaryTerm;
@@ -114,6 +115,7 @@ class LanguagesController {
         model.addAttribute("spoken", spoken);
     }
 
+    @DoneOnce
     @PostMapping
     @ResponseBody
     AddressAnswer make(@PathVariable UUID id, @RequestParam String language) {

@@ -102,6 +102,8 @@ public class Versions {
     /** Same cues, numbers, slots, roles and direction; the words are still those of the first language. */
     @Transactional
     public UUID make(UUID firstId, String language) {
+        // two that are asked for at once come one after the other
+        table.hold(firstId);
         Project first = projects.require(firstId);
         if (first.versionOf() != null) {
             throw new Refused("This is a version itself. Make more of them from the first language.");

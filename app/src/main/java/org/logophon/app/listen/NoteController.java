@@ -14,6 +14,7 @@ import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
 import org.logophon.app.project.review.NoteRepository;
 import org.logophon.app.web.CsvAnswer;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.table.SafeCell;
 import org.springframework.http.ResponseEntity;
@@ -88,6 +89,7 @@ class NoteController {
     }
 
     /** @param at index in the cue's text, inside the word or before it */
+    @DoneOnce
     @PostMapping("/cues/{cue}/notes")
     SentenceAnswer add(
             @PathVariable UUID id,

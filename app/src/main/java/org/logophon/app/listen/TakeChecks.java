@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import org.logophon.app.audio.AudioStore;
+import org.logophon.app.disk.DiskRoom;
 import org.logophon.app.project.CueView;
 import org.logophon.app.project.ProjectView;
 import org.logophon.app.project.Projects;
@@ -40,6 +41,7 @@ class TakeChecks {
     private final Projects projects;
     private final TakeRepository takes;
     private final CheckRepository checks;
+    private final DiskRoom room;
     private final RecordingRepository recordings;
     private final AudioStore audio;
     private final VoiceCatalogue voices;
@@ -50,6 +52,7 @@ class TakeChecks {
             Projects projects,
             TakeRepository takes,
             CheckRepository checks,
+            DiskRoom room,
             RecordingRepository recordings,
             AudioStore audio,
             VoiceCatalogue voices,
@@ -57,6 +60,7 @@ class TakeChecks {
         this.projects = projects;
         this.takes = takes;
         this.checks = checks;
+        this.room = room;
         this.recordings = recordings;
         this.audio = audio;
         this.voices = voices;
@@ -141,7 +145,8 @@ class TakeChecks {
 
     private void checkMore(UUID project) {
         long started = System.nanoTime();
-        for (UUID id : checks.unchecked(project)) {
+        // what is found can't be kept on a full disk, and is looked for when there is room
+        for (UUID id : room.full() ? List.<UUID>of() : checks.unchecked(project)) {
             takes.find(id).ifPresent(take -> checks.save(take.speech(), findings(take)));
             if (System.nanoTime() - started > AT_ONCE_NANOS) {
                 return;

@@ -2,7 +2,6 @@ package org.logophon.app.live;
 
 import java.util.UUID;
 import org.logophon.app.project.Projects;
-import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,15 +19,13 @@ class LiveController {
         this.projects = projects;
     }
 
-    @GetMapping(path = "/projects/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @GetMapping("/projects/{id}/events")
     SseEmitter ofProject(@PathVariable UUID id) {
         projects.require(id);
         return streams.open(id);
     }
 
-    @GetMapping(
-            path = {"/events", "/workspaces/{workspace}/events"},
-            produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @GetMapping({"/events", "/workspaces/{workspace}/events"})
     SseEmitter ofShelf() {
         return streams.open(null);
     }

@@ -22,7 +22,8 @@ class BroughtVoices {
 
     /** Ids of a workspace's house voices, without what stands before each. */
     List<UUID> of(UUID workspace) {
-        return jdbc.sql("select id from house_voice where workspace_id = :workspace")
+        return jdbc
+                .sql("select id from house_voice where workspace_id = :workspace")
                 .param("workspace", workspace)
                 .query(String.class)
                 .list()

@@ -4,11 +4,11 @@ import java.time.OffsetDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.IllformedLocaleException;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.logophon.app.web.Refused;
 import org.logophon.app.web.StorableText;
 import org.logophon.core.input.InvalidInput;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -175,11 +175,19 @@ record ImportedRow(String entry, int line, ObjectNode columns) {
     <T> T made(String what, Supplier<T> making) {
         try {
             return making.get();
-        } catch (Refused | InvalidInput said) {
-            throw refused(said.getMessage().replaceAll("\\.$", ""));
-        } catch (IllegalArgumentException | NullPointerException | IndexOutOfBoundsException | JacksonException unfit) {
-            throw refused("it is no " + what);
+        } catch (RuntimeException unfit) {
+            throw refused(sentence(unfit).orElse("it is no " + what));
         }
+    }
+
+    /** What is said of it for people, however deep inside. */
+    private static Optional<String> sentence(Throwable unfit) {
+        for (Throwable cause = unfit; cause != null; cause = cause.getCause()) {
+            if (cause instanceof Refused || cause instanceof InvalidInput) {
+                return Optional.of(cause.getMessage().replaceAll("\\.$", ""));
+            }
+        }
+        return Optional.empty();
     }
 
     Refused refused(String why) {

@@ -14,6 +14,7 @@ import org.logophon.app.project.Project;
 import org.logophon.app.project.Projects;
 import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Costly;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.core.delivery.Slug;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -71,6 +72,7 @@ class MovingController {
 
     /** The file itself, as it comes. @return the page of the project that it became */
     @Costly
+    @DoneOnce
     @PostMapping({"/projects/file", "/workspaces/{workspace}/projects/file"})
     AddressAnswer bring(InputStream sent) throws IOException {
         room.need(0);

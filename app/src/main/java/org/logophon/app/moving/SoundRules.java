@@ -75,8 +75,14 @@ final class SoundRules {
             TakeSource.of(row.text("source"));
             TakeOriginJson.read(row.json("origin"));
             StringBuilder labels = new StringBuilder();
-            row.columns().path("labels").forEach(label -> labels.append(label.asString()).append(','));
-            return TakeWords.typed(row.has("name") ? row.text("name") : "", false, row.has("remark") ? row.text("remark") : "", labels.toString());
+            row.columns()
+                    .path("labels")
+                    .forEach(label -> labels.append(label.asString()).append(','));
+            return TakeWords.typed(
+                    row.has("name") ? row.text("name") : "",
+                    false,
+                    row.has("remark") ? row.text("remark") : "",
+                    labels.toString());
         });
     }
 

@@ -5,7 +5,6 @@ import java.util.UUID;
 import org.logophon.app.people.MemberRepository.Member;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.Refused;
-import org.logophon.app.web.StorableText;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -13,7 +12,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Members {
 
-    private static final int LONGEST_NAME = 60;
     private static final String LAST = "A workspace has an owner: make somebody else one first.";
 
     private final MemberRepository table;
@@ -87,10 +85,6 @@ class Members {
     }
 
     private static String checked(String name) {
-        String called = StorableText.of(name).strip().replaceAll("\\s+", " ");
-        if (called.isEmpty() || called.length() > LONGEST_NAME || called.chars().anyMatch(Character::isISOControl)) {
-            throw new Refused("A workspace has a name of 1 to " + LONGEST_NAME + " characters.");
-        }
-        return called;
+        return PersonName.checked("The name of a workspace", name);
     }
 }

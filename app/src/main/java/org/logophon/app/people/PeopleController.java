@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.logophon.app.people.MemberRepository.Member;
 import org.logophon.app.web.AddressAnswer;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.NotFound;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.stereotype.Controller;
@@ -101,6 +102,7 @@ class PeopleController {
         return new SentenceAnswer("It is called that now.");
     }
 
+    @DoneOnce
     @PostMapping("/invitations")
     @ResponseBody
     Made invite(@RequestParam String role) {
@@ -132,6 +134,7 @@ class PeopleController {
         return new SentenceAnswer("They are out of the workspace, at once.");
     }
 
+    @DoneOnce
     @PostMapping("/members/{person}/phrase")
     @ResponseBody
     Made phrase(@PathVariable UUID person) {

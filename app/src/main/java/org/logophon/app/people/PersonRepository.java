@@ -3,7 +3,6 @@ package org.logophon.app.people;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
@@ -29,11 +28,6 @@ class PersonRepository {
         static final Tries NONE = new Tries(0, null);
     }
 
-    /** Names are the same whatever their case. */
-    static String key(String name) {
-        return name.strip().toLowerCase(Locale.ROOT);
-    }
-
     Optional<Person> find(UUID id) {
         return jdbc.sql("select id, name from person where id = :id")
                 .param("id", id)
@@ -42,7 +36,7 @@ class PersonRepository {
     }
 
     Optional<Kept> named(String name) {
-        return kept("name_key = :of", key(name));
+        return kept("name_key = :of", PersonName.key(name));
     }
 
     Optional<Kept> kept(UUID id) {
@@ -65,7 +59,7 @@ class PersonRepository {
                             "insert into person (id, name, name_key, phrase, made_at) values (:id, :name, :key, :phrase, :now)")
                     .param("id", id)
                     .param("name", name)
-                    .param("key", key(name))
+                    .param("key", PersonName.key(name))
                     .param("phrase", phrase)
                     .param("now", now.atOffset(ZoneOffset.UTC))
                     .update();

@@ -21,7 +21,6 @@ class SignIn {
     /** The least for a pass phrase that stands alone (NIST SP 800-63B-4, 3.1.1.2; from memory). */
     static final int SHORTEST = 15;
 
-    private static final int LONGEST_NAME = 60;
     private static final Duration TRIES_KEPT = Duration.ofDays(1);
     /** Looked at for names that nobody has, so that they take as long. */
     private static final String NOBODY = PassPhrase.kept("there is nobody of this name", SHORTEST);
@@ -40,7 +39,7 @@ class SignIn {
      */
     Person enter(String name, String phrase) {
         Instant now = clock.instant();
-        String counted = Sha256.hex(PersonRepository.key(StorableText.of(name)));
+        String counted = Sha256.hex(PersonName.key(StorableText.of(name)));
         people.forgetTries(now.minus(TRIES_KEPT));
         Tries tries = people.tries(counted);
         PassPhrase.mayTry(tries.waitUntil(), now);
@@ -61,10 +60,7 @@ class SignIn {
 
     /** @throws Refused for a name or a phrase that can't be one, or a name that is somebody else's */
     Person make(String name, String phrase) {
-        String called = StorableText.of(name).strip().replaceAll("\\s+", " ");
-        if (called.isEmpty() || called.length() > LONGEST_NAME || called.chars().anyMatch(Character::isISOControl)) {
-            throw new Refused("A name has 1 to " + LONGEST_NAME + " characters.");
-        }
+        String called = PersonName.checked("A name", name);
         return people.add(called, PassPhrase.kept(phrase, SHORTEST), clock.instant())
                 .orElseThrow(() -> new Refused("Somebody here is called " + called + ". Choose another name."));
     }

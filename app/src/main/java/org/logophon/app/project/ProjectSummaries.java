@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.disk.DiskRoom;
 import org.logophon.core.programme.SampleCount;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,8 +23,10 @@ public class ProjectSummaries {
     private final JdbcClient jdbc;
     private final Projects projects;
     private final VoiceCatalogue voices;
+    private final DiskRoom room;
 
-    ProjectSummaries(JdbcClient jdbc, Projects projects, VoiceCatalogue voices) {
+    ProjectSummaries(JdbcClient jdbc, Projects projects, VoiceCatalogue voices, DiskRoom room) {
+        this.room = room;
         this.jdbc = jdbc;
         this.projects = projects;
         this.voices = voices;
@@ -88,13 +91,21 @@ public class ProjectSummaries {
                 (int) view.unfit(),
                 view.cues().stream().mapToInt(cue -> cue.status().takes()).sum(),
                 row.summary().deliveries());
+        // on a full disk it is counted again the next time: reading goes on
+        if (!room.full()) {
+            keep(row.stamp(), summary);
+        }
+        return summary;
+    }
+
+    private void keep(String stamp, ProjectSummary summary) {
         jdbc.sql("""
                 insert into project_summary (project_id, stamp, samples, cues, to_render, rendering, unfit, takes)
                 select id, :stamp, :samples, :cues, :render, :rendering, :unfit, :takes from project where id = :project
                 on conflict (project_id) do update set stamp = excluded.stamp, samples = excluded.samples, cues = excluded.cues,
                 to_render = excluded.to_render, rendering = excluded.rendering, unfit = excluded.unfit, takes = excluded.takes""")
-                .param("project", id)
-                .param("stamp", row.stamp())
+                .param("project", summary.id())
+                .param("stamp", stamp)
                 .param("samples", summary.length().samples())
                 .param("cues", summary.cues())
                 .param("render", summary.toRender())
@@ -102,6 +113,5 @@ public class ProjectSummaries {
                 .param("unfit", summary.unfit())
                 .param("takes", summary.takes())
                 .update();
-        return summary;
     }
 }

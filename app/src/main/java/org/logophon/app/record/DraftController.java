@@ -8,6 +8,7 @@ import org.logophon.app.people.Visits;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.web.AddressAnswer;
 import org.logophon.app.web.Costly;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.Refused;
 import org.logophon.speech.heard.Recogniser;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,6 +35,7 @@ class DraftController {
 
     /** The recording itself, as it comes. @return the page on which its words come to be */
     @Costly
+    @DoneOnce
     @PostMapping({"/drafts", "/workspaces/{workspace}/drafts"})
     AddressAnswer draft(@RequestParam String name, InputStream sent) throws IOException {
         if (!Recogniser.missing().isEmpty()) {

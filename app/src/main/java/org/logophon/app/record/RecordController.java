@@ -12,6 +12,7 @@ import org.logophon.app.project.Projects;
 import org.logophon.app.web.Costly;
 import org.logophon.app.web.SentenceAnswer;
 import org.logophon.core.align.LongCut;
+import org.logophon.core.coding.FloatFile;
 import org.logophon.core.recording.Cleaning;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.SoundSource;
@@ -94,6 +95,7 @@ class RecordController {
     record Taken(UUID take, String sentence) {}
 
     /** The sound of one cue, as it comes. @param name of the file; empty for what was recorded in the page */
+    @Costly
     @PostMapping("/cues/{cue}")
     @ResponseBody
     Taken recorded(
@@ -106,11 +108,12 @@ class RecordController {
         if (!name.isEmpty()) {
             return files.read(sent, name, sound -> brought(id, cue, name, sound));
         }
-        UUID take = files.read(
+        return files.read(
                 sent,
                 "The recording",
-                sound -> recordings.take(id, cue, whole(sound), Recordings.Made.RECORDED, false));
-        return new Taken(take, "Recorded. Keep it, or say it again.");
+                sound -> new Taken(
+                        recordings.take(id, cue, whole(sound), Recordings.Made.RECORDED, false),
+                        "Recorded. Keep it, or say it again."));
     }
 
     private static Sound whole(SoundSource sound) {
@@ -118,7 +121,7 @@ class RecordController {
     }
 
     /** A file in which a cue is said several times becomes as many takes; the last one is kept. */
-    private Taken brought(UUID id, UUID cue, String name, SoundSource sound) {
+    private Taken brought(UUID id, UUID cue, String name, FloatFile sound) {
         UUID take = null;
         List<LongCut.Said> times = uploads.times(id, cue, sound);
         for (LongCut.Said said : times) {
@@ -129,11 +132,10 @@ class RecordController {
                     Recordings.Made.UPLOADED,
                     true);
         }
-        return new Taken(
-                take,
-                times.size() == 1
-                        ? name + " is taken, and kept."
-                        : name + " has it " + times.size() + " times: as many takes, and the last is kept.");
+        String taken = times.size() == 1
+                ? name + " is taken, and kept."
+                : name + " has it " + times.size() + " times: as many takes, and the last is kept.";
+        return new Taken(take, (taken + " " + sound.remark()).strip());
     }
 
     /** A recording, cleaned: another take, which is kept. */

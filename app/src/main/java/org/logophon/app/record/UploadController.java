@@ -74,8 +74,10 @@ class UploadController {
             InputStream sent)
             throws IOException {
         projects.require(id);
-        UUID made = files.read(sent, name, sound -> uploads.add(id, name, role, sound));
-        return shown(id, uploads.require(id, made));
+        return files.read(sent, name, sound -> {
+            Upload made = uploads.require(id, uploads.add(id, name, role, sound));
+            return shown(id, made, sound.remark().isEmpty() ? made.problem() : sound.remark());
+        });
     }
 
     @GetMapping("/{upload}")
@@ -121,6 +123,10 @@ class UploadController {
     }
 
     private Shown shown(UUID project, Upload upload) {
+        return shown(project, upload, upload.problem());
+    }
+
+    private Shown shown(UUID project, Upload upload, String problem) {
         List<CueView> all = projects.view(project).cues();
         Map<UUID, CueView> cues = all.stream().collect(Collectors.toMap(CueView::id, cue -> cue));
         List<Line> lines = new ArrayList<>();
@@ -146,7 +152,7 @@ class UploadController {
                 upload.id(),
                 upload.name(),
                 upload.state().id(),
-                upload.problem(),
+                problem,
                 upload.sound() == null ? 0 : upload.sound().seconds(),
                 upload.role(),
                 lines,

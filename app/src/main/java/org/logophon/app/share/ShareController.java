@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.deliver.ReadyDeliveries;
 import org.logophon.app.page.Ago;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.app.web.SentenceAnswer;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -82,6 +83,7 @@ class ShareController {
                 open);
     }
 
+    @DoneOnce
     @PostMapping
     Made make(
             @PathVariable UUID id,

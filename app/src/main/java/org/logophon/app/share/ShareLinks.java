@@ -22,6 +22,7 @@ class ShareLinks {
 
     private static final int LONGEST_NAME = 100;
     private static final int MOST_OPEN = 200;
+    private static final LocalDate LAST_DAY = LocalDate.of(2099, 12, 31);
 
     private final ShareRepository table;
     private final Projects projects;
@@ -62,6 +63,9 @@ class ShareLinks {
                 throw new Refused(
                         "This delivery was built before deliveries could be shared. Build it again, and share that.");
             }
+        }
+        if (asked.until() != null && asked.until().isAfter(LAST_DAY)) {
+            throw new Refused("The last day of a link is in this century. Leave it out for a link without an end.");
         }
         Instant until = asked.until() == null
                 ? null

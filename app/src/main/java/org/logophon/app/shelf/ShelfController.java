@@ -10,6 +10,7 @@ import org.logophon.app.project.ProjectCopy;
 import org.logophon.app.project.ProjectName;
 import org.logophon.app.project.ProjectRepository;
 import org.logophon.app.project.Projects;
+import org.logophon.app.web.DoneOnce;
 import org.logophon.speech.heard.Recogniser;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -72,9 +73,11 @@ class ShelfController {
         return "shelf :: projects";
     }
 
+    @DoneOnce
     @PostMapping({"/projects", "/workspaces/{workspace}/projects"})
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String target) {
-        Project project = table.create(visits.workspace(), ProjectName.checked(name), "en-GB", TargetTime.parse(target));
+        Project project =
+                table.create(visits.workspace(), ProjectName.checked(name), "en-GB", TargetTime.parse(target));
         return "redirect:/projects/" + project.id() + "/write";
     }
 
@@ -85,6 +88,7 @@ class ShelfController {
         return "redirect:" + home();
     }
 
+    @DoneOnce
     @PostMapping("/projects/{id}/duplicate")
     String duplicate(@PathVariable UUID id) {
         copies.copy(id, "copy");

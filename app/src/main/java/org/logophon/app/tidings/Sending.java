@@ -57,7 +57,7 @@ class Sending {
     /** Of the jobs that bring a tiding to somebody. */
     static List<String> names(Tiding tiding, Wish wish) {
         List<String> names = new ArrayList<>();
-        if (!wish.mail().isEmpty()) {
+        if (!wish.mail().isEmpty() && !tiding.brief()) {
             names.add(MAIL + " " + tiding.id() + " " + wish.id());
         }
         if (!wish.hook().isEmpty()) {

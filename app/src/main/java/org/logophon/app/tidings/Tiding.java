@@ -10,6 +10,7 @@ import java.util.UUID;
  * @param id      that grows
  * @param project that it is about, by its name too
  * @param address path of the page that shows it
+ * @param brief   true for what took no longer than anybody waits for: addresses are called, and nobody is told
  */
 record Tiding(
         long id,
@@ -19,6 +20,7 @@ record Tiding(
         Kind kind,
         String sentence,
         String address,
+        boolean brief,
         Instant at) {
 
     /** What it is about. */

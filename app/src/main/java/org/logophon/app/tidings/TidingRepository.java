@@ -28,15 +28,16 @@ class TidingRepository {
         this.clock = clock;
     }
 
-    /** @return its id */
-    long add(UUID project, Tiding.Kind kind, String sentence, String address) {
+    /** @param brief true for what addresses alone are called for. @return its id */
+    long add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
         return jdbc.sql("""
-                insert into tiding (workspace_id, project_id, kind, sentence, address, at)
-                select workspace_id, id, :kind, :sentence, :address, :now from project where id = :project returning id""")
+                insert into tiding (workspace_id, project_id, kind, sentence, address, brief, at)
+                select workspace_id, id, :kind, :sentence, :address, :brief, :now from project where id = :project returning id""")
                 .param("project", project)
                 .param("kind", kind.id())
                 .param("sentence", sentence)
                 .param("address", address)
+                .param("brief", brief)
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .query(Long.class)
                 .single();
@@ -49,11 +50,11 @@ class TidingRepository {
                 .optional();
     }
 
-    /** The latest of a workspace, in their order. */
+    /** The latest of a workspace that people are told, in their order. */
     List<Tiding> after(UUID workspace, long id, Instant since, int most) {
         return jdbc.sql(
                         "select * from (" + SELECT
-                                + "where t.workspace_id = :workspace and t.id > :id and t.at > :since order by t.id desc limit :most) as latest order by id")
+                                + "where t.workspace_id = :workspace and not t.brief and t.id > :id and t.at > :since order by t.id desc limit :most) as latest order by id")
                 .param("workspace", workspace)
                 .param("id", id)
                 .param("since", since.atOffset(ZoneOffset.UTC))
@@ -78,6 +79,7 @@ class TidingRepository {
                 Tiding.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
                 row.getString("sentence"),
                 row.getString("address"),
+                row.getBoolean("brief"),
                 row.getObject("at", OffsetDateTime.class).toInstant());
     }
 }

@@ -56,22 +56,26 @@ class Tidings {
         String failed = over.failed() == 0
                 ? ""
                 : over.failed() == 1 ? "; 1 needs a look" : "; " + over.failed() + " need a look";
-        tell(over.project(), Tiding.Kind.RENDERS, done + failed + ".", "/projects/" + over.project() + "/direct");
+        tell(
+                over.project(),
+                Tiding.Kind.RENDERS,
+                done + failed + ".",
+                "/projects/" + over.project() + "/direct",
+                false);
     }
 
     @EventListener
     @Transactional
     public void delivered(DeliveryOver over) {
-        if (over.took().compareTo(longWork) < 0) {
-            return;
-        }
+        boolean brief = over.took().compareTo(longWork) < 0;
         tell(
                 over.project(),
                 Tiding.Kind.DELIVERIES,
                 over.problem().isEmpty()
                         ? "Delivery " + over.ordinal() + " is ready."
                         : "Delivery " + over.ordinal() + " could not be built: " + over.problem(),
-                "/projects/" + over.project() + "/deliver");
+                "/projects/" + over.project() + "/deliver",
+                brief);
     }
 
     @EventListener
@@ -81,11 +85,13 @@ class Tidings {
                 said.project(),
                 Tiding.Kind.VISITORS,
                 said.sentence(),
-                "/projects/" + said.project() + "/listen" + (said.cue() == null ? "" : "?cue=" + said.cue()));
+                "/projects/" + said.project() + "/listen" + (said.cue() == null ? "" : "?cue=" + said.cue()),
+                false);
     }
 
-    private void tell(UUID project, Tiding.Kind kind, String sentence, String address) {
-        Tiding tiding = table.find(table.add(project, kind, sentence, address)).orElseThrow();
+    private void tell(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
+        Tiding tiding =
+                table.find(table.add(project, kind, sentence, address, brief)).orElseThrow();
         List<String> names = new ArrayList<>();
         for (Wish wish : wishes.elsewhere(tiding.workspace(), people.on())) {
             if (wish.of(kind)) {

@@ -66,10 +66,7 @@ class HouseVoiceRepository {
         return jdbc.sql("""
                 select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id
                 join house_voice v on v.id = r.voice_id and v.workspace_id = p.workspace_id
-                where p.deleted_at is null and r.voice_id = :id order by p.name, r.position""")
-                .param("id", id)
-                .query(String.class)
-                .list();
+                where p.deleted_at is null and r.voice_id = :id order by p.name, r.position""").param("id", id).query(String.class).list();
     }
 
     private static HouseVoice voice(ResultSet row, int at) throws SQLException {

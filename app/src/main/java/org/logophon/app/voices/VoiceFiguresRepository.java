@@ -3,9 +3,12 @@ package org.logophon.app.voices;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Voice;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -47,6 +50,35 @@ public class VoiceFiguresRepository {
                         .query(Integer.class)
                         .single()
                 > 0;
+    }
+
+    /** Voices that made no sound of the passage in the newest version that was tried, by their ids. */
+    public Set<String> soundless() {
+        return new HashSet<>(jdbc.sql("""
+                select s.voice_id from soundless_voice s
+                where not exists (select 1 from voice_figures f where f.voice_id = s.voice_id and f.measured_at > s.found_at)""").query(String.class).list());
+    }
+
+    /** True for a version that made no sound lately: whether it does now isn't asked again and again. */
+    boolean soundlessSince(Voice voice, String version, Instant since) {
+        return jdbc.sql(
+                                "select count(*) from soundless_voice where voice_id = :voice and version = :version and found_at > :since")
+                        .param("voice", voice.id())
+                        .param("version", version)
+                        .param("since", since.atOffset(ZoneOffset.UTC))
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    void saveSoundless(Voice voice, String version) {
+        jdbc.sql("""
+                insert into soundless_voice (voice_id, version, found_at) values (:voice, :version, :now)
+                on conflict (voice_id, version) do update set found_at = excluded.found_at""")
+                .param("voice", voice.id())
+                .param("version", version)
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     /** Does nothing when another node measured it first. */

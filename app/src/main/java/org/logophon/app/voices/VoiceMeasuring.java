@@ -1,5 +1,7 @@
 package org.logophon.app.voices;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -28,12 +30,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class VoiceMeasuring implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(VoiceMeasuring.class);
+    private static final Duration TRIED_AGAIN = Duration.ofDays(1);
 
     private final VoiceCatalogue voices;
     private final VoiceFiguresRepository figures;
     private final Narrator narrator;
     private final Prices prices;
     private final TransactionTemplate transaction;
+    private final Clock clock;
     private final boolean wanted;
     private volatile boolean stopped;
     private volatile Progress progress = new Progress(0, 0);
@@ -44,12 +48,14 @@ public class VoiceMeasuring implements DisposableBean {
             Narrator narrator,
             Prices prices,
             TransactionTemplate transaction,
+            Clock clock,
             @Value("${logophon.measure-voices}") boolean wanted) {
         this.voices = voices;
         this.figures = figures;
         this.narrator = narrator;
         this.prices = prices;
         this.transaction = transaction;
+        this.clock = clock;
         this.wanted = wanted;
     }
 
@@ -89,12 +95,12 @@ public class VoiceMeasuring implements DisposableBean {
                     // another server that is at this voice measures it alone; this one goes on with the next
                     transaction.executeWithoutResult(status -> {
                         if (figures.mine(voice)) {
-                            measure(voice);
+                            measureOnce(voice);
                         }
                     });
                 }
-            } catch (SpeechFailed | DataAccessException | TransactionException e) {
-                LOG.warn("The voice {} could not be measured: {}", voice.id(), e.getMessage());
+            } catch (DataAccessException | TransactionException away) {
+                LOG.warn("The voice {} could not be measured: the database doesn't answer", voice.id());
             }
             progress = new Progress(progress.done() + 1, all.size());
         }
@@ -116,10 +122,28 @@ public class VoiceMeasuring implements DisposableBean {
         measure(voice, null);
     }
 
-    private void measure(Voice voice, String agreement) {
-        // a voice made of another that was tuned anew is another version
-        String version = narrator.engineVersion(voice)
+    /** A voice that makes no sound of the passage is told of once, whichever server finds it, and tried again after a day. */
+    private void measureOnce(Voice voice) {
+        String version = version(voice);
+        if (figures.soundlessSince(voice, version, clock.instant().minus(TRIED_AGAIN))) {
+            return;
+        }
+        try {
+            measure(voice);
+        } catch (SpeechFailed mute) {
+            figures.saveSoundless(voice, version);
+            LOG.warn("The voice {} could not be measured: {}", voice.id(), mute.getMessage());
+        }
+    }
+
+    /** A voice made of another that was tuned anew is another version. */
+    private String version(Voice voice) {
+        return narrator.engineVersion(voice)
                 + (voice.ofTheHouse() || voice.ofTheCast() ? " " + voice.baseId() + " " + voice.tuning() : "");
+    }
+
+    private void measure(Voice voice, String agreement) {
+        String version = version(voice);
         if (!figures.has(voice, version)) {
             figures.save(voice, version, VoiceMeter.measure(narrator, voice, agreement));
         }

@@ -28,8 +28,8 @@ class Security {
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean
-    SecurityFilterChain chain(
-            HttpSecurity http, EarlyAnswer answers, WhoMayCall who, ManagementAddresses management) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, EarlyAnswer answers, WhoMayCall who, ManagementAddresses management)
+            throws Exception {
         if (who.publicByTls()) {
             http.redirectToHttps(https -> https.requestMatchers(
                     request -> who.publicHost().equalsIgnoreCase(request.getServerName()) && !request.isSecure()));
@@ -37,8 +37,8 @@ class Security {
         return http.addFilterBefore(new OwnPagesOnly(answers), CsrfFilter.class)
                 .exceptionHandling(errors -> errors.accessDeniedHandler((request, response, denied) ->
                         answers.refuse(request, response, management.asked(request) ? ELSEWHERE : TOKEN_MISSING)))
-                .authorizeHttpRequests(requests -> requests
-                        .requestMatchers(request -> management.asked(request) && !management.allowed(request))
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                request -> management.asked(request) && !management.allowed(request))
                         .denyAll()
                         .anyRequest()
                         .permitAll())

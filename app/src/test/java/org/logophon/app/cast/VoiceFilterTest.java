@@ -25,6 +25,7 @@ class VoiceFilterTest {
                     "x",
                     EnumSet.of(Ability.PACE, Ability.PITCH)),
             null,
+            false,
             new Clearness(210, 232),
             List.of("deep"),
             new VoiceNote(true, 3, "dry and warm", List.of("old men")),

@@ -16,7 +16,7 @@ class VoiceMapTest {
         Voice voice = new Voice(id, id, "en-GB", "English", "", Gender.MALE, "test", id, EnumSet.of(Ability.PACE));
         VoiceFigures figures =
                 pace == null ? null : new VoiceFigures(pitch, pitch == null ? null : range, pace, pace, 800);
-        return new VoiceRow(voice, figures, null, List.of(), VoiceNote.NONE, List.of(), null);
+        return new VoiceRow(voice, figures, false, null, List.of(), VoiceNote.NONE, List.of(), null);
     }
 
     private static VoiceMap.Dot dot(VoiceMap map, String id) {

@@ -30,21 +30,18 @@ class RowRulesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '"',
-            textBlock = """
+    @CsvSource(delimiter = '|', quoteCharacter = '"', textBlock = """
             role | {'name':' '} | name is no name
             role | {'name':'A\\u0007b'} | name is no name
             role | {'name':'Keeper','lively_percent':101} | Liveliness goes from 0 to 100
             role | {'name':'Keeper','pace_percent':49} | Pace goes from 50 to 200
-            role | {'name':'Keeper','lively_percent':0,'cleaning':{'humHz':55}} | Mains hum
+            role | {'name':'Keeper','lively_percent':0,'cleaning':{'noiseDb':0,'humHz':55,'rumble':false,'clicks':false,'clipped':false,'longestGap':0}} | Mains hum
             cue | {'id':'c2','role':'Nobody','number':'1','text':'a'} | its role isn't in rows/role.jsonl
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','placement':'away'} | it is no placement
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','slot_in_millis':5,'slot_out_millis':4} | A slot ends after
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','slot_in_millis':0,'slot_out_millis':2000000000} | out_millis
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','fixed_samples':9999999999} | fixed_samples is outside
-            cue | {'id':'c2','role':'Keeper','number':'1','text':'a','taken':{'pauses':{'commaMillis':-1}}} | direction of a take
+            cue | {'id':'c2','role':'Keeper','number':'1','text':'a','taken':{'pauses':{'commaMillis':-1}}} | The rest at a comma goes
             mark | {'cue_id':'c1','kind':'shout','value':'','origin':'OWN','start_index':0,'end_index':3} | line 3 of rows/mark.jsonl
             mark | {'cue_id':'c1','kind':'pace','value':'900','origin':'OWN','start_index':0,'end_index':3} | Pace goes from
             mark | {'cue_id':'c1','kind':'pace','value':'90','origin':'THEIRS','start_index':0,'end_index':3} | it is no mark
@@ -69,10 +66,7 @@ class RowRulesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '"',
-            textBlock = """
+    @CsvSource(delimiter = '|', quoteCharacter = '"', textBlock = """
             house_voice | {'name':'Old','pace_percent':100,'pitch_semitones':13,'range_percent':100,'timbre_semitones':0,'effect_percent':0} | Pitch goes
             house_voice | {'name':'Old','pace_percent':100,'pitch_semitones':1,'range_percent':100,'timbre_semitones':4,'effect_percent':0} | Timbre goes
             speech | {'words':[0,3,0],'peaks':'\\\\x00'} | words is no list of words
@@ -102,10 +96,7 @@ class RowRulesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '"',
-            textBlock = """
+    @CsvSource(delimiter = '|', quoteCharacter = '"', textBlock = """
             text | 5 | is no text
             text | 'a\\u0000b' | characters that are no text
             text | '\\ud800' | characters that are no text
@@ -133,18 +124,19 @@ class RowRulesTest {
         assertThatThrownBy(() -> ColumnRules.check(
                         "cue", "number", "text", row("cue", "{'number':'" + "1".repeat(50_000) + "'}")))
                 .hasMessageContaining("number has 50,000 characters, and 40 are possible");
-        assertThatThrownBy(() ->
-                        ColumnRules.check("role", "name", "text", row("role", "{'name':'" + "x".repeat(100_000) + "'}")))
+        assertThatThrownBy(() -> ColumnRules.check(
+                        "role", "name", "text", row("role", "{'name':'" + "x".repeat(100_000) + "'}")))
                 .hasMessageContaining("name has 100,000 characters, and 60 are possible");
-        assertThatCode(() -> ColumnRules.check("cue", "at", "timestamp with time zone", row("cue", "{'at':'2026-11-30T10:00:00.5+00:00'}")))
+        assertThatCode(() -> ColumnRules.check(
+                        "cue", "at", "timestamp with time zone", row("cue", "{'at':'2026-11-30T10:00:00.5+00:00'}")))
                 .doesNotThrowAnyException();
     }
 
     @Test
     void aCueHasAsManyMarksAsByHand() {
         ScriptRules rules = script();
-        ImportedRow mark = row(
-                "mark", "{'cue_id':'c1','kind':'pace','value':'90','origin':'OWN','start_index':0,'end_index':3}");
+        ImportedRow mark =
+                row("mark", "{'cue_id':'c1','kind':'pace','value':'90','origin':'OWN','start_index':0,'end_index':3}");
         for (int i = 0; i < 2_000; i++) {
             rules.check("mark", mark);
         }

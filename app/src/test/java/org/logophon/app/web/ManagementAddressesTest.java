@@ -22,8 +22,7 @@ class ManagementAddressesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            textBlock = """
+    @CsvSource(textBlock = """
             # port of its own, people, connection from, to the port, allowed
             0, false, 127.0.0.1, 8490, true
             0, false, ::1, 8490, true

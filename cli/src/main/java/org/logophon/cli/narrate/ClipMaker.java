@@ -17,6 +17,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import org.logophon.cli.InputUnusable;
 import org.logophon.cli.ScriptFile;
 import org.logophon.cli.Sentence;
 import org.logophon.cli.narrate.DeliverOptions.Deliver;
@@ -25,23 +26,22 @@ import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.SlotEntry;
 import org.logophon.cli.narrate.PictureOptions.Picture;
 import org.logophon.cli.recording.RecordedCues;
-import org.logophon.cli.InputUnusable;
-import org.logophon.core.delivery.FolderHold;
-import org.logophon.core.delivery.WholeFile;
-import org.logophon.core.input.InvalidInput;
 import org.logophon.core.coding.SoundFormat;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.FileNames;
+import org.logophon.core.delivery.FolderHold;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SpokenTitle;
+import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.delivery.Wishes;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.SheetPart;
 import org.logophon.core.finish.Clip;
 import org.logophon.core.finish.ClipFinisher;
+import org.logophon.core.input.InvalidInput;
 import org.logophon.core.place.Fit;
 import org.logophon.core.place.Fitting;
 import org.logophon.core.place.PlaceCheck.PlacedCue;
@@ -252,8 +252,7 @@ final class ClipMaker {
     /** A clip is whole or not there: written beside its place, then moved. */
     private static void write(Clip clip, String number, String text, Path folder, Path target) throws IOException {
         WholeFile.makeWay(folder, target);
-        WholeFile.write(
-                target, out -> ClipFile.write(clip, number, text, SampleCount.ZERO, LocalDateTime.now(), out));
+        WholeFile.write(target, out -> ClipFile.write(clip, number, text, SampleCount.ZERO, LocalDateTime.now(), out));
     }
 
     /** Those that could be made, in the order of the script; the others are told. */

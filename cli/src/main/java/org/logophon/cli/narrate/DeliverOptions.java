@@ -92,7 +92,8 @@ final class DeliverOptions {
     private BedFile bedFile() {
         if (bed == null) {
             if (bedLevel != null || bedRise != null || bedInClips) {
-                throw new UnusableOption("--bed-level, --bed-rise and --bed-in-clips go with --bed: name a sound file.");
+                throw new UnusableOption(
+                        "--bed-level, --bed-rise and --bed-in-clips go with --bed: name a sound file.");
             }
             return null;
         }

@@ -172,7 +172,10 @@ public final class NarrateCommand implements Callable<Integer> {
                     outcome,
                     asked,
                     deliver,
-                    recordings == null ? null : new RecordedCues(recordings, pool),
+                    recordings == null
+                            ? null
+                            : new RecordedCues(
+                                    recordings, pool, spec.commandLine().getErr()),
                     kept,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {

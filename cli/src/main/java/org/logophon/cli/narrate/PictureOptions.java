@@ -61,7 +61,8 @@ final class PictureOptions {
         }
         FrameRate rate = option("--fps", () -> fps == null ? FrameRate.DEFAULT : FrameRate.named(fps));
         long first = option(
-                "--start", () -> start == null ? 0 : Timecode.typed(start, rate, 0).frame());
+                "--start",
+                () -> start == null ? 0 : Timecode.typed(start, rate, 0).frame());
         if (slots == null) {
             if (fit) {
                 throw new UnusableOption("--fit needs to know what to fit into: name a file of times with --slots.");

@@ -57,7 +57,8 @@ public final class AlignCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         ScriptFile file = ScriptFile.read(script, Splitting.DEFAULT, CueNumbers.DEFAULT, language);
         Report report;
-        try (RecordingFile recording = RecordingFile.open(audio);
+        try (RecordingFile recording =
+                        RecordingFile.open(audio, spec.commandLine().getErr());
                 WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
             report = report(file, HeldScript.of(recording, file, language, pool));
         }

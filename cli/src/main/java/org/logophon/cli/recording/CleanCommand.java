@@ -69,7 +69,7 @@ public final class CleanCommand implements Callable<Integer> {
             throw new UnusableOption(unusable.getMessage());
         }
         Report report;
-        try (RecordingFile recording = RecordingFile.open(in)) {
+        try (RecordingFile recording = RecordingFile.open(in, spec.commandLine().getErr())) {
             if (recording.sound().length() > 600L * recording.sound().rate()) {
                 throw new InputUnusable("Ten minutes are cleaned at once. Cut " + in.getFileName() + " into its cues.");
             }

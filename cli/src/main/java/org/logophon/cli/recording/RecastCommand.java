@@ -10,9 +10,9 @@ import java.util.concurrent.Callable;
 import java.util.function.Function;
 import org.logophon.cli.ExitStatus;
 import org.logophon.cli.InputUnusable;
-import org.logophon.cli.UnusableOption;
 import org.logophon.cli.OwnEngines;
 import org.logophon.cli.ScriptFile;
+import org.logophon.cli.UnusableOption;
 import org.logophon.cli.recording.HeldScript.HeldCue;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.recording.Recorded;
@@ -101,7 +101,8 @@ public final class RecastCommand implements Callable<Integer> {
         ScriptFile file = ScriptFile.read(script, Splitting.DEFAULT, CueNumbers.DEFAULT, found.language());
         List<WordEntry> words = new ArrayList<>();
         Sound made;
-        try (RecordingFile recording = RecordingFile.open(audio);
+        try (RecordingFile recording =
+                        RecordingFile.open(audio, spec.commandLine().getErr());
                 WorkerPool pool = new WorkerPool(Runtime.getRuntime().availableProcessors())) {
             Engines engines = new Engines(pool, null, own.engines());
             Resampler resampler = new WorkerResampler(pool);

@@ -1,6 +1,7 @@
 package org.logophon.cli.recording;
 
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,9 +27,14 @@ public final class RecordedCues {
 
     private final List<Path> files;
     private final RecordingHolder holder;
+    private final PrintWriter told;
 
-    /** @throws InputUnusable with a sentence when there is no such folder */
-    public RecordedCues(Path folder, WorkerPool pool) throws IOException {
+    /**
+     * @param told gets what was done to recordings while they were read
+     * @throws InputUnusable with a sentence when there is no such folder
+     */
+    public RecordedCues(Path folder, WorkerPool pool, PrintWriter told) throws IOException {
+        this.told = told;
         this.holder = new RecordingHolder(new Engines(pool), NativeVoices::saying);
         if (!Files.isDirectory(folder)) {
             throw new InputUnusable(folder + " is no folder. Name one with a recording a cue, as 030.wav.");
@@ -58,7 +64,7 @@ public final class RecordedCues {
         if (file.isEmpty()) {
             return Optional.empty();
         }
-        try (RecordingFile recording = RecordingFile.open(file.get())) {
+        try (RecordingFile recording = RecordingFile.open(file.get(), told)) {
             Sound whole = recording.whole();
             Activity.Span span = Activity.of(whole).speech(AROUND_SECONDS, whole.samples().length);
             Sound sound = whole.cut(span.from(), span.to());

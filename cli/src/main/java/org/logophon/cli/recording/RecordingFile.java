@@ -1,6 +1,7 @@
 package org.logophon.cli.recording;
 
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.logophon.cli.InputUnusable;
@@ -27,14 +28,21 @@ public final class RecordingFile implements AutoCloseable {
         this.sound = sound;
     }
 
-    /** @throws InputUnusable with a sentence when it is no sound, or too long */
-    public static RecordingFile open(Path file) throws IOException {
+    /**
+     * @param told gets what was done to it while it was read
+     * @throws InputUnusable with a sentence when it is no sound, or too long
+     */
+    public static RecordingFile open(Path file, PrintWriter told) throws IOException {
         if (!Files.isReadable(file) || Files.isDirectory(file)) {
             throw new InputUnusable(file + " can't be read. Check its name.");
         }
         Path samples = Files.createTempFile("logophon-samples", ".f32");
         try {
-            return new RecordingFile(samples, FloatFile.decoded(new FfmpegCoder(), file, samples, RATE, MOST_SECONDS));
+            FloatFile sound = FloatFile.decoded(new FfmpegCoder(), file, samples, RATE, MOST_SECONDS);
+            if (!sound.remark().isEmpty()) {
+                told.println(file.getFileName() + ": " + sound.remark());
+            }
+            return new RecordingFile(samples, sound);
         } catch (CodingFailed unreadable) {
             Files.deleteIfExists(samples);
             throw new InputUnusable(file.getFileName() + " " + unreadable.getMessage());

@@ -29,8 +29,8 @@ public final class FolderHold implements AutoCloseable {
      */
     public static FolderHold of(Path folder) throws IOException {
         Path file = folder.resolve(NAME);
-        FileChannel channel = FileChannel.open(
-                file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+        FileChannel channel =
+                FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
         try {
             FileLock lock = channel.tryLock();
             if (lock != null) {
@@ -40,8 +40,8 @@ public final class FolderHold implements AutoCloseable {
             // another thread of this process has it
         }
         channel.close();
-        throw new InvalidInput(
-                "Another delivery is being written into " + folder + ". Wait until it is done, or choose another folder.");
+        throw new InvalidInput("Another delivery is being written into " + folder
+                + ". Wait until it is done, or choose another folder.");
     }
 
     @Override

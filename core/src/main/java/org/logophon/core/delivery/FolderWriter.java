@@ -119,7 +119,9 @@ public final class FolderWriter {
 
     private Manifest manifest() throws IOException {
         Path file = folder.resolve(Manifest.FILE);
-        return Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS) ? Manifest.read(Files.readString(file)) : new Manifest(1, "", List.of());
+        return Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)
+                ? Manifest.read(Files.readString(file))
+                : new Manifest(1, "", List.of());
     }
 
     /** A list may come from anywhere: none of its paths leads out of the folder. */

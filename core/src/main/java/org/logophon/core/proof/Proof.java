@@ -3,11 +3,13 @@ package org.logophon.core.proof;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.Voice;
 
 /** Runs every check over a cue. Safe for use by several threads. */
 public final class Proof {
 
+    private static final Check LIMITS = new Limits();
     private static final Check HOMOGRAPHS = new Homographs();
 
     private final List<Check> checks;
@@ -15,7 +17,7 @@ public final class Proof {
     /** @param voices that a cue in another language could be cast with */
     public Proof(List<WatchWord> watched, LanguageGuess guess, List<Voice> voices) {
         checks = List.of(
-                new Limits(),
+                LIMITS,
                 new OtherLanguages(guess, voices),
                 new Forms(),
                 HOMOGRAPHS,
@@ -28,10 +30,14 @@ public final class Proof {
 
     /**
      * In the order of the text. A cue in another language has that finding alone: its words are no strangers, its voice
-     * is.
+     * is. One that no voice can say at once has that finding alone, too: its parts are looked at once it is split.
      */
     public List<Finding> of(CueToProof cue) {
         List<Finding> found = new ArrayList<>();
+        if (cue.text().length() > ScriptCue.MOST_CHARACTERS) {
+            LIMITS.look(cue, found);
+            return List.copyOf(found);
+        }
         for (Check check : checks) {
             check.look(cue, found);
             if (check instanceof OtherLanguages && found.stream().anyMatch(f -> f.kind() == FindingKind.LANGUAGE)) {

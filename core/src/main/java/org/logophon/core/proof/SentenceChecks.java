@@ -33,16 +33,17 @@ final class SentenceChecks implements Check {
         }
         Matcher stops = STOP.matcher(cue.text());
         int from = 0;
-        while (from < cue.text().length()) {
-            int to = stops.find() ? stops.end() : cue.text().length();
-            int start = from;
-            List<Word> words = cue.words().stream()
-                    .filter(word -> word.start() >= start && word.end() <= to)
-                    .toList();
-            if (words.size() > MOST_WORDS) {
-                found.add(tooLong(cue.text(), words));
+        while (from < cue.words().size()) {
+            int stop = stops.find() ? stops.end() : cue.text().length();
+            int to = from;
+            while (to < cue.words().size() && cue.words().get(to).end() <= stop) {
+                to++;
             }
-            from = to;
+            if (to - from > MOST_WORDS) {
+                found.add(tooLong(cue.text(), cue.words().subList(from, to)));
+            }
+            // a word that a stop stands in belongs to what comes after
+            from = stop == cue.text().length() ? cue.words().size() : to;
         }
     }
 
@@ -50,7 +51,7 @@ final class SentenceChecks implements Check {
         int start = words.get(0).start();
         int end = words.get(words.size() - 1).end();
         int middle = (start + end) / 2;
-        Matcher clauses = CLAUSE.matcher(text);
+        Matcher clauses = CLAUSE.matcher(text).region(start, end);
         int best = -1;
         while (clauses.find()) {
             boolean inside = clauses.start() > words.get(3).end()

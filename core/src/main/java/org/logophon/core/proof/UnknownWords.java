@@ -2,8 +2,6 @@ package org.logophon.core.proof;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.logophon.core.dictionary.Dictionary;
 import org.logophon.core.form.WrittenForm;
 import org.logophon.core.form.WrittenForms;
@@ -14,8 +12,6 @@ import org.logophon.core.script.Word;
  */
 final class UnknownWords implements Check {
 
-    private static final Pattern PART = Pattern.compile("\\p{L}[\\p{L}\\p{M}]*(?:['’]\\p{L}+)*");
-
     @Override
     public void look(CueToProof cue, List<Finding> found) {
         if (!cue.english()) {
@@ -24,10 +20,14 @@ final class UnknownWords implements Check {
         List<WrittenForm> forms = WrittenForms.in(cue.language()).find(cue.text());
         int start = -1;
         int end = -1;
+        int nextForm = 0;
         for (Word word : cue.words()) {
-            boolean unknown = !known(word.in(cue.text()))
-                    && !cue.settled(word.start(), word.end())
-                    && forms.stream().noneMatch(form -> form.start() < word.end() && form.end() > word.start());
+            // both are in the order of the text
+            while (nextForm < forms.size() && forms.get(nextForm).end() <= word.start()) {
+                nextForm++;
+            }
+            boolean inForm = nextForm < forms.size() && forms.get(nextForm).start() < word.end();
+            boolean unknown = !inForm && !known(word.in(cue.text())) && !cue.settled(word.start(), word.end());
             boolean beside = start >= 0
                     && cue.text().substring(end, word.start()).isBlank()
                     && capital(cue.text(), word)
@@ -71,13 +71,38 @@ final class UnknownWords implements Check {
 
     /** A hyphenated word is known when each of its parts is. */
     private static boolean known(String word) {
-        Matcher parts = PART.matcher(word);
-        while (parts.find()) {
-            String part = parts.group();
-            if (part.length() > 1 && !Dictionary.english().knows(part.toLowerCase(Locale.ROOT))) {
+        int at = 0;
+        while (at < word.length()) {
+            int end = part(word, at);
+            if (end - at > 1
+                    && !Dictionary.english().knows(word.substring(at, end).toLowerCase(Locale.ROOT))) {
                 return false;
             }
+            at = end > at ? end : at + Character.charCount(word.codePointAt(at));
         }
         return true;
+    }
+
+    /** After the letters from a place on, with apostrophes between them. A pattern would go as deep as there are apostrophes. */
+    private static int part(String word, int from) {
+        int at = from;
+        boolean apostrophe = false;
+        while (at < word.length()) {
+            int c = word.codePointAt(at);
+            boolean letter = Character.isLetter(c) || at > from && !apostrophe && mark(c);
+            if (!letter && !(at > from && !apostrophe && (c == '\'' || c == '’'))) {
+                break;
+            }
+            apostrophe = !letter;
+            at += Character.charCount(c);
+        }
+        return apostrophe ? at - 1 : at;
+    }
+
+    private static boolean mark(int c) {
+        int kind = Character.getType(c);
+        return kind == Character.NON_SPACING_MARK
+                || kind == Character.COMBINING_SPACING_MARK
+                || kind == Character.ENCLOSING_MARK;
     }
 }

@@ -88,7 +88,10 @@ public final class WavReader {
         private float sample(ByteBuffer file, int at) {
             if (coding == FLOAT) {
                 float value = file.getFloat(at);
-                return Float.isFinite(value) ? Math.max(-1, Math.min(1, value)) : 0;
+                if (!Float.isFinite(value)) {
+                    throw new InvalidInput("The WAV file has samples that are no numbers.");
+                }
+                return Math.max(-1, Math.min(1, value));
             }
             return switch (bits) {
                 // eight bits alone are counted from the bottom

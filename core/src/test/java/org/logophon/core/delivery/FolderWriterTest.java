@@ -97,4 +97,51 @@ class FolderWriterTest {
         assertThat(Files.readString(folder.resolveSibling("b.wav"))).isEqualTo("not ours");
         Files.delete(folder.resolveSibling("b.wav"));
     }
+
+    @Test
+    void linksAreNeverFollowed(@TempDir Path outside) throws IOException {
+        Path letter = Files.writeString(outside.resolve("letter.txt"), "Dear Ffion");
+        Files.createSymbolicLink(folder.resolve("010.wav"), letter);
+        Files.createSymbolicLink(folder.resolve(".010.wav.part"), letter);
+        assertThat(write(manifest("010.wav", "a"))).isEqualTo(new Written(1, 0, List.of()));
+        assertThat(letter).hasContent("Dear Ffion");
+        assertThat(read("010.wav")).isEqualTo("a");
+        Files.createSymbolicLink(folder.resolve("One"), outside);
+        assertThatThrownBy(() -> write(manifest("One/020.wav", "b")))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("“One” is a link");
+        assertThat(outside.resolve("020.wav")).doesNotExist();
+    }
+
+    @Test
+    void whatStandsInTheWayIsSaid() throws IOException {
+        Files.createDirectories(folder.resolve("010.wav/mine"));
+        assertThatThrownBy(() -> write(manifest("010.wav", "a"))).hasMessageContaining("“010.wav” is a folder");
+        Files.writeString(folder.resolve("One"), "mine");
+        assertThatThrownBy(() -> write(manifest("One/020.wav", "a"))).hasMessageContaining("“One” is a file");
+        assertThat(folder.resolve("One")).hasContent("mine");
+        Path file = Files.writeString(folder.resolve("here"), "mine");
+        assertThatThrownBy(() -> new FolderWriter(file).write(manifest(), (sha, out) -> {}))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("“here” is a file");
+    }
+
+    @Test
+    void twoAtOnceDontMixTheirFiles() throws IOException {
+        Manifest first = manifest("010.wav", "a");
+        new FolderWriter(folder).write(first, (sha, out) -> {
+            // in the middle of it
+            assertThatThrownBy(() -> write(manifest("010.wav", "b")))
+                    .isInstanceOf(InvalidInput.class)
+                    .hasMessageContaining("Another delivery is being written");
+            out.write('a');
+        });
+        assertThat(read("010.wav")).isEqualTo("a");
+        assertThat(write(manifest("010.wav", "b")).written()).isEqualTo(1);
+        try (Stream<Path> all = Files.list(folder)) {
+            assertThat(all.map(file -> file.getFileName().toString()))
+                    .as("nothing is left over")
+                    .containsExactlyInAnyOrder("010.wav", Manifest.FILE);
+        }
+    }
 }

@@ -47,6 +47,10 @@ public final class FfmpegCoder implements Coder {
     private static final int KILLED = 128 + 9;
 
     private static final int DECODING_MINUTES = 10;
+    /** Samples a second: of telephones, and of the finest recorders. */
+    private static final int LEAST_RATE = 8_000;
+
+    private static final int MOST_RATE = 192_000;
 
     private static final int NOTE_SECONDS = 20;
     private static final int NOTE_BYTES = 4 << 20;
@@ -130,10 +134,21 @@ public final class FfmpegCoder implements Coder {
 
     @Override
     public String note(Path file) throws IOException {
+        String tags = "tags=" + NOTE + "," + NOTE_OF_M4A;
+        return probed(file, "-show_entries", "format_" + tags + ":stream_" + tags);
+    }
+
+    /** Of the sound in a file; 0 where nothing says it. */
+    private static int rate(Path file) throws IOException {
+        String told = probed(
+                file, "-format_whitelist", FORMATS, "-select_streams", "a:0", "-show_entries", "stream=sample_rate");
+        return told.matches("\\d{1,9}") ? Integer.parseInt(told) : 0;
+    }
+
+    private static String probed(Path file, String... asked) throws IOException {
         List<String> command = new ArrayList<>(List.of("ffprobe", "-hide_banner", "-v", "quiet"));
         command.addAll(List.of("-protocol_whitelist", "file,pipe", "-of", "default=noprint_wrappers=1:nokey=1"));
-        String tags = "tags=" + NOTE + "," + NOTE_OF_M4A;
-        command.addAll(List.of("-show_entries", "format_" + tags + ":stream_" + tags));
+        command.addAll(List.of(asked));
         command.add("file:" + file.toAbsolutePath());
         Process process = start(command);
         process.getOutputStream().close();
@@ -149,6 +164,11 @@ public final class FfmpegCoder implements Coder {
 
     @Override
     public void decode(Path file, int rate, SoundSource.BlockReader reader) throws IOException {
+        int own = rate(file);
+        if (own != 0 && (own < LEAST_RATE || own > MOST_RATE)) {
+            throw new CodingFailed("it has %,d samples a second, and %,d to %,d are read. Save it with 48,000."
+                    .formatted(own, LEAST_RATE, MOST_RATE));
+        }
         List<String> command = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-hide_banner", "-v", "error"));
         command.addAll(List.of("-protocol_whitelist", "file,pipe", "-format_whitelist", FORMATS));
         command.addAll(List.of("-i", "file:" + file.toAbsolutePath(), "-vn", "-sn", "-dn"));

@@ -11,7 +11,10 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.OptionalLong;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
 import org.logophon.core.render.SpeechFailed;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -23,6 +26,14 @@ public final class OutsideService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MOST_TRIES = 8;
     private static final Duration PATIENCE = Duration.ofSeconds(30);
+    /** The whole of an answer, from its first byte on. */
+    private static final Duration ANSWERED_WITHIN = Duration.ofSeconds(120);
+
+    private static final ScheduledExecutorService LATE = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "late answers");
+        thread.setDaemon(true);
+        return thread;
+    });
     private static final long MOST_WAIT_MILLIS = 10_000;
     private static final long FIRST_WAIT_MILLIS = 250;
     private static final int TOO_MANY = 429;
@@ -112,10 +123,9 @@ public final class OutsideService {
             if (status != TOO_MANY && status < 500) {
                 throw new ServiceRefused(refused(status, body));
             }
-            OptionalLong after = response.headers().firstValueAsLong("Retry-After");
             throw new NoAnswer(
                     status == TOO_MANY ? "it has too many requests" : "it answers with status " + status,
-                    after.isPresent() ? after.getAsLong() * 1_000 : null);
+                    wished(response.headers().firstValue("Retry-After").orElse("")));
         } catch (IOException gone) {
             throw new NoAnswer("it did not answer", null);
         } catch (JacksonException broken) {
@@ -123,14 +133,30 @@ public final class OutsideService {
         }
     }
 
-    /** A service that never stops answering is stopped. */
+    /** Milliseconds; null for a date, and for what is neither (RFC 9110, 10.2.3). */
+    private static Long wished(String seconds) {
+        return seconds.matches("\\d{1,6}") ? Long.parseLong(seconds) * 1_000 : null;
+    }
+
+    /** A service that never stops answering is stopped, however slowly it does. */
     private String text(InputStream body) throws IOException {
+        ScheduledFuture<?> late = LATE.schedule(() -> closed(body), ANSWERED_WITHIN.toSeconds(), TimeUnit.SECONDS);
         try (body) {
             byte[] bytes = body.readNBytes(MOST_ANSWER_BYTES + 1);
             if (bytes.length > MOST_ANSWER_BYTES) {
                 throw new SpeechFailed(words.service() + " answers with more than a cue can hold.");
             }
             return new String(bytes, StandardCharsets.UTF_8);
+        } finally {
+            late.cancel(false);
+        }
+    }
+
+    private static void closed(InputStream body) {
+        try {
+            body.close();
+        } catch (IOException gone) {
+            // whoever reads it is told
         }
     }
 
