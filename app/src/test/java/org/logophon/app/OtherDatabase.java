@@ -5,7 +5,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** A database of a test's own, beside the one that all others share. */
-final class OtherDatabase {
+public final class OtherDatabase {
 
     private final String name;
 
@@ -14,13 +14,13 @@ final class OtherDatabase {
     }
 
     /** Empty. */
-    static OtherDatabase create(String what) {
+    public static OtherDatabase create(String what) {
         String name = what + "_" + UUID.randomUUID().toString().substring(0, 8);
         new JdbcTemplate(named("postgres")).execute("create database " + name);
         return new OtherDatabase(name);
     }
 
-    DriverManagerDataSource source() {
+    public DriverManagerDataSource source() {
         return named(name);
     }
 

@@ -216,7 +216,7 @@ class CastController {
                         0,
                         shown,
                         role == null ? null : role.role().voiceId()));
-        model.addAttribute("map", VoiceMap.of(found.all(), found.rows()));
+        model.addAttribute("map", found.map());
         model.addAttribute(
                 "lines",
                 role == null ? List.of() : Auditions.offered(view, role.role().name()));

@@ -1,5 +1,7 @@
 package org.logophon.app.cast;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -7,9 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.logophon.app.cast.VoiceFilter.Question;
+import org.logophon.app.people.Visits;
 import org.logophon.app.voices.VoiceFiguresRepository;
 import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.figures.VoiceCharacter;
@@ -23,12 +27,24 @@ import org.springframework.stereotype.Component;
 @Component
 class Catalogue {
 
+    private static final int MOST_WORKSPACES = 50;
+    private static final int MOST_FILTERS = 100;
+
     private final VoiceCatalogue voices;
     private final VoiceFiguresRepository figures;
     private final VoiceNotes notes;
     private final ClearnessTable clearness;
+    private final Visits visits;
+    private final Cache<UUID, Listed> latest =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSPACES).build();
 
-    Catalogue(VoiceCatalogue voices, VoiceFiguresRepository figures, VoiceNotes notes, ClearnessTable clearness) {
+    Catalogue(
+            VoiceCatalogue voices,
+            VoiceFiguresRepository figures,
+            VoiceNotes notes,
+            ClearnessTable clearness,
+            Visits visits) {
+        this.visits = visits;
         this.voices = voices;
         this.figures = figures;
         this.notes = notes;
@@ -43,22 +59,24 @@ class Catalogue {
      *
      * @param all     every voice, for the map
      * @param rows    those that match, in their order, the shortlist first, then the house's own
+     * @param map     of those that match, among all
      * @param choices for each question its answers
      */
-    record SearchResult(List<VoiceRow> all, List<VoiceRow> rows, Map<Question, List<FilterOption>> choices) {}
+    record SearchResult(
+            List<VoiceRow> all, List<VoiceRow> rows, VoiceMap map, Map<Question, List<FilterOption>> choices) {}
 
     List<VoiceRow> all() {
-        Map<String, VoiceFigures> measured = figures.all();
-        Set<String> soundless = figures.soundless();
-        Map<String, VoiceNote> noted = notes.all();
-        Map<String, List<String>> used = notes.used();
+        return listed().all();
+    }
+
+    private List<VoiceRow> rows(Sources from) {
         return voices.all().stream()
                 .map(voice -> row(
                         voice,
-                        measured.get(voice.id()),
-                        soundless.contains(voice.id()),
-                        noted.getOrDefault(voice.id(), VoiceNote.NONE),
-                        used.getOrDefault(voice.id(), List.of()),
+                        from.measured().get(voice.id()),
+                        from.soundless().contains(voice.id()),
+                        from.noted().getOrDefault(voice.id(), VoiceNote.NONE),
+                        from.used().getOrDefault(voice.id(), List.of()),
                         voice.ofTheHouse()
                                 ? voices.find(voice.baseId()).map(Voice::name).orElse("a voice that is gone")
                                 : null))
@@ -78,8 +96,42 @@ class Catalogue {
                 voice, measured, soundless, clearness.of(voice.id()).orElse(null), character, note, used, base);
     }
 
+    /** What the list follows from. Two that are equal have the same list. */
+    private record Sources(
+            long voices,
+            Map<String, VoiceFigures> measured,
+            Set<String> soundless,
+            Map<String, VoiceNote> noted,
+            Map<String, List<String>> used) {}
+
+    /** A workspace's list as it was found last, with what it was found from. */
+    private record Listed(Sources from, List<VoiceRow> all, Map<VoiceFilter, SearchResult> found) {}
+
+    /** Narrowed down and counted once for a filter, and again when something of it has changed: most visits find what others found. */
     SearchResult find(VoiceFilter filter) {
-        List<VoiceRow> all = all();
+        Listed listed = listed();
+        return listed.found().computeIfAbsent(filter, asked -> search(listed.all(), asked));
+    }
+
+    private Listed listed() {
+        Sources now = new Sources(voices.version(), figures.all(), figures.soundless(), notes.all(), notes.used());
+        UUID workspace = visits.workspace();
+        Listed known = latest.getIfPresent(workspace);
+        if (known == null || !known.from().equals(now)) {
+            known = new Listed(now, rows(now), boundedFilters());
+            latest.put(workspace, known);
+        }
+        return known;
+    }
+
+    private static Map<VoiceFilter, SearchResult> boundedFilters() {
+        return Caffeine.newBuilder()
+                .maximumSize(MOST_FILTERS)
+                .<VoiceFilter, SearchResult>build()
+                .asMap();
+    }
+
+    private static SearchResult search(List<VoiceRow> all, VoiceFilter filter) {
         List<VoiceRow> rows = all.stream()
                 .filter(filter.matches())
                 .sorted(Comparator.comparing((VoiceRow row) -> !row.note().shortlisted())
@@ -153,7 +205,7 @@ class Catalogue {
             }
             return lists;
         }));
-        return new SearchResult(all, rows, choices);
+        return new SearchResult(all, rows, VoiceMap.of(all, rows), choices);
     }
 
     /** In their own order, and by their titles. */

@@ -43,6 +43,7 @@ public final class OutsideService {
     private final URI address;
     private final String key;
     private final Words words;
+    private final Duration answeredWithin;
     private final HttpClient http =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
 
@@ -58,6 +59,12 @@ public final class OutsideService {
 
     /** @throws IllegalArgumentException with a sentence when the address is none */
     public OutsideService(String address, String key, Words words) {
+        this(address, key, words, ANSWERED_WITHIN);
+    }
+
+    /** @param answeredWithin the whole of an answer, from its first byte on */
+    OutsideService(String address, String key, Words words, Duration answeredWithin) {
+        this.answeredWithin = answeredWithin;
         this.address = URI.create(address.endsWith("/") ? address : address + "/");
         if (!"http".equals(this.address.getScheme()) && !"https".equals(this.address.getScheme())) {
             throw new IllegalArgumentException("The address of a service starts with http:// or https://.");
@@ -140,7 +147,7 @@ public final class OutsideService {
 
     /** A service that never stops answering is stopped, however slowly it does. */
     private String text(InputStream body) throws IOException {
-        ScheduledFuture<?> late = LATE.schedule(() -> closed(body), ANSWERED_WITHIN.toSeconds(), TimeUnit.SECONDS);
+        ScheduledFuture<?> late = LATE.schedule(() -> closed(body), answeredWithin.toMillis(), TimeUnit.MILLISECONDS);
         try (body) {
             byte[] bytes = body.readNBytes(MOST_ANSWER_BYTES + 1);
             if (bytes.length > MOST_ANSWER_BYTES) {
