@@ -1,6 +1,6 @@
 // The folder whose scripts become clips like this project: only where the settings name a root for such folders.
 
-import { ask } from '../app.js';
+import { ask, element } from '../app.js';
 
 const part = document.getElementById('watched');
 const told = document.getElementById('watched-told');
@@ -17,11 +17,7 @@ async function state() {
   stop.hidden = body.folder === '';
   const where = `Scripts that are put into ${body.folder} become clips beside them, like this project.`;
   if (body.folder && told.textContent !== where) told.textContent = where;
-  untold.replaceChildren(...body.untold.map((sentence) => {
-    const line = document.createElement('li');
-    line.textContent = sentence;
-    return line;
-  }));
+  untold.replaceChildren(...body.untold.map(sentence => element('p', 'notice brick', sentence)));
   untold.hidden = body.untold.length === 0;
 }
 

@@ -74,4 +74,32 @@ class WatchedFolderTest extends ApplicationTest {
         assertThat(server.json(like + "/watched").get("folder").asString()).isEmpty();
         assertThat(files(folder)).contains("kiln.md", "kiln");
     }
+
+    @Test
+    void eachScriptStandsForItselfAndWhatCannotBeToldBesideItIsToldOnThePage() throws IOException {
+        String like = server.project("Each for itself", "Only a model.");
+        Path folder = watched(like);
+        Path outside = Files.createTempDirectory("logophon-outside");
+        Files.writeString(folder.resolve("a-link.md"), "Light the kiln.");
+        Files.createSymbolicLink(folder.resolve("a-link"), outside);
+        Files.writeString(folder.resolve("b-marked.txt"), " ");
+        Files.createDirectory(folder.resolve("b-marked.txt.failed.txt"));
+        Files.writeString(folder.resolve("c-file.md"), "Light the kiln.");
+        Files.writeString(folder.resolve("c-file"), "mine");
+        Files.writeString(folder.resolve("z-kiln.md"), "Light the kiln.");
+        Server.await("the last one is done", PATIENCE, () -> told(folder, "z-kiln.md.done.txt", "Done."));
+        Server.await("a link is told", PATIENCE, () -> told(folder, "a-link.md.failed.txt", "is a link"));
+        Server.await("a file is told", PATIENCE, () -> told(folder, "c-file.md.failed.txt", "“c-file” is a file"));
+        assertThat(outside).isEmptyDirectory();
+        assertThat(server.json(like + "/watched").get("untold").get(0).asString())
+                .startsWith("b-marked.txt: “b-marked.txt.failed.txt” is a folder");
+        // it is taken out
+        Files.delete(folder.resolve("b-marked.txt"));
+        Server.await(
+                "nothing is told of it",
+                PATIENCE,
+                () -> server.json(like + "/watched").get("untold").isEmpty());
+        server.post(like + "/watched/stop", Map.of());
+        Files.delete(outside);
+    }
 }

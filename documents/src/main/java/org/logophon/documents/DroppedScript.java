@@ -124,7 +124,9 @@ public record DroppedScript(Path file) {
     /** True where what is told of it is as young as it is. */
     public boolean toldSince(Looks now) throws IOException {
         for (String ending : List.of(DONE, FAILED)) {
-            Looks told = looks(beside(ending));
+            Path beside = beside(ending);
+            // a folder of that name tells nothing
+            Looks told = Files.isRegularFile(beside, LinkOption.NOFOLLOW_LINKS) ? looks(beside) : null;
             if (told != null && told.changedMillis() >= now.changedMillis()) {
                 return true;
             }

@@ -68,7 +68,9 @@ class DroppedScriptTest {
         assertThatThrownBy(() -> script.tell(true, "Done."))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining("“kiln.md.done.txt” is a folder");
+        assertThat(script.toldSince(script.looks())).isFalse();
         script.tell(false, "Not done.");
+        assertThat(script.toldSince(script.looks())).isTrue();
         assertThat(names(folder)).containsExactly("kiln.md", "kiln.md.done.txt", "kiln.md.failed.txt");
     }
 
