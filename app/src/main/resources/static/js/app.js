@@ -43,10 +43,17 @@ export async function ask(method, address, body, key = '') {
       body: form ? body : body ? JSON.stringify(body) : undefined,
     });
     if (response.status === 401) signedOut();
-    const text = await response.text();
-    return { status: response.status, body: text ? JSON.parse(text) : null };
+    return { status: response.status, body: answered(await response.text(), response.status) };
   } catch {
     return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
+  }
+}
+
+/** What an answer says. One that isn't ours, as a proxy's page, is told as what it is: the server did answer. */
+export function answered(text, status) {
+  if (!text) return null;
+  try { return JSON.parse(text); } catch {
+    return { sentence: `The answer (status ${status}) isn’t Logophon’s. If a proxy stands before it, see what it says; else reload the page.` };
   }
 }
 

@@ -1,13 +1,12 @@
 // Sends sound as it is, without a form around it: it may be large, and is never held whole on the other side.
 
-import { rawHeaders } from './app.js';
+import { answered, rawHeaders } from './app.js';
 
 /** @param unanswered what to say when nobody answers @returns {status, body} as asking does */
 export async function send(address, sound, unanswered = 'Logophon doesn’t answer. Send it again when it does.') {
   try {
     const response = await fetch(address, { method: 'POST', headers: { ...rawHeaders(), 'Content-Type': 'application/octet-stream' }, body: sound });
-    const text = await response.text();
-    return { status: response.status, body: text ? JSON.parse(text) : null };
+    return { status: response.status, body: answered(await response.text(), response.status) };
   } catch {
     return { status: 0, body: { sentence: unanswered } };
   }

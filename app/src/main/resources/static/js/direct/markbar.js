@@ -140,6 +140,8 @@ function sound() {
 
 /** @param styles names of ways of speaking */
 export function showBar(bar, styles) {
+  // what no kind is known of can't be set; why is said under the head
+  if (!KINDS.pause) return;
   const all = marks.all();
   const chosen = marks.selection();
   bar.hidden = !all?.words.length;

@@ -1,13 +1,14 @@
 // Marks of the chosen cue: choosing words and gaps, setting, nudging and removing what is asked of them.
 
-import { ask, say } from '../app.js';
+import { ask, say, underHead } from '../app.js';
 
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');
+if (answer.status !== 200) underHead('no-marks', `Marks can’t be set now. ${answer.body?.sentence ?? ''} Reload the page when it does.`);
 export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
 // from none upwards, and round
 function offered(id) {
-  const { choices } = KINDS[id];
+  const choices = KINDS[id]?.choices ?? [];
   const none = choices.indexOf('none');
   return none < 0 ? ['none', ...choices] : [...choices.slice(none), ...choices.slice(0, none)];
 }

@@ -64,7 +64,16 @@ abstract class BrowserTest extends ApplicationTest {
         Accessible.check(page);
     }
 
+    /** A project with a script, opened on Write. Made by one call: how people make one is tested where that is tested. */
     String newProject(String name, String script) {
+        String project = server.project(name, script);
+        page.navigate(address() + project + "/write");
+        assertThat(page.locator(".write[data-ready]")).isVisible();
+        return project;
+    }
+
+    /** The same, as people make one: by the shelf's form and the clipboard. */
+    String pastedProject(String name, String script) {
         page.navigate(address() + "/");
         page.getByLabel("New project").fill(name);
         page.getByText("Start writing").click();

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -23,6 +24,21 @@ class DirectPageTest extends BrowserTest {
         open("Direct");
         assertThat(page.locator("#score .word").first()).isVisible(SOON);
         return project;
+    }
+
+    @Test
+    void aPageThatHearsOfNoMarksSaysSoAndGoesOn() {
+        String project = newProject("No marks", "Wind north-west, force nine.");
+        page.route(
+                "**/mark-kinds",
+                route -> route.fulfill(new Route.FulfillOptions()
+                        .setStatus(404)
+                        .setContentType("text/html")
+                        .setBody("<h1>A proxy's page</h1>")));
+        page.navigate(address() + project + "/direct");
+        assertThat(page.locator("#no-marks"))
+                .containsText("Marks can’t be set now. The answer (status 404) isn’t Logophon’s.");
+        setDial("cue-pace", "80");
     }
 
     @Test

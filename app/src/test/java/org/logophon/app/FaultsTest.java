@@ -60,7 +60,7 @@ class FaultsTest {
 
     @Test
     void whatWasAcceptedIsThereAndNothingIsStuckOrDoneTwice() throws Exception {
-        long seed = Long.getLong("faults.seed", System.nanoTime());
+        long seed = Long.getLong("faults.seed", 1);
         System.out.println("Faults, seed " + seed);
         Random random = new Random(seed);
         int first = random.nextInt(Fault.values().length);

@@ -206,7 +206,7 @@ class MovingTest extends ApplicationTest {
 
     @Test
     void damagedFilesNeverMakeTheServerFail() {
-        long seed = System.nanoTime();
+        long seed = Long.getLong("hostile.seed", 1);
         System.out.println("Damaged project files, seed " + seed);
         Random random = new Random(seed);
         for (int i = 0; i < Integer.getInteger("hostile.files", 60); i++) {

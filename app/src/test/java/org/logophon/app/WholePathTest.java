@@ -38,7 +38,7 @@ class WholePathTest extends BrowserTest {
 
     @Test
     void fromAPastedScriptToCheckedClips() throws Exception {
-        newProject("The Lantern Room", SCRIPT);
+        pastedProject("The Lantern Room", SCRIPT);
         accessible();
         assertThat(page.locator(".margincue .number")).hasText(new String[] {"010", "020", "030"});
         assertThat(page.locator(".margincue .who")).hasText(new String[] {"Narrator", "Keeper", "Narrator"});
@@ -145,7 +145,7 @@ class WholePathTest extends BrowserTest {
 
     @Test
     void theSameByKeyboardAlone() {
-        String project = newProject("Keys", "One tide, and the lamp comes down.\n\nThen it is down.");
+        String project = pastedProject("Keys", "One tide, and the lamp comes down.\n\nThen it is down.");
         page.navigate(address() + project + "/direct");
         assertThat(page.locator("#stage h1")).hasText("Cue 010");
         page.keyboard().press("r");
@@ -169,7 +169,7 @@ class WholePathTest extends BrowserTest {
 
     @Test
     void twoTabsKeepBothTexts() {
-        String project = newProject("Two tabs", "First words.");
+        String project = pastedProject("Two tabs", "First words.");
         // this tab's words are on their way while the other one saves
         page.route("**/script", com.microsoft.playwright.Route::abort);
         type(page, "Words of this tab.");
@@ -190,7 +190,7 @@ class WholePathTest extends BrowserTest {
 
     @Test
     void theShelfUndoesADelete() {
-        newProject("Gone and back", "Words.");
+        pastedProject("Gone and back", "Words.");
         page.navigate(address() + "/");
         accessible();
         page.locator("summary[aria-label='Delete Gone and back']").click();

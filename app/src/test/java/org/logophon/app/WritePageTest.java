@@ -13,7 +13,7 @@ class WritePageTest extends BrowserTest {
 
     @Test
     void theMarginFollowsTheText() {
-        newProject("Margin", "One cue of words.");
+        pastedProject("Margin", "One cue of words.");
         assertThat(page.locator(".margincue .number")).hasText(new String[] {"010"});
         page.locator("#script").press("Control+End");
         page.keyboard().type("\n\nKEEPER: And another.");
@@ -29,7 +29,7 @@ class WritePageTest extends BrowserTest {
 
     @Test
     void timeIsHeldAgainstTheTarget() {
-        newProject("Target", "Many words of narration that run on and on. ".repeat(20));
+        pastedProject("Target", "Many words of narration that run on and on. ".repeat(20));
         page.locator("#tab-counts").click();
         page.getByLabel("Shall run").fill("0:20");
         page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
@@ -63,7 +63,7 @@ class WritePageTest extends BrowserTest {
 
     @Test
     void nothingIsLostWhileTheServerIsAway() {
-        String project = newProject("Away", "First words.");
+        String project = pastedProject("Away", "First words.");
         page.route("**/script", Route::abort);
         type(page, "Words typed while nobody answers.");
         assertThat(page.locator("#saved")).hasText("not saved yet");
@@ -78,7 +78,7 @@ class WritePageTest extends BrowserTest {
 
     @Test
     void textThatIsHostileOrUnspeakableIsShownAsTextAndNamed() {
-        newProject("Hostile", "");
+        pastedProject("Hostile", "");
         paste("<script>document.title='broken'</script> <b>bold</b>\u202e\n\n…\n\n# <i>scene</i>\n\n"
                 + "word ".repeat(3_000) + "\n\nGood words.");
         page.keyboard().press("Control+Home");
@@ -97,7 +97,7 @@ class WritePageTest extends BrowserTest {
         for (int i = 0; i < 400; i++) {
             script.append("The keeper wrote line ").append(i).append(" of the log, and slept.\n\n");
         }
-        newProject("Long", script.toString());
+        pastedProject("Long", script.toString());
         page.locator("#script").press("Control+End");
         assertThat(page.locator(".margincue .number").last()).hasText("4000");
         assertThat(page.locator("#script .spoken").last()).containsText("line 399 of the log");

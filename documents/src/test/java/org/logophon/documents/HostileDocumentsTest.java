@@ -56,7 +56,7 @@ class HostileDocumentsTest {
 
     @Test
     void everyDamagedDocumentIsAScriptOrASentence() throws IOException {
-        long seed = Long.getLong("hostile.seed", System.nanoTime());
+        long seed = Long.getLong("hostile.seed", 1);
         System.out.println("Hostile documents, seed " + seed);
         Random random = new Random(seed);
         List<Map.Entry<String, byte[]>> whole = new ArrayList<>(whole().entrySet());

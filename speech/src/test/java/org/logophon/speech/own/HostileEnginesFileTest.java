@@ -34,7 +34,7 @@ class HostileEnginesFileTest {
 
     @Test
     void everyDamagedFileIsReadOrRefused(@TempDir Path folder) throws Exception {
-        long seed = Long.getLong("hostile.seed", System.nanoTime());
+        long seed = Long.getLong("hostile.seed", 1);
         System.out.println("Hostile files of engines, seed " + seed);
         Random random = new Random(seed);
         byte[] whole = Files.readAllBytes(Path.of("..", "docs", "engines.yaml"));
