@@ -23,16 +23,16 @@ import org.logophon.core.wav.WavWriter;
 
 /**
  * While somebody writes, cues are rendered, a recording is sent and a delivery is built, again and again something dies, is
- * cut off, is full, slow or lies, at a moment that nobody chose. How many times is {@code -Dfaults}; each run prints its seed,
+ * cut off, is full, slow or lies, at a moment that nobody chose. Each kind has its turn; how many times is {@code -Dfaults}. A run prints its seed,
  * and {@code -Dfaults.seed} does the same again.
  */
 @Isolated("servers of its own are killed")
 class FaultsTest {
 
-    private static final int FAULTS = Integer.getInteger("faults", 3);
+    private static final int FAULTS = Integer.getInteger("faults", Fault.values().length);
     private static final int CUES = 8;
-    private static final int LONGEST_WAIT_MILLIS = 2_500;
-    private static final int LONGEST_CUT_SECONDS = Integer.getInteger("faults.cut", 8);
+    private static final int LONGEST_WAIT_MILLIS = 1_500;
+    private static final int LONGEST_CUT_SECONDS = Integer.getInteger("faults.cut", 5);
     private static final int DISK_MEGABYTES = 500 + 4 * FAULTS;
     private static final Duration WHOLE_AGAIN = Duration.ofSeconds(180);
     private static final String SAID = "Fog till noon.";

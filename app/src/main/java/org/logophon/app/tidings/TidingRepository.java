@@ -28,8 +28,8 @@ class TidingRepository {
         this.clock = clock;
     }
 
-    /** @param brief true for what addresses alone are called for. @return its id */
-    long add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
+    /** @param brief true for what addresses alone are called for. @return its id; empty when the project has gone */
+    Optional<Long> add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
         return jdbc.sql("""
                 insert into tiding (workspace_id, project_id, kind, sentence, address, brief, at)
                 select workspace_id, id, :kind, :sentence, :address, :brief, :now from project where id = :project returning id""")
@@ -40,7 +40,7 @@ class TidingRepository {
                 .param("brief", brief)
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .query(Long.class)
-                .single();
+                .optional();
     }
 
     Optional<Tiding> find(long id) {

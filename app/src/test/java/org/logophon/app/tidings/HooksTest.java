@@ -63,7 +63,7 @@ class HooksTest {
                 "192.88.99.1"
             })
     void whatIsInsideIsNotCalled(String address) throws UnknownHostException {
-        assertThat(Hooks.inside(InetAddress.getByName(address))).isTrue();
+        assertThat(SpecialAddresses.inside(InetAddress.getByName(address))).isTrue();
     }
 
     @ParameterizedTest
@@ -79,7 +79,7 @@ class HooksTest {
                 "198.20.0.1"
             })
     void whatIsOutsideIs(String address) throws UnknownHostException {
-        assertThat(Hooks.inside(InetAddress.getByName(address))).isFalse();
+        assertThat(SpecialAddresses.inside(InetAddress.getByName(address))).isFalse();
     }
 
     private static final PublicPlace PLACE = Mockito.mock(PublicPlace.class);
