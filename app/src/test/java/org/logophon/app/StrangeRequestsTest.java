@@ -46,6 +46,16 @@ class StrangeRequestsTest extends ApplicationTest {
     }
 
     @Test
+    void aStreamOfEventsIsNothingElse() {
+        String project = server.project("Streamed", "A lamp.");
+        for (String address : new String[] {project + "/events", "/events"}) {
+            told(server.send(server.request(address).setHeader("Accept", "image/png")), 406);
+            told(server.send(server.request(address).setHeader("Accept", "text/html")), 406);
+            told(server.send(server.request(address).setHeader("Accept", "text/html;q=x")), 400);
+        }
+    }
+
+    @Test
     void theAddressOfErrorsIsNoPage() {
         told(server.get("/error"), 404);
         told(server.send(server.request("/error").setHeader("Accept", "application/json")), 404);

@@ -90,8 +90,13 @@ class Tidings {
     }
 
     private void tell(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
-        Tiding tiding =
-                table.find(table.add(project, kind, sentence, address, brief)).orElseThrow();
+        Tiding tiding = table.add(project, kind, sentence, address, brief)
+                .flatMap(id -> table.find(id))
+                .orElse(null);
+        if (tiding == null) {
+            // its project was taken away meanwhile, and nobody asks any more
+            return;
+        }
         List<String> names = new ArrayList<>();
         for (Wish wish : wishes.elsewhere(tiding.workspace(), people.on())) {
             if (wish.of(kind)) {
