@@ -30,7 +30,7 @@ final class ColumnRules {
             Map.entry("remark", 2_000),
             Map.entry("mark.value", 400),
             Map.entry("mark.reason", 400),
-            Map.entry("dismissed.written", 2_000),
+            Map.entry("dismissed.written", Script.MOST_CHARACTERS),
             Map.entry("happening.before", Script.MOST_CHARACTERS),
             Map.entry("happening.after", Script.MOST_CHARACTERS),
             Map.entry("sound_file.name", Instruction.OwnSound.LONGEST_NAME),

@@ -41,6 +41,7 @@ final class ScriptRules {
     private static final long LONGEST_SAMPLES = 48L * 3_600 * 48_000;
     private static final int DAY_SECONDS = 24 * 3_600;
 
+    /** In capitals: names are the same whatever their case. */
     private final Set<String> roles = new HashSet<>();
     /** Lengths of the cues' texts, by their ids in the file. */
     private final Map<String, Integer> texts = new HashMap<>();
@@ -98,7 +99,7 @@ final class ScriptRules {
 
     private void role(ImportedRow row) {
         row.checkName("name");
-        roles.add(row.text("name"));
+        roles.add(row.kind("name"));
         direction(row);
         row.made("role", () -> {
             Dial.LIVELINESS.check(row.integer("lively_percent"));
@@ -111,7 +112,7 @@ final class ScriptRules {
     }
 
     private void cue(ImportedRow row) {
-        if (!roles.contains(row.text("role"))) {
+        if (!roles.contains(row.kind("role"))) {
             throw row.refused("its role isn't in rows/role.jsonl");
         }
         row.checkName("number");

@@ -133,6 +133,13 @@ class RowRulesTest {
     }
 
     @Test
+    void aRoleIsTheSameWhateverItsCase() {
+        assertThatCode(() ->
+                        script().check("cue", row("cue", "{'id':'c2','role':'KeePER','number':'020','text':'Fog.'}")))
+                .doesNotThrowAnyException();
+    }
+
+    @Test
     void aCueHasAsManyMarksAsByHand() {
         ScriptRules rules = script();
         ImportedRow mark =

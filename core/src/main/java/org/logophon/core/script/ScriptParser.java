@@ -10,6 +10,9 @@ final class ScriptParser {
     /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */
     private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]");
 
+    /** A longer one is shown by its beginning: it is no title but a paragraph. Ours. */
+    private static final int LONGEST_TITLE = 500;
+
     private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
 
     private final String source;
@@ -83,7 +86,10 @@ final class ScriptParser {
         }
         // a closing run counts only after a space: "C#" keeps its hash
         boolean closing = to == from || Character.isWhitespace(words.charAt(to - 1));
-        return words.substring(from, closing ? to : words.length()).strip();
+        String title = words.substring(from, closing ? to : words.length()).strip();
+        return title.length() <= LONGEST_TITLE
+                ? title
+                : title.substring(0, title.offsetByCodePoints(0, LONGEST_TITLE / 2)) + "…";
     }
 
     private void spoken(int start, int end, String line) {

@@ -89,6 +89,18 @@ class ScriptTest {
     }
 
     @Test
+    void aHeadingWithoutEndIsShownByItsBeginning() {
+        for (String unit : new String[] {"x", "\uD83D\uDE00"}) {
+            String scene = Script.parse("# " + unit.repeat(100_000) + "\n\nFog.")
+                    .cues()
+                    .get(0)
+                    .scene();
+            assertThat(scene.length()).isLessThanOrEqualTo(501);
+            assertThat(scene).startsWith(unit).endsWith("…");
+        }
+    }
+
+    @Test
     void whatCannotBeSpokenSaysSo() {
         assertThat(List.of("…", "***", "🙂"))
                 .allSatisfy(text -> assertThat(ScriptCue.problem(text)).contains("no letter and no digit"));
