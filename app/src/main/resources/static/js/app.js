@@ -1,5 +1,7 @@
 // What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the server.
 
+import { answered } from './answer.js';
+
 // the ports of a machine share their cookies: each has its own name
 const cookie = `logophon-token-${location.port || (location.protocol === 'https:' ? 443 : 80)}=`;
 const token = () => decodeURIComponent(document.cookie.split('; ').find(part => part.startsWith(cookie))?.slice(cookie.length) ?? '');
@@ -46,14 +48,6 @@ export async function ask(method, address, body, key = '') {
     return { status: response.status, body: answered(await response.text(), response.status) };
   } catch {
     return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
-  }
-}
-
-/** What an answer says. One that isn't ours, as a proxy's page, is told as what it is: the server did answer. */
-export function answered(text, status) {
-  if (!text) return null;
-  try { return JSON.parse(text); } catch {
-    return { sentence: `The answer (status ${status}) isn’t Logophon’s. If a proxy stands before it, see what it says; else reload the page.` };
   }
 }
 
@@ -171,26 +165,5 @@ export function button(className, text, act, label) {
   made.addEventListener('click', act);
   return made;
 }
-
-export const clock = seconds => {
-  const whole = Math.round(seconds);
-  const two = n => String(n).padStart(2, '0');
-  return whole >= 3600 ? `${Math.floor(whole / 3600)}:${two(Math.floor(whole / 60) % 60)}:${two(whole % 60)}` : `${two(Math.floor(whole / 60))}:${two(whole % 60)}`;
-};
-
-/** Timecode, counted in whole frames. @param rate as the server gives it: frames in so many seconds, and how many a second counts */
-export const timecode = (seconds, { frames, seconds: per, counted, drop, start }) => {
-  let frame = Math.floor(seconds * frames / per + 1e-6) + start;
-  if (drop) {
-    // numbers that are left out, each minute but the tenth (SMPTE ST 12-1)
-    const left = counted / 15;
-    const minute = 60 * counted - left;
-    const ten = 10 * minute + left;
-    const rest = frame % ten;
-    frame += left * (9 * Math.floor(frame / ten) + (rest < minute + left ? 0 : 1 + Math.floor((rest - minute - left) / minute)));
-  }
-  const two = n => String(Math.floor(n)).padStart(2, '0');
-  return `${two(frame / counted / 3600 % 24)}:${two(frame / counted / 60 % 60)}:${two(frame / counted % 60)}${drop ? ';' : ':'}${two(frame % counted)}`;
-};
 
 export const typing = target => target.closest('input:not([type=range]), textarea, select, [contenteditable=true]') !== null;

@@ -21,7 +21,7 @@ function away(sentence) {
  * @param heard told {kinds, programme} of each change
  * @param met   told the stamp of the programme whenever the stream begins, also after a break
  */
-export function listen(address, heard, met = () => {}) {
+export function listen(address, heard, met = (/** @type {string} */ _stamp, /** @type {boolean} */ _again) => {}) {
   let source = null;
   let again = null;
   let lost = null;

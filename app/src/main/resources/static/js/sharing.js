@@ -48,7 +48,7 @@ function tell(sentence) {
   part('told').textContent = sentence;
 }
 
-/** @param delivery {id, ordinal}, or nothing for the programme as it is */
+/** @param delivery its id and ordinal, or nothing for the programme as it is */
 export function share(delivery) {
   part('form').reset();
   part('form').dataset.delivery = delivery?.id ?? '';

@@ -1,6 +1,7 @@
 // The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where one clicks.
 
-import { ask, renew, say, timecode, typing } from './app.js';
+import { ask, renew, say, typing } from './app.js';
+import { timecode } from './clock.js';
 import { listen } from './live.js';
 import * as player from './player.js';
 import * as through from './sound/through.js';
@@ -190,6 +191,7 @@ export const index = () => at;
 // which takes are heard, where a page has others than the kept ones
 let version = null;
 // which cues are heard, where a page leaves some out
+/** @type {(cue: any) => boolean} */
 let heard = () => true;
 
 /** @param sounds addresses by cue; null for the kept takes */
@@ -297,7 +299,7 @@ button.addEventListener('click', () => running ? halt() : playOn());
 strip.addEventListener('click', event => {
   const box = strip.getBoundingClientRect();
   const wanted = (event.clientX - box.left) / box.width * length;
-  const index = cues.findIndex((cue, i) => wanted < (cues[i + 1]?.start ?? Infinity));
+  const index = cues.findIndex((_, i) => wanted < (cues[i + 1]?.start ?? Infinity));
   const playing = running;
   halt();
   go(Math.max(0, index));

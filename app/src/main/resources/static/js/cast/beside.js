@@ -14,6 +14,7 @@ const hide = document.getElementById('hide-names');
 let candidates = [];
 let heard = null;
 let plays = 0;
+/** @type {(voice: string) => void} */
 let castIt = () => {};
 let changed = () => {};
 

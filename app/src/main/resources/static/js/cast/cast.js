@@ -165,22 +165,25 @@ document.addEventListener('htmx:beforeSwap', event => {
   if (at) held = { place: `${at.tagName === 'TR' ? '#voices tr' : '.dot'}[data-voice="${at.dataset.voice}"]`, part: document.activeElement === at ? '' : ` .${document.activeElement.classList[document.activeElement.classList.length - 1]}` };
 });
 
+/** What the stage before showed, and whether its dials stood open. @type {{role?: string, direction?: string, open?: boolean}} */
+const shown = {};
+
 /** A stage that came, with the first page or after a change. */
 function enter() {
   const now = stage();
   if (!now) return;
   document.querySelector('.beside')?.setAttribute('class', `beside role-${now.dataset.colour}`);
-  if (now.dataset.role !== enter.role) line = { cue: '', words: '' };
+  if (now.dataset.role !== shown.role) line = { cue: '', words: '' };
   const direction = now.querySelector('[name=version]')?.value;
-  const other = enter.role !== undefined && (now.dataset.role !== enter.role || direction !== enter.direction);
-  enter.role = now.dataset.role;
-  enter.direction = direction;
+  const other = shown.role !== undefined && (now.dataset.role !== shown.role || direction !== shown.direction);
+  shown.role = now.dataset.role;
+  shown.direction = direction;
   wander(document.getElementById('map'), hear);
   chooseLine();
   const dials = document.getElementById('roledials');
-  dials.open = enter.open ?? false;
+  dials.open = shown.open ?? false;
   tieDials(now);
-  dials.addEventListener('toggle', () => { enter.open = dials.open; });
+  dials.addEventListener('toggle', () => { shown.open = dials.open; });
   if (other) beside.again(asked); else mark();
   if (held && document.activeElement === document.body) now.querySelector(held.place + held.part)?.focus();
   held = null;

@@ -12,7 +12,7 @@ clips(`${address}/clips`);
 const spoken = captions(`${address}/deliver/captions`);
 
 /** What the form asks, as an address has it. */
-const wished = () => new URLSearchParams(new FormData(form));
+const wished = () => new URLSearchParams(/** @type {any} */ (new FormData(form)));
 
 let due = null;
 function hold() {

@@ -4,7 +4,7 @@ import { ask, renew, say, typing } from '../app.js';
 import { cueList } from '../cuelist.js';
 import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
-import { bind, explain } from '../keys.js';
+import { bind } from '../keys.js';
 import { listening } from './listening.js';
 import { bindMany } from './many.js';
 import { showBar, showList } from './markbar.js';
@@ -41,6 +41,9 @@ function reload() {
   renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
 }
 
+/** What the stage before showed. @type {{take?: string, cue?: string}} */
+const shown = {};
+
 async function enterStage() {
   const now = stage();
   if (!now) return;
@@ -50,12 +53,12 @@ async function enterStage() {
   const box = document.getElementById('score');
   score = null;
   data = null;
-  if (now.dataset.take !== enterStage.take || now.dataset.cue !== enterStage.cue) {
-    before = now.dataset.cue === enterStage.cue ? enterStage.take : null;
+  if (now.dataset.take !== shown.take || now.dataset.cue !== shown.cue) {
+    before = now.dataset.cue === shown.cue ? shown.take : null;
     hearsBefore = false;
   }
-  enterStage.take = now.dataset.take;
-  enterStage.cue = now.dataset.cue;
+  shown.take = now.dataset.take;
+  shown.cue = now.dataset.cue;
   const [taken] = await Promise.all([box.dataset.score ? ask('GET', box.dataset.score) : null, marks.load(`/projects/${project}/cues/${now.dataset.cue}`),
     loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage())]);
   if (now !== stage()) return;

@@ -17,6 +17,7 @@ export const DEPTHS = offered('breath');
 
 let cue = null;
 let marks = null;
+/** @type {(what: string) => void} */
 let changed = () => {};
 let chosen = { from: 0, to: 0, gap: false };
 let anchor = 0;

@@ -50,9 +50,9 @@ export function drawScore(box, data, marks = [], notes = []) {
   const svg = make('svg', { viewBox: `0 0 ${width} ${y + 4}`, height: y + 4, role: 'presentation', class: data.guessed ? 'guessed' : '' });
   const scale = pitchScale(data.pitch);
   systems.forEach(span => svg.append(system(data, span, scale)));
-  const words = data.words.map((word, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i), notes.filter(note => note.index === i)));
+  const words = data.words.map((_, i) => wordGroup(svg, data, i, systems, marks, hanging.get(i), notes.filter(note => note.index === i)));
   joints(svg, data, systems, marks);
-  lanes.forEach(lane => svg.append(laneBar(lane, data, systems)));
+  lanes.forEach(lane => svg.append(laneBar(lane)));
   const chosen = make('g', { class: 'chosen', 'aria-hidden': 'true' });
   svg.append(chosen);
   const playhead = make('g', { visibility: 'hidden' });
@@ -101,7 +101,7 @@ function lanesOf(marks, data, systems) {
   for (const mark of marks) {
     if (onGap(mark) && mark.origin !== 'suggested' || mark.from < 0 || mark.to < mark.from) continue;
     for (const system of systems) {
-      const inside = data.words.map((word, i) => i).filter(i => i >= mark.from && i <= mark.to && data.words[i].from >= system.from && data.words[i].from < system.to);
+      const inside = data.words.map((_, i) => i).filter(i => i >= mark.from && i <= mark.to && data.words[i].from >= system.from && data.words[i].from < system.to);
       if (!inside.length) continue;
       const from = data.words[inside[0]].from;
       const to = data.words[inside.at(-1)].to;
@@ -137,7 +137,9 @@ function laneBar({ mark, system, lane, from, to }) {
 }
 
 /** Like lines of sheet music, systems break between words: {from, to} in seconds. */
+/** Lines of the score, which get their places by and by. */
 function systemsOf(data, longest) {
+  /** @type {any[]} */
   const systems = [];
   let from = 0;
   data.words.forEach((word, i) => {

@@ -39,6 +39,7 @@ async function look() {
   if (late) look();
 }
 
+/** @param {(body?: any) => any} done */
 async function act(address, values, done = look) {
   const { status, body } = await ask('POST', address, form(values));
   tell(body?.sentence ?? 'That did not work. Reload the page.');
@@ -111,6 +112,6 @@ document.getElementById('ask')?.addEventListener('click', () => translate(0));
 agree.addEventListener('click', () => translate(agree.dataset.characters));
 
 const heard = ({ kinds }) => { if (kinds.some(kind => ['content', 'status'].includes(kind))) look(); };
-listen(`/projects/${main.dataset.project}/events`, heard, (stamp, again) => { if (again) look(); });
+listen(`/projects/${main.dataset.project}/events`, heard, (_, again) => { if (again) look(); });
 listen(`/projects/${main.dataset.first}/events`, heard);
 fields().forEach(size);

@@ -6,7 +6,7 @@ import { edits } from './may.js';
 const AGAIN_MS = 300;
 const takes = count => `${count} kept take${count === 1 ? '' : 's'}`;
 
-/** @param acts {hear(finding), found(count)} */
+/** @param {{hear: Function, found: Function}} acts hear(finding), found(count) */
 export function checkPanel(box, project, acts) {
   const list = box.querySelector('#checklist');
   const told = box.querySelector('#checktold');

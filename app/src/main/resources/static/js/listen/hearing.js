@@ -2,7 +2,8 @@
 
 import { say } from '../app.js';
 import * as player from '../player.js';
-import { scoreOf, timedAt } from '../scores.js';
+import { scoreOf } from '../scores.js';
+import { timedAt } from '../timed.js';
 import * as through from '../sound/through.js';
 import * as transport from '../transport.js';
 import { timeMap } from './lanes.js';
@@ -86,7 +87,7 @@ export function hearing(shown) {
       if (neighbour) {
         const there = wanted < 0 ? Math.max(0, neighbour.seconds + wanted) : Math.max(0, wanted - length);
         open(neighbour.id, there);
-        return;
+        return undefined;
       }
       at = Math.max(0, Math.min(length - 0.05, wanted));
       if (transport.isRunning()) again(at);

@@ -10,7 +10,7 @@ const KINDS = {
   deliveries: ['delivered'],
 };
 
-/** @param acts {hear(sound), keep(take)} */
+/** @param {{hear: Function, keep: Function}} acts hear(sound), keep(take) */
 export function historyPanel(box, project, acts) {
   const list = box.querySelector('#historylist');
   const kind = box.querySelector('#history-kind');

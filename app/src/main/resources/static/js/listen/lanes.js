@@ -117,7 +117,7 @@ export function colourOf(label) {
 
 /**
  * Draws lanes. @param takes lines with their score: {…, data}; @param heard index of the one whose time is shown
- * @param acts {hear(i), act(i, what)}
+ * @param {{hear: Function, act: Function}} acts hear(i), act(i, what)
  */
 export function drawLanes(box, takes, heard, hidden, acts) {
   const base = takes[heard]?.data;

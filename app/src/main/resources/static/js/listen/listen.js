@@ -1,9 +1,10 @@
 // The Listen page: the programme heard through, notes where the ear stops, takes side by side, approval.
 
-import { ask, askPriced, element, say, timecode, typing } from '../app.js';
+import { ask, askPriced, element, say, typing } from '../app.js';
 import { cueList } from '../cuelist.js';
 import { bind, explain } from '../keys.js';
-import { scoreOf, wordAt } from '../scores.js';
+import { scoreOf } from '../scores.js';
+import { wordAt } from '../timed.js';
 import * as transport from '../transport.js';
 import { checkPanel } from './check.js';
 import { describing } from './describe.js';

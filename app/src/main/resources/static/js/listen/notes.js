@@ -5,7 +5,7 @@ import { changes, edits } from './may.js';
 
 const form = fields => { const made = new FormData(); Object.entries(fields).forEach(([name, value]) => made.append(name, value)); return made; };
 
-/** @param acts {changed(), goTo(note)} */
+/** @param {{changed: Function, goTo: Function, back: Function}} acts goTo(note) */
 export function notesPanel(box, project, acts) {
   const list = box.querySelector('#notelist');
   const writer = box.querySelector('#notewriter');
@@ -71,7 +71,7 @@ export function notesPanel(box, project, acts) {
     back.hidden = false;
   }
 
-  /** @param what {cue, at, take, word} for a new one; {note, word} for one that is there */
+  /** @param what cue, at, take and word of a new one; note and word of one that is there */
   function write(what) {
     // a note that is being written isn't thrown away by another keystroke
     if (!writer.hidden && field.value.trim() && !what.note) { field.focus(); return; }

@@ -4,7 +4,7 @@ import { ask, askPriced, element, say } from '../app.js';
 
 const megabytes = bytes => `${(bytes / 1e6).toFixed(1)} MB`;
 
-/** @param acts {version(name, takes), changed()} */
+/** @param {{version: Function, changed: Function}} acts version(name, takes) */
 export function wholePanel(box, project, acts) {
   const address = `/projects/${project}/listen`;
   const versions = box.querySelector('#version');

@@ -2,7 +2,7 @@
 
 import { element } from '../app.js';
 
-/** @param acts {play(index), choose(index, extend)} */
+/** @param {{play: Function, choose: Function}} acts play(index), choose(index, extend) */
 export function wordsOf(box, acts) {
   let spans = [];
   let shown = -1;

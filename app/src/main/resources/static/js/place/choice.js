@@ -4,7 +4,7 @@ import { element } from '../app.js';
 
 /**
  * @param bar  shown while some are chosen
- * @param acts {changed(), place(ids, fields), fit(ids)}
+ * @param {{changed: Function, place: Function, fit: Function}} acts place(ids, fields), fit(ids)
  */
 export function choice(bar, acts) {
   const ids = new Set();

@@ -1,6 +1,7 @@
 // Scenes and notes on the timeline: where a scene begins, and on which word somebody remarked something.
 
-import { scoreOf, timedAt } from '../scores.js';
+import { scoreOf } from '../scores.js';
+import { timedAt } from '../timed.js';
 
 const times = new Map();
 

@@ -1,6 +1,7 @@
 // The Place page: clips on the frames of the picture, what runs over, and what makes it fit.
 
-import { ask, element, say, timecode, typing } from '../app.js';
+import { ask, element, say, typing } from '../app.js';
+import { timecode } from '../clock.js';
 import * as transport from '../transport.js';
 import { choice } from './choice.js';
 import { fitDialog } from './fit.js';

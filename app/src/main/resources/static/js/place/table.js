@@ -38,7 +38,7 @@ function settling(one, found, acts) {
   }
 }
 
-/** @param acts {place(row, fields), choose(id), fit(id), hear(id), move(id, frames), box(row), drop(slot)} */
+/** @param acts place(row, fields), choose(id), fit(id), hear(id), move(id, frames), box(row), drop(slot) */
 export function placeTable(body, acts) {
   /** A slot of the picture for which there is no cue. */
   function leftRow(slot) {

@@ -24,7 +24,7 @@ const make = (name, attributes, text) => {
   return made;
 };
 
-/** @param acts {choose(id, more), moved(id, seconds), timecode(seconds), frame(): seconds of one, picked(): ids} */
+/** @param acts choose(id, more), moved(id, seconds), timecode(seconds), frame(): seconds of one, picked(): ids */
 export function timeline(box, acts) {
   let table = null;
   let perSecond = 0;

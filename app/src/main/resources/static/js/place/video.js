@@ -10,7 +10,7 @@ const MOST = 0.5;
 
 /**
  * @param box  holds the video and what goes with it
- * @param acts {frame(): seconds of one, timecode(seconds)}
+ * @param acts frame(): seconds of one, timecode(seconds)
  */
 export function ownVideo(box, acts) {
   const video = box.querySelector('video');

@@ -1,6 +1,7 @@
 // Recordings that come as files: a file a cue by its number, or one file for many, cut and looked over before it is taken.
 
-import { ask, button, clock, element, say } from '../app.js';
+import { ask, button, element, say } from '../app.js';
+import { clock } from '../clock.js';
 import * as player from '../player.js';
 import { send } from '../send.js';
 

@@ -24,7 +24,7 @@ async function within(stores, mode, work) {
 
 const whole = id => IDBKeyRange.bound([id, 0], [id, Infinity]);
 
-/** @param recording {id, project, cue, number, at} */
+/** @param recording its id, project, cue, number, at */
 export const begin = recording => within(['recording'], 'readwrite', store => store.put(recording));
 export const add = (recording, at, samples) => within(['piece'], 'readwrite', store => store.put({ recording, at, samples }));
 export const all = () => within(['recording'], 'readonly', store => store.getAll());

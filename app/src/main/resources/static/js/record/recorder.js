@@ -88,7 +88,7 @@ export function recorder(project, { cue, begins, taken }) {
         page('time').textContent = String(beat);
         advise(beat === BEATS ? 'Quiet now: the room is measured.' : 'Ready…');
         await wait(BEAT_MS);
-        if (state !== 'counting') return;
+        if (/** @type {string} */ (state) !== 'counting') return;
       }
     }
     recording = new tape.Recording({ project, cue: sheet.id, number: sheet.number });

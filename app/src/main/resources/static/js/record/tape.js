@@ -6,6 +6,7 @@ import * as kept from './kept.js';
 let stream = null;
 let context = null;
 let opened = null;
+/** @type {(samples: any) => void} */
 let hear = () => {};
 
 const WHY = {

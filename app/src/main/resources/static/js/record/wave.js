@@ -82,6 +82,7 @@ export function drawWave(box, data, doubts, play) {
 
 /** Marks the word that sounds. @param seconds null for none */
 export function light(box, seconds) {
+  /** @type {any} */
   let now = null;
   box.querySelectorAll('.waveword').forEach(word => {
     word.classList.remove('sounds');

@@ -1,6 +1,7 @@
 // What somebody with a link hears: read along, jump, note, approve.
 
-import { ask, clock, say, typing } from '../app.js';
+import { ask, say, typing } from '../app.js';
+import { clock } from '../clock.js';
 import * as through from '../sound/through.js';
 import * as under from '../sound/under.js';
 import { drawCues, marked, spoken } from './cues.js';

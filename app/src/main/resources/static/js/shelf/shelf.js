@@ -25,7 +25,7 @@ document.addEventListener('htmx:beforeSwap', event => {
   follow();
 });
 
-listen(`${house}/events`, follow, (stamp, again) => { if (again) follow(); });
+listen(`${house}/events`, follow, (_, again) => { if (again) follow(); });
 
 /** A file that becomes a project is sent as it is, and its page is opened. @param address for its name */
 function becomes(field, address) {

@@ -72,7 +72,7 @@ async function make(address, index) {
   return { samples: made, seconds: length / RATE, last };
 }
 
-/** A piece of a sound, kept for the next time. @returns {samples at the programme's rate, seconds, last} */
+/** A piece of a sound, kept for the next time. Samples at the programme's rate, seconds, and whether it is the last. */
 export function piece(address, index) {
   const key = `${index} ${address}`;
   let found = held.get(key);

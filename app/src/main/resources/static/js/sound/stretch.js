@@ -5,7 +5,7 @@ const HOP = FRAME / 2;
 const REACH = 480;
 const COARSE = 4;
 
-const WINDOW = Float32Array.from({ length: FRAME }, (none, i) => 0.5 - 0.5 * Math.cos(2 * Math.PI * i / FRAME));
+const WINDOW = Float32Array.from({ length: FRAME }, (_, i) => 0.5 - 0.5 * Math.cos(2 * Math.PI * i / FRAME));
 
 /** Takes samples in stretches and gives them back faster or slower, at 48 kHz. @param speed 1 is as they are */
 export class Stretcher {

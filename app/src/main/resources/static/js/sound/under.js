@@ -8,10 +8,11 @@ const BLOCK = PIECE * RATE;
 // where it goes on at another place, it comes within so many samples instead of clicking
 const JOINT = 480;
 
+/** @type {{sound: string, seconds: number, startOf: (item: any) => number|null}|null} */
 let layer = null;
 let wanted = true;
 
-/** @param now {sound, seconds, startOf: where in the programme an item begins, in seconds}; null for none */
+/** @param {typeof layer} now startOf: where in the programme an item begins, in seconds; null for none */
 export function lay(now) { layer = now; }
 
 export const lies = () => layer !== null;

@@ -1,7 +1,7 @@
 // Opening documents: dropped or chosen, shown as what they would become, then taken.
 
 import { ask, element, say } from '../app.js';
-import { area, change, project, script, take } from './script.js';
+import { area, change, project, take } from './script.js';
 
 const dialog = document.getElementById('opening');
 const chooser = document.getElementById('files');

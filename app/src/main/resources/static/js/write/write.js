@@ -1,6 +1,7 @@
 // The Write page: an editor that saves itself and shows what the script becomes, and panels beside it.
 
-import { clock, element } from '../app.js';
+import { element } from '../app.js';
+import { clock } from '../clock.js';
 import { area, begin, onChange, script, unsaved } from './script.js';
 import { onFindings, proof } from './proof.js';
 import '../casting.js';

@@ -3,14 +3,16 @@ package org.logophon.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.WebError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -21,6 +23,8 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 @Execution(ExecutionMode.CONCURRENT)
 abstract class BrowserTest extends ApplicationTest {
 
+    static final int WIDTH = 1280;
+    static final int HEIGHT = 800;
     private static final Object CLIPBOARD = new Object();
     private static final Duration PATIENCE = Duration.ofSeconds(30);
 
@@ -33,26 +37,28 @@ abstract class BrowserTest extends ApplicationTest {
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE.toMillis());
     }
 
+    private final Consumer<WebError> onError = error -> complaints.add(error.error());
+    private final Consumer<ConsoleMessage> onMessage = message -> {
+        // the browser reports every refusal as a failed resource: those are the answers under test
+        if (message.type().equals("error") && !message.text().matches(".*(402|404|409|422|ERR_FAILED).*")) {
+            complaints.add(message.text());
+        }
+    };
+
     @BeforeEach
     void newPage() {
-        context = OneBrowser.get()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(1280, 800)
-                        .setPermissions(List.of("clipboard-read", "clipboard-write")));
-        context.setDefaultTimeout(90_000);
-        context.onWebError(error -> complaints.add(error.error()));
-        context.onConsoleMessage(message -> {
-            // the browser reports every refusal as a failed resource: those are the answers under test
-            if (message.type().equals("error") && !message.text().matches(".*(402|404|409|422|ERR_FAILED).*")) {
-                complaints.add(message.text());
-            }
-        });
+        context = OneBrowser.windows();
+        context.grantPermissions(List.of("clipboard-read", "clipboard-write"));
+        context.onWebError(onError);
+        context.onConsoleMessage(onMessage);
         page = context.newPage();
     }
 
     @AfterEach
     void noComplaints() {
-        context.close();
+        OneBrowser.forget(address());
+        context.offWebError(onError);
+        context.offConsoleMessage(onMessage);
         assertThat(complaints).isEmpty();
     }
 

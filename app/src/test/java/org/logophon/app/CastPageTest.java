@@ -90,7 +90,7 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator(".candidate")).hasCount(2);
         page.keyboard().press("1");
         assertThat(page.locator(".candidate.now b")).hasText("Aldric");
-        page.waitForTimeout(700);
+        page.waitForFunction("() => Number(document.querySelector('.candidate.now svg line').getAttribute('x1')) > 10");
         page.keyboard().press("2");
         assertThat(page.locator(".candidate.now b")).hasText("Bram");
         // the other voice went on in the middle, not from the start
@@ -178,8 +178,10 @@ class CastPageTest extends BrowserTest {
         page.waitForResponse("**/cast/direction", () -> first.get().resume());
         assertThat(page.locator("#role-pitch")).isFocused();
         assertThat(page.locator("#role-pitch")).hasValue("-2");
-        page.waitForResponse("**/cast/direction", () -> page.keyboard().press("Tab"));
-        page.waitForTimeout(300);
+        page.waitForResponse(
+                response -> response.url().endsWith("/cast/direction")
+                        && response.request().postData().contains("-2"),
+                () -> page.keyboard().press("Tab"));
         page.reload();
         page.locator("#roledials summary").click();
         assertThat(page.locator("#role-pace")).hasValue("85");

@@ -35,9 +35,13 @@ class KeepRunningTest {
         if (launcher != null) {
             launcher.destroy();
             assertThat(launcher.waitFor()).isZero();
-            assertThat(begun().values())
-                    .noneMatch(
-                            pid -> ProcessHandle.of(pid).filter(Launched::runs).isPresent());
+            // they are told to end, and take a moment
+            Server.await(
+                    "none of them is left",
+                    MOST,
+                    () -> begun().values().stream()
+                            .noneMatch(pid ->
+                                    ProcessHandle.of(pid).filter(Launched::runs).isPresent()));
         }
     }
 

@@ -1,7 +1,10 @@
 package org.logophon.app;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -43,7 +46,34 @@ final class OneBrowser {
 
     private static final ThreadLocal<Browser> OF_THREAD = ThreadLocal.withInitial(OneBrowser::connect);
 
+    private static final ThreadLocal<BrowserContext> WINDOWS = ThreadLocal.withInitial(() -> {
+        BrowserContext windows = get().newContext(
+                        new Browser.NewContextOptions().setViewportSize(BrowserTest.WIDTH, BrowserTest.HEIGHT));
+        windows.setDefaultTimeout(90_000);
+        return windows;
+    });
+
     private OneBrowser() {}
+
+    /** Windows of this thread, which keep what they have fetched of scripts and styles from test to test, and nothing else. */
+    static BrowserContext windows() {
+        return WINDOWS.get();
+    }
+
+    /** Closes the windows of this thread and forgets what a test left in them. @param address of the application */
+    static void forget(String address) {
+        BrowserContext windows = windows();
+        Page last = windows.newPage();
+        JsonObject all = new JsonObject();
+        all.addProperty("origin", address);
+        all.addProperty("storageTypes", "cookies,local_storage,indexeddb,websql,file_systems,service_workers");
+        windows.pages().stream().filter(page -> page != last).forEach(Page::close);
+        windows.newCDPSession(last).send("Storage.clearDataForOrigin", all);
+        windows.clearCookies();
+        windows.clearPermissions();
+        windows.unrouteAll();
+        last.close();
+    }
 
     /** As this thread drives it. */
     static Browser get() {

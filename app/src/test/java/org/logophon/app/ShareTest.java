@@ -19,7 +19,6 @@ import tools.jackson.databind.JsonNode;
 class ShareTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(120);
-    private static final Duration A_SECOND = Duration.ofSeconds(1);
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -109,7 +108,7 @@ class ShareTest extends ApplicationTest {
         assertThat(note(link, cue, "Too quiet.", "Ffion").statusCode()).isEqualTo(200);
         Server.await(
                 "the note in Listen",
-                A_SECOND,
+                PATIENCE,
                 () -> server.json(project + "/notes").toString().contains("\"writer\":\"Ffion\""));
         assertThat(programme(link).get("notes").get(0).get("word").asString()).isEqualTo("Wind");
         assertThat(note(link, cue, "Too quiet.", " ").statusCode()).isEqualTo(422);

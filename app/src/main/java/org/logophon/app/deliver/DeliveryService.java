@@ -95,12 +95,12 @@ public class DeliveryService {
         build(id, as.namePattern(), as.targetLufs(), choices.of(like));
     }
 
-    /** How many are built. */
     /** Every delivery of a project, whatever became of it. */
     public List<Delivery> of(UUID project) {
         return deliveries.of(project);
     }
 
+    /** How many are built. */
     public int built(UUID project) {
         return (int) deliveries.of(project).stream().filter(Delivery::ready).count();
     }

@@ -49,31 +49,75 @@ public final class PitchMeter {
         return new PitchTrack(hertz);
     }
 
+    /** Of lags that are looked at together, which spares reading the samples anew for each. */
+    private static final int AT_ONCE = 4;
+
     private static double bestLag(float[] x, int at, int window, int shortest, int longest, double[] difference) {
         double running = 0;
         difference[0] = 1;
-        for (int lag = 1; lag <= longest; lag++) {
-            float sum = 0;
-            for (int i = at; i < at + window; i++) {
-                float d = x[i] - x[i + lag];
-                sum += d * d;
-            }
-            running += sum;
-            difference[lag] = running == 0 ? 1 : sum * lag / running;
-        }
-        for (int lag = shortest; lag < longest; lag++) {
-            if (difference[lag] < DIP) {
-                while (lag + 1 < longest && difference[lag + 1] < difference[lag]) {
-                    lag++;
+        int lag = 1;
+        // most voices dip long before the longest lag, and nothing behind the first dip is asked for
+        int dip = 0;
+        while (lag <= longest) {
+            int until = Math.min(longest + 1, lag + AT_ONCE);
+            differences(x, at, window, lag, until, difference);
+            for (; lag < until; lag++) {
+                float sum = (float) difference[lag];
+                running += sum;
+                difference[lag] = running == 0 ? 1 : sum * lag / running;
+                if (dip == 0 && lag >= shortest && lag < longest && difference[lag] < DIP) {
+                    dip = lag;
+                } else if (dip != 0 && (lag == longest || difference[lag] >= difference[lag - 1])) {
+                    return refined(difference, lag - 1);
                 }
-                return refined(difference, lag);
             }
         }
         int least = shortest;
-        for (int lag = shortest; lag < longest; lag++) {
-            least = difference[lag] < difference[least] ? lag : least;
+        for (int one = shortest; one < longest; one++) {
+            least = difference[one] < difference[least] ? one : least;
         }
         return least > shortest && difference[least] < STILL_VOICED ? refined(difference, least) : 0;
+    }
+
+    /** Sums of squared differences at the lags from one to before another, at most {@link #AT_ONCE} of them. */
+    private static void differences(float[] x, int at, int window, int from, int until, double[] sums) {
+        if (until - from < AT_ONCE) {
+            for (int lag = from; lag < until; lag++) {
+                float sum = 0;
+                for (int i = at; i < at + window; i++) {
+                    float d = x[i] - x[i + lag];
+                    sum += d * d;
+                }
+                sums[lag] = sum;
+            }
+            return;
+        }
+        float first = 0;
+        float second = 0;
+        float third = 0;
+        float fourth = 0;
+        float next = x[at + from];
+        float afterNext = x[at + from + 1];
+        float thenNext = x[at + from + 2];
+        for (int i = at; i < at + window; i++) {
+            float here = x[i];
+            float last = x[i + from + 3];
+            float d = here - next;
+            first += d * d;
+            d = here - afterNext;
+            second += d * d;
+            d = here - thenNext;
+            third += d * d;
+            d = here - last;
+            fourth += d * d;
+            next = afterNext;
+            afterNext = thenNext;
+            thenNext = last;
+        }
+        sums[from] = first;
+        sums[from + 1] = second;
+        sums[from + 2] = third;
+        sums[from + 3] = fourth;
     }
 
     private static double refined(double[] d, int lag) {

@@ -34,7 +34,7 @@ class CaptionsPropertiesTest {
                 "");
     }
 
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "1")
     void noTextIsLostAndNoCaptionOverlapsTheNext(
             @ForAll("texts") String text, @ForAll @DoubleRange(min = 0.05, max = 2) double pace) {
         List<Caption> captions = captions(text, spoken(text, pace), 5_000, 1_005_000);

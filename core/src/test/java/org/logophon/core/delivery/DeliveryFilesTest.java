@@ -16,7 +16,7 @@ import net.jqwik.api.Property;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
+import org.logophon.core.ProcessorTime;
 import org.logophon.core.delivery.part.SheetPart;
 import org.logophon.core.loudness.Loudness;
 import org.logophon.core.programme.Programme;
@@ -48,17 +48,24 @@ class DeliveryFilesTest {
         assertThat(names.named(wide, "wav").shortened()).isTrue();
     }
 
+    private static long work(int characters) {
+        return ProcessorTime.of(() -> {
+            for (String scene : List.of(
+                    "x".repeat(characters),
+                    ".".repeat(characters / 2) + "x" + ".".repeat(characters / 2) + "x",
+                    "\ud83d\ude00".repeat(characters / 2))) {
+                String name = new FileNames("{number}_{scene}").next(fields("", "", scene), "wav");
+                assertThat(name).startsWith("010_").endsWith(".wav");
+                assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
+            }
+        });
+    }
+
+    /** Four times as long; by the square it would be sixteen times the work. */
     @Test
-    @Timeout(20)
     void aFieldAsLongAsAScriptIsCut() {
-        for (String scene : List.of(
-                "x".repeat(1_000_000),
-                ".".repeat(200_000) + "x" + ".".repeat(200_000) + "x",
-                "\ud83d\ude00".repeat(100_000))) {
-            String name = new FileNames("{number}_{scene}").next(fields("", "", scene), "wav");
-            assertThat(name).startsWith("010_").endsWith(".wav");
-            assertThat(name.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(120);
-        }
+        work(10_000);
+        assertThat((double) work(1_000_000) / work(250_000)).isLessThan(8);
     }
 
     @Test
@@ -67,7 +74,7 @@ class DeliveryFilesTest {
     }
 
     /** Reserved characters and names as Microsoft's "Naming Files, Paths, and Namespaces" lists them. */
-    @Property(tries = 500)
+    @Property(tries = 500, seed = "1")
     void namesAreSafeAndUnique(@ForAll List<String> roles) {
         FileNames names = new FileNames("{role}");
         Set<String> seen = new HashSet<>();

@@ -4,18 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Combinators;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
-import net.jqwik.api.ShrinkingMode;
+import java.util.Random;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.logophon.core.delivery.Manifest;
 import org.logophon.core.picture.PictureTimes;
 import org.logophon.core.reading.ReadingsFile;
@@ -27,15 +27,15 @@ import org.logophon.core.wav.WavReader;
 import org.logophon.core.wav.WavWriter;
 
 /**
- * Files that people bring in and that the core reads itself, damaged: each is read, or refused with a sentence, and soon.
- * How many of each is {@code -Dhostile.files}, 100 and more; a failure tells its seed.
+ * Files that people bring in and that the core reads itself, damaged: each is read, or refused with a sentence, in little
+ * processor time. {@code -Dhostile.files} is how many of each, {@code -Dhostile.seed} damages them otherwise.
  */
 class HostileFilesTest {
 
     private static final Duration MOST = Duration.ofSeconds(5);
     private static final int LONGEST = 20_000;
-    private static final int TRIES = 100;
-    private static final int EACH = Math.max(1, Integer.getInteger("hostile.files", TRIES) / TRIES);
+    private static final int FILES = Integer.getInteger("hostile.files", 100);
+    private static final ThreadMXBean CPU = ManagementFactory.getThreadMXBean();
 
     private static final String EDL = """
             TITLE: FIRST FIRING
@@ -127,55 +127,105 @@ class HostileFilesTest {
         }
     }
 
-    private static Arbitrary<byte[]> damaged(byte[]... whole) {
-        Arbitrary<Edit> edit = Combinators.combine(
-                        Arbitraries.integers().between(0, 9),
-                        Arbitraries.doubles().between(0, 1),
-                        Arbitraries.integers().between(0, 200),
-                        Arbitraries.integers().between(0, 255))
-                .as(Edit::new);
-        return Combinators.combine(Arbitraries.of(whole), edit.list().ofMaxSize(8))
-                .as((file, edits) -> {
-                    byte[] now = file;
-                    for (Edit one : edits) {
-                        now = one.of(now);
-                    }
-                    return now;
-                });
+    private static final int MOST_EDITS = 9;
+
+    private static byte[] damaged(byte[] whole, Random random) {
+        byte[] now = whole;
+        for (int edits = 1 + random.nextInt(MOST_EDITS); edits > 0; edits--) {
+            now = new Edit(random.nextInt(10), random.nextDouble(), random.nextInt(201), random.nextInt(256)).of(now);
+        }
+        return now;
     }
 
-    private static Arbitrary<String> damaged(String... whole) {
-        return damaged(Arrays.stream(whole)
+    /** How many were read, and how many refused. */
+    private record Outcome(int read, int refused) {}
+
+    private static Outcome readOrRefused(Consumer<byte[]> reader, byte[]... whole) {
+        for (byte[] file : whole) {
+            reader.accept(file);
+        }
+        long seed = Long.getLong("hostile.seed", 1);
+        Random random = new Random(seed);
+        int read = 0;
+        int refused = 0;
+        for (int i = 0; i < FILES; i++) {
+            byte[] file = damaged(whole[i % whole.length], random);
+            String which = "file %d of seed %d: %s".formatted(i, seed, new String(file, StandardCharsets.UTF_8));
+            long began = CPU.getCurrentThreadCpuTime();
+            try {
+                reader.accept(file);
+                read++;
+            } catch (InvalidInput sentence) {
+                assertThat(sentence.getMessage()).as(which).endsWith(".").doesNotContain("Exception", "root:");
+                refused++;
+            } catch (RuntimeException | StackOverflowError failed) {
+                throw new AssertionError(which, failed);
+            }
+            assertThat(Duration.ofNanos(CPU.getCurrentThreadCpuTime() - began))
+                    .as("processor time for " + which)
+                    .isLessThan(MOST);
+        }
+        return new Outcome(read, refused);
+    }
+
+    private static Outcome textsReadOrRefused(Consumer<String> reader, String... whole) {
+        return readOrRefused(
+                file -> reader.accept(new String(file, StandardCharsets.UTF_8)),
+                Arrays.stream(whole)
                         .map(text -> text.getBytes(StandardCharsets.UTF_8))
-                        .toArray(byte[][]::new))
-                .map(bytes -> new String(bytes, StandardCharsets.UTF_8));
+                        .toArray(byte[][]::new));
     }
 
-    @Provide
-    Arbitrary<List<String>> times() {
-        return damaged(EDL, OTIO, SRT, VTT, TABLE).list().ofSize(EACH);
+    private static void bothHappened(Outcome outcome) {
+        assertThat(outcome.read()).as("damaged files that can still be read").isPositive();
+        assertThat(outcome.refused()).as("damaged files that can't").isPositive();
     }
 
-    @Provide
-    Arbitrary<List<String>> readings() {
-        return damaged(PLS, READINGS).list().ofSize(EACH);
+    @ParameterizedTest
+    @CsvSource({"cut.edl, EDL", "cut.otio, OTIO", "cut.srt, SRT", "cut.vtt, VTT", "cut.csv, TABLE"})
+    void timesOfAPicture(String name, Times whole) {
+        bothHappened(textsReadOrRefused(file -> PictureTimes.read(name, file, FrameRate.DEFAULT, 0), whole.text));
     }
 
-    @Provide
-    Arbitrary<List<String>> marked() {
-        return damaged(SSML).list().ofSize(EACH);
+    @ParameterizedTest
+    @EnumSource
+    void timesOfAPictureWhoseNameSaysNothing(Times whole) {
+        bothHappened(textsReadOrRefused(file -> PictureTimes.read("cut", file, FrameRate.DEFAULT, 0), whole.text));
     }
 
-    @Provide
-    Arbitrary<List<String>> deliveries() {
-        return damaged(DELIVERY).list().ofSize(EACH);
+    private enum Times {
+        EDL(HostileFilesTest.EDL),
+        OTIO(HostileFilesTest.OTIO),
+        SRT(HostileFilesTest.SRT),
+        VTT(HostileFilesTest.VTT),
+        TABLE(HostileFilesTest.TABLE);
+
+        private final String text;
+
+        Times(String text) {
+            this.text = text;
+        }
     }
 
-    @Provide
-    Arbitrary<List<byte[]>> sounds() throws IOException {
-        return damaged(wave(SampleFormat.PCM_16), wave(SampleFormat.PCM_24), wave(SampleFormat.FLOAT_32))
-                .list()
-                .ofSize(EACH);
+    @Test
+    void readingsOfAHouse() {
+        bothHappened(textsReadOrRefused(ReadingsFile::read, PLS, READINGS));
+    }
+
+    @Test
+    void scriptsWithMarks() {
+        bothHappened(textsReadOrRefused(SsmlReader::read, SSML));
+    }
+
+    @Test
+    void listsOfDeliveries() {
+        bothHappened(textsReadOrRefused(Manifest::read, DELIVERY));
+    }
+
+    @Test
+    void sounds() throws IOException {
+        bothHappened(readOrRefused(
+                WavReader::read, wave(SampleFormat.PCM_16), wave(SampleFormat.PCM_24), wave(SampleFormat.FLOAT_32)));
     }
 
     private static byte[] wave(SampleFormat format) throws IOException {
@@ -186,42 +236,5 @@ class HostileFilesTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         WavWriter.write(new Sound(samples, 48_000), format, null, out);
         return out.toByteArray();
-    }
-
-    private static void readOrRefused(Runnable reading) {
-        Instant began = Instant.now();
-        try {
-            reading.run();
-        } catch (InvalidInput refused) {
-            assertThat(refused.getMessage()).endsWith(".").doesNotContain("Exception", "root:");
-        }
-        assertThat(Duration.between(began, Instant.now())).isLessThan(MOST);
-    }
-
-    @Property(tries = TRIES, shrinking = ShrinkingMode.OFF)
-    void timesOfAPicture(@ForAll("times") List<String> files) {
-        for (String name : new String[] {"cut.edl", "cut.otio", "cut.srt", "cut.csv", "cut"}) {
-            files.forEach(file -> readOrRefused(() -> PictureTimes.read(name, file, FrameRate.DEFAULT, 0)));
-        }
-    }
-
-    @Property(tries = TRIES, shrinking = ShrinkingMode.OFF)
-    void readingsOfAHouse(@ForAll("readings") List<String> files) {
-        files.forEach(file -> readOrRefused(() -> ReadingsFile.read(file)));
-    }
-
-    @Property(tries = TRIES, shrinking = ShrinkingMode.OFF)
-    void scriptsWithMarks(@ForAll("marked") List<String> files) {
-        files.forEach(file -> readOrRefused(() -> SsmlReader.read(file)));
-    }
-
-    @Property(tries = TRIES, shrinking = ShrinkingMode.OFF)
-    void listsOfDeliveries(@ForAll("deliveries") List<String> files) {
-        files.forEach(file -> readOrRefused(() -> Manifest.read(file)));
-    }
-
-    @Property(tries = TRIES, shrinking = ShrinkingMode.OFF)
-    void sounds(@ForAll("sounds") List<byte[]> files) {
-        files.forEach(file -> readOrRefused(() -> WavReader.read(file)));
     }
 }

@@ -130,7 +130,7 @@ class MarksTest {
         assertThat(marks.moved(LINE, LINE).marks()).isEqualTo(marks);
     }
 
-    @Property(tries = 200)
+    @Property(tries = 200, seed = "1")
     void marksStandOnWordsAfterAnyEdit(
             @ForAll @Size(min = 1, max = 14) List<@IntRange(min = 0, max = 9) Integer> before,
             @ForAll @Size(max = 14) List<@IntRange(min = 0, max = 9) Integer> after,

@@ -30,7 +30,7 @@ class ProgrammeTest {
     }
 
     /** Nine hours of odd lengths: a sum of floating seconds would be off by then. */
-    @Property(tries = 50)
+    @Property(tries = 50, seed = "1")
     void noSampleIsLostHoweverLongItRuns(
             @ForAll @Size(min = 1, max = 400) List<@LongRange(min = 0, max = 4_000_000) Long> lengths,
             @ForAll @IntRange(min = 0, max = 10_000) int gapMillis) {

@@ -3,12 +3,12 @@ package org.logophon.core.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
-import java.lang.management.ManagementFactory;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.logophon.core.ProcessorTime;
 import org.logophon.core.proof.Suggestion.Act;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.reading.ReadingList;
@@ -136,15 +136,8 @@ class ProofTest {
             "(", "a@", "1,", "[x", "A.", "1-", "/", "12", "aA", "a.b", "' ", "0 000", "a", "qZ", "é", "_", "I ", "12:",
             "XIV", "1/", "a-b-", "wow! ", "Dr. ", "#", "a’", "a\u0301", "漢", "...", "'s", "a “", "x://", "www.");
 
-    /** Of this thread alone: how fast the machine is, and what else it does, is no matter. */
     private static long work(int characters) {
-        long least = Long.MAX_VALUE;
-        for (int i = 0; i < 3; i++) {
-            long before = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
-            HOSTILE.forEach(unit -> find(unit.repeat(characters / unit.length())));
-            least = Math.min(least, ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() - before);
-        }
-        return least;
+        return ProcessorTime.of(() -> HOSTILE.forEach(unit -> find(unit.repeat(characters / unit.length()))));
     }
 
     @Test

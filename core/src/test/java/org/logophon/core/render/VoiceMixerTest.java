@@ -241,7 +241,7 @@ class VoiceMixerTest {
                         .hash());
     }
 
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "1")
     void noWordIsLostOrSaidTwice(@ForAll Random random) {
         List<Word> words = Words.of(LINE);
         Mark[] marks = random.ints(1 + random.nextInt(4), 0, words.size())

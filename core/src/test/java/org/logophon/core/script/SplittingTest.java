@@ -112,7 +112,7 @@ class SplittingTest {
     }
 
     /** Splitting loses and repeats no word, whatever the way and wherever hands have cut. */
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "1")
     void noWordIsLostOrRepeated(
             @ForAll("scripts") String source, @ForAll("ways") String way, @ForAll("places") List<Integer> places) {
         HandCuts cuts = HandCuts.NONE;
