@@ -47,7 +47,7 @@ abstract class BrowserTest extends ApplicationTest {
 
     @BeforeEach
     void newPage() {
-        context = OneBrowser.windows();
+        context = TestBrowser.windows();
         context.grantPermissions(List.of("clipboard-read", "clipboard-write"));
         context.onWebError(onError);
         context.onConsoleMessage(onMessage);
@@ -56,7 +56,7 @@ abstract class BrowserTest extends ApplicationTest {
 
     @AfterEach
     void noComplaints() {
-        OneBrowser.forget(address());
+        TestBrowser.forget(address());
         context.offWebError(onError);
         context.offConsoleMessage(onMessage);
         assertThat(complaints).isEmpty();

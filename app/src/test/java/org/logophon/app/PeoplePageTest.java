@@ -24,7 +24,7 @@ class PeoplePageTest extends PeopleApplication {
 
     private Page browser() {
         BrowserContext context =
-                OneBrowser.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+                TestBrowser.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
         context.setDefaultTimeout(60_000);
         context.onWebError(error -> complaints.add(error.error()));
         context.onConsoleMessage(message -> {

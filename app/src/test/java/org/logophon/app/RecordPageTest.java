@@ -35,7 +35,7 @@ class RecordPageTest extends BrowserTest {
     }
 
     private static void hears(byte[] wav) throws IOException {
-        Files.write(OneBrowser.MICROPHONE, wav);
+        Files.write(TestBrowser.MICROPHONE, wav);
     }
 
     /** Without the count-in what the microphone hears begins at once. */

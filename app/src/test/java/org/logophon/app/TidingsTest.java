@@ -204,12 +204,12 @@ class TidingsTest {
     void aPageThatIsOpenIsTold() {
         wish(Map.of("renders", "true", "deliveries", "true", "visitors", "true"));
         String project = server.project("In the corner", "The lamp burns.");
-        try (BrowserContext context = OneBrowser.get().newContext()) {
+        try (BrowserContext context = TestBrowser.get().newContext()) {
             Page page = context.newPage();
             page.navigate("http://localhost:" + port + "/");
             PlaywrightAssertions.assertThat(page.locator("html[data-live]")).isAttached();
             render(server, project, 1);
-            Locator told = page.locator(".tidings p");
+            Locator told = page.locator(".tidings p", new Page.LocatorOptions().setHasText("In the corner"));
             PlaywrightAssertions.assertThat(told).containsText("In the corner 1 cue is rendered.");
             Accessible.check(page);
             told.getByText("close").click();

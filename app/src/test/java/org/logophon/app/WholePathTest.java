@@ -174,7 +174,7 @@ class WholePathTest extends BrowserTest {
         page.route("**/script", com.microsoft.playwright.Route::abort);
         type(page, "Words of this tab.");
         assertThat(page.locator("#saved")).hasText("not saved yet");
-        Page other = OneBrowser.get().newPage();
+        Page other = TestBrowser.get().newPage();
         other.navigate(address() + project + "/write");
         assertThat(other.locator(".write[data-ready]")).isVisible();
         type(other, "Words of the other tab.");

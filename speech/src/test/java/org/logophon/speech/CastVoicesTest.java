@@ -10,8 +10,6 @@ import org.junit.jupiter.api.Test;
 import org.logophon.core.figures.Clearness;
 import org.logophon.core.figures.ClearnessTable;
 import org.logophon.core.figures.VoiceFigures;
-import org.logophon.core.figures.VoiceMeter;
-import org.logophon.core.render.Narrator;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Making;
@@ -53,12 +51,8 @@ class CastVoicesTest {
 
     @Test
     void noTwoAreTakenForOneAnother() {
-        Map<Voice, VoiceFigures> figures;
-        try (WorkerPool pool = new WorkerPool(2)) {
-            Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-            figures = CAST.parallelStream()
-                    .collect(Collectors.toMap(voice -> voice, voice -> VoiceMeter.measure(narrator, voice)));
-        }
+        Map<Voice, VoiceFigures> figures =
+                CAST.parallelStream().collect(Collectors.toMap(voice -> voice, SharedSpeech::figures));
         List<String> alike = new ArrayList<>();
         for (Voice one : CAST) {
             for (Voice other : CAST) {

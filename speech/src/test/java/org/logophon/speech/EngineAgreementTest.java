@@ -7,7 +7,6 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
@@ -25,18 +24,11 @@ import org.logophon.core.voice.Voice;
 /** What the core says of the engine, held against the engine: its habits, its times, its way with IPA. */
 class EngineAgreementTest {
 
-    private static WorkerPool pool;
     private static Narrator narrator;
 
     @BeforeAll
     static void start() {
-        pool = new WorkerPool(2);
-        narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-    }
-
-    @AfterAll
-    static void stop() {
-        pool.close();
+        narrator = new Narrator(SharedSpeech.ENGINES, new WorkerResampler(SharedSpeech.POOL));
     }
 
     private static Voice voice(String id) {

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,18 +31,11 @@ class FiguresAgreementTest {
 
     private static final VoiceCatalogue VOICES = NativeVoices.catalogue();
     private static final double CEILING_HZ = 5_500;
-    private static WorkerPool pool;
     private static Narrator narrator;
 
     @BeforeAll
     static void start() {
-        pool = new WorkerPool(2);
-        narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
-    }
-
-    @AfterAll
-    static void stop() {
-        pool.close();
+        narrator = new Narrator(SharedSpeech.ENGINES, new WorkerResampler(SharedSpeech.POOL));
     }
 
     private static Voice voice(String id) {
@@ -69,7 +61,7 @@ class FiguresAgreementTest {
                         .toList());
         int words = Words.count(MeasuringPassage.in("en-GB").text());
         stored.parallelStream().forEach(row -> {
-            VoiceFigures ours = VoiceMeter.measure(narrator, voice(row[0]));
+            VoiceFigures ours = SharedSpeech.figures(voice(row[0]));
             if (row[1].equals("-")) {
                 assertThat(ours.medianPitchHz()).as("%s whispers", row[0]).isNull();
             } else {

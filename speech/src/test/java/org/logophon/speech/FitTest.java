@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
@@ -17,6 +16,7 @@ import org.logophon.core.programme.SampleCount;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
 import org.logophon.core.voice.Voice;
@@ -24,8 +24,8 @@ import org.logophon.core.voice.Voice;
 /** A cue that the preview says will fit its slot does, when it is rendered and measured. */
 class FitTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Engines ENGINES = new Engines(POOL);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
     /** All of the two hundred cases, and words counted for all of the voices: {@code -Dlogophon.fits=200}. */
     private static final int CASES = Integer.getInteger("logophon.fits", 16);
 
@@ -36,11 +36,6 @@ class FitTest {
             "The kiln needs eight hours; open it too soon, and everything in it cracks.",
             "Glaze goes on when the pot is dry, in two thin coats, never in one thick one.",
             "Nobody slept that night, for the wind had gone round to the north, and the lamp was lit early.");
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private static SampleCount length(Speech speech) {
         return SampleCount.converted(

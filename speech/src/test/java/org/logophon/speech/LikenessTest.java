@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.assertj.core.data.Offset;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.pitch.PitchTrack;
@@ -18,15 +17,10 @@ import org.logophon.core.voice.Voice;
 /** A voice that measures like a person: the person is one of our voices, tuned so that none of the others is it. */
 class LikenessTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final String TEXT =
             "The crew have one tide to lift it out, and the sling is old. Each prism is cleaned with water, "
                     + "wrapped in paper, and carried down the stairs by hand. Nobody speaks. Then it is down.";
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private static Voice voice(String id) {
         return NativeVoices.catalogue().find(id).orElseThrow();
@@ -34,7 +28,7 @@ class LikenessTest {
 
     @Test
     void theTunedVoiceMeasuresLikeThePersonAndWhatIsLeftIsTold() {
-        Narrator narrator = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
+        Narrator narrator = new Narrator(SharedSpeech.ENGINES, new WorkerResampler(POOL));
         Voice person = voice("rufus").tuned("person", "person", "", new Tuning(88, 1.5, 80, -1, null, 0));
         Sound said = narrator.render(Recipe.of(TEXT, person, "", ResolvedDirection.NEUTRAL))
                 .sound();

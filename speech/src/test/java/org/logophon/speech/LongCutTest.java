@@ -7,12 +7,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.align.LongCut;
 import org.logophon.core.recording.CueCutter;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.sound.Sound;
@@ -26,8 +26,8 @@ import org.logophon.core.sound.SpeechSpan;
 class LongCutTest {
 
     private static final int RATE = 16_000;
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Engines ENGINES = new Engines(POOL);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
     private static final WorkerResampler RESAMPLER = new WorkerResampler(POOL);
     private static final CueCutter CUTTER = new CueCutter(ENGINES, NativeVoices::quick, RESAMPLER);
 
@@ -50,11 +50,6 @@ class LongCutTest {
             "brought bread, oil and letters up the stairs.",
             "could see the white house from the bay.",
             "asked whether the light would burn until dawn.");
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private record Programme(Sound sound, List<String> texts, List<LongCut.Said> truth) {}
 

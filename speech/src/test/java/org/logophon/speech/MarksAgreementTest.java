@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -55,19 +54,14 @@ class MarksAgreementTest {
         "own-file-hester"
     };
 
-    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final OwnEnginesFile OWN = OwnEnginesFile.read(Path.of("../docs/engines.yaml"));
     private static final VoiceCatalogue VOICES_HERE =
             new FixedVoices(Stream.concat(NativeVoices.catalogue().all().stream(), OWN.voices().stream())
                     .toList());
     private static final Narrator NARRATOR =
-            new Narrator(new Engines(POOL, null, OWN.engines()), new WorkerResampler(POOL));
+            new Narrator(SharedSpeech.remembering(new Engines(POOL, null, OWN.engines())), new WorkerResampler(POOL));
     private static final Map<String, Speech> PLAIN = new ConcurrentHashMap<>();
-
-    @AfterAll
-    static void close() {
-        POOL.close();
-    }
 
     private static Recipe recipe(String id) {
         Voice voice = VOICES_HERE.find(id).orElseThrow();

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.Direction;
@@ -17,23 +16,19 @@ import org.logophon.core.mouth.Viseme;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.voice.Voice;
 
 /** Shapes of the mouth against what Praat sees of the sound. */
 class MouthShapesTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Engines ENGINES = new Engines(POOL);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
 
     /** Each with one p, b or m between two vowels. */
     private static final List<String> WORDS = List.of(
             "happy", "copper", "super", "paper", "upper", "keeper", "baby", "rubber", "cabin", "robin", "labour",
             "habit", "rabbit", "summer", "hammer", "lemon", "coming", "camera", "woman", "limit");
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private static Speech said(String voice, String text) {
         Voice speaker = NativeVoices.catalogue().find(voice).orElseThrow();

@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,19 +37,14 @@ import org.logophon.speech.heard.Recogniser;
 /** A recording said by another voice: what is taken over of it, measured. One of our voices is the person who records. */
 class RecastTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final String TEXT =
             "Fourth of March. Wind north-west, and rising. We lit the lamp before the storm came, and nobody slept.";
     private static final Function<String, Optional<Voice>> VOICES =
             id -> NativeVoices.catalogue().find(id);
 
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
-
     private static Narrator plain() {
-        return new Narrator(new Engines(POOL), new WorkerResampler(POOL));
+        return new Narrator(SharedSpeech.ENGINES, new WorkerResampler(POOL));
     }
 
     private static Speech said(String voice) {
@@ -72,7 +66,7 @@ class RecastTest {
 
     private static Speech recast(Recorded recorded, String voice, int timing, int melody, boolean ownPitch) {
         Narrator narrator = new Narrator(
-                new RecordedEngine(new Engines(POOL), plain(), id -> Optional.of(recorded), VOICES),
+                new RecordedEngine(SharedSpeech.ENGINES, plain(), id -> Optional.of(recorded), VOICES),
                 new WorkerResampler(POOL));
         Voice as = new RecordedVoice("one", "", voice, timing, melody, ownPitch)
                 .asVoice(VOICES)
@@ -147,7 +141,7 @@ class RecastTest {
     @EnabledIfSystemProperty(named = "logophon.promises", matches = "true")
     void itIsNearlyAsClearAsTheVoice(String person, String voice) throws Exception {
         Speech own = said(person, ClearnessPassage.TEXT);
-        HeldRecording held = new RecordingHolder(new Engines(POOL), NativeVoices::saying)
+        HeldRecording held = new RecordingHolder(SharedSpeech.ENGINES, NativeVoices::saying)
                 .hold(own.sound(), ClearnessPassage.TEXT, SpokenText.of(ClearnessPassage.TEXT), "en-GB");
         Speech recast = recast(
                 new Recorded(own.sound(), ClearnessPassage.TEXT, held.words(), held.phones()), voice, 100, 100, true);
@@ -197,7 +191,7 @@ class RecastTest {
         Speech recording = said("otis");
         Recorded recorded = new Recorded(recording.sound(), TEXT, recording.words(), recording.phones());
         Narrator narrator = new Narrator(
-                new RecordedEngine(new Engines(POOL), plain(), id -> Optional.of(recorded), VOICES),
+                new RecordedEngine(SharedSpeech.ENGINES, plain(), id -> Optional.of(recorded), VOICES),
                 new WorkerResampler(POOL));
         Voice itself = RecordedVoice.itself("one", "en-GB").asVoice(VOICES).orElseThrow();
         Speech as = narrator.render(Recipe.of(TEXT, itself, "", ResolvedDirection.NEUTRAL));

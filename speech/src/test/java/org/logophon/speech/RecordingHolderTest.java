@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,6 +18,7 @@ import org.logophon.core.check.TakeFinding;
 import org.logophon.core.check.TakeFinding.Kind;
 import org.logophon.core.recording.HeldRecording;
 import org.logophon.core.recording.RecordingHolder;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
@@ -30,8 +30,8 @@ import org.logophon.core.wav.WavReader;
 /** Recordings of people and of our voices, held against their words: the truth is a recogniser's, or the engines' own. */
 class RecordingHolderTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Engines ENGINES = new Engines(POOL);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
     private static final RecordingHolder HOLDER = new RecordingHolder(ENGINES, NativeVoices::saying);
 
     /** Every word, with {@code -Dlogophon.promises=true}; some of them else. */
@@ -44,11 +44,6 @@ class RecordingHolderTest {
             String text = String.join(" ", script);
             return HOLDER.hold(sound, text, SpokenText.of(text), "en-US");
         }
-    }
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
     }
 
     private static List<Read> librivox() throws IOException {

@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.check.TakeCheck;
 import org.logophon.core.check.TakeFinding;
@@ -17,6 +16,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.render.Utterance;
@@ -29,8 +29,8 @@ import org.logophon.core.voice.Voice;
 /** Takes as they are pass; the same takes, spoiled on purpose, don't. */
 class TakeCheckTest {
 
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Engines ENGINES = new Engines(POOL);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
     private static final String TEXT =
             "Fog till noon. The boy asked whether the light would burn until dawn, and I told him it always had.";
     private static final Map<String, Utterance> ANEW = new HashMap<>();
@@ -43,11 +43,6 @@ class TakeCheckTest {
             "At the top of Skerrow Head stands a lantern room that nobody has lit for thirty years.",
             "Each prism is cleaned by hand, with grey salt and a soft brush, for eleven weeks.");
     private static final List<String> VOICES = List.of("nessa", "gawen", "ida", "percy", "verity");
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private static Voice voice(String id) {
         return NativeVoices.catalogue().find(id).orElseThrow();

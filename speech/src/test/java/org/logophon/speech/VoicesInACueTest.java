@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,13 +31,8 @@ class VoicesInACueTest {
     private static final String LINE =
             "In the log he wrote, “the lamp will not be lit again tonight,” and closed the book for good.";
     private static final String QUOTE = "the lamp will not be lit again tonight";
-    private static final WorkerPool POOL = new WorkerPool(2);
-    private static final Narrator NARRATOR = new Narrator(new Engines(POOL), new WorkerResampler(POOL));
-
-    @AfterAll
-    static void close() {
-        POOL.close();
-    }
+    private static final WorkerPool POOL = SharedSpeech.POOL;
+    private static final Narrator NARRATOR = new Narrator(SharedSpeech.ENGINES, new WorkerResampler(POOL));
 
     private static Voice voice(String id) {
         return NativeVoices.catalogue().find(id).orElseThrow();

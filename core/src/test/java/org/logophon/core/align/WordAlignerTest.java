@@ -8,57 +8,25 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.render.Utterance;
 import org.logophon.core.render.Utterance.WordStart;
+import org.logophon.core.sound.Hums;
 import org.logophon.core.sound.Sound;
 import org.logophon.core.sound.Tones;
 
 /** Made-up speech: each sound a hum of its own, whose true places are known. */
 class WordAlignerTest {
 
-    /** Nine words of two sounds each: a low and a high resonance. */
-    private static final double[][] SOUNDS = {
-        {300, 2300},
-        {700, 1200},
-        {400, 2000},
-        {250, 800},
-        {600, 1700},
-        {500, 900},
-        {350, 2700},
-        {800, 1500},
-        {450, 1100}
-    };
+    private static final int WORDS = 9;
 
     private static final double STEP_SECONDS = 0.01;
 
     /** @param starts gets where each word starts @param seconds of each word */
     private static Sound say(double[] seconds, int[] pausesAfter, double hum, int rate, List<Integer> starts) {
-        List<Sound> parts = new ArrayList<>();
-        int at = 0;
-        for (int w = 0; w < SOUNDS.length; w++) {
-            starts.add(at);
-            for (int half = 0; half < 2; half++) {
-                double[] peaks = SOUNDS[(w + 3 * half) % SOUNDS.length];
-                Sound part = Tones.of(i -> 0.2 * hummed(i / (double) rate, hum, peaks), seconds[w] / 2, rate);
-                parts.add(part);
-                at += part.samples().length;
-            }
-            Sound pause = Tones.of(i -> 0, pausesAfter[w] / 1000.0, rate);
-            parts.add(pause);
-            at += pause.samples().length;
+        Hums hums = new Hums(hum, rate);
+        for (int w = 0; w < WORDS; w++) {
+            hums.word(w, w, seconds[w]).silence(pausesAfter[w] / 1000.0);
         }
-        return Tones.joined(parts.toArray(Sound[]::new));
-    }
-
-    /** Harmonics of a hum, loud near two peaks. */
-    private static double hummed(double at, double hum, double[] peaks) {
-        double sum = 0;
-        for (double hertz = hum; hertz < 3_500; hertz += hum) {
-            double near = 0;
-            for (double peak : peaks) {
-                near += 1 / (1 + Math.pow((hertz - peak) / 120, 2));
-            }
-            sum += near * Math.sin(2 * Math.PI * hertz * at);
-        }
-        return sum / 3;
+        hums.starts().forEach(start -> starts.add(start.sample()));
+        return hums.sound();
     }
 
     private static Utterance told(Sound sound, List<Integer> starts) {
@@ -70,7 +38,7 @@ class WordAlignerTest {
     }
 
     private static double[] lengths(long seed, double least, double most) {
-        return new Random(seed).doubles(SOUNDS.length, least, most).toArray();
+        return new Random(seed).doubles(WORDS, least, most).toArray();
     }
 
     private static void within(double seconds, List<WordStart> carried, List<Integer> truth, int rate) {

@@ -8,7 +8,6 @@ import org.apache.commons.math3.transform.DftNormalization;
 import org.apache.commons.math3.transform.FastFourierTransformer;
 import org.apache.commons.math3.transform.TransformType;
 import org.assertj.core.data.Offset;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.recording.Activity;
@@ -18,8 +17,8 @@ import org.logophon.core.recording.RecordingHolder;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.sound.Sound;
-import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
+import org.logophon.speech.SharedSpeech;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 
@@ -28,23 +27,18 @@ class FfmpegCleanerTest {
 
     private static final String TEXT = "Clear night. Every star is out. I lit the lamp, and the lamp lit everything.";
     private static final int RATE = 48_000;
-    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final FfmpegCleaner CLEANER = new FfmpegCleaner();
 
     private static Sound clean;
     private static Sound noisy;
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     /** White noise and 50 Hz, together 25 dB under the speech. */
     @BeforeAll
     static void record() {
         Sound said = new WorkerResampler(POOL)
                 .resample(
-                        new Engines(POOL)
+                        SharedSpeech.ENGINES
                                 .speak(new SpeechRequest(
                                         NativeVoices.catalogue().find("otis").orElseThrow(), SpokenText.of(TEXT), 1, 0))
                                 .sound(),
@@ -76,7 +70,7 @@ class FfmpegCleanerTest {
         for (int band = 0; band < own.length; band++) {
             assertThat(left[band]).as("third of an octave " + band).isCloseTo(own[band], Offset.offset(1.5));
         }
-        RecordingHolder holder = new RecordingHolder(new Engines(POOL), NativeVoices::saying);
+        RecordingHolder holder = new RecordingHolder(SharedSpeech.ENGINES, NativeVoices::saying);
         assertThat(holder.hold(made, TEXT, SpokenText.of(TEXT), "en-GB").found())
                 .isGreaterThanOrEqualTo(
                         holder.hold(noisy, TEXT, SpokenText.of(TEXT), "en-GB").found());

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -19,6 +18,7 @@ import org.logophon.core.render.WordTime;
 import org.logophon.core.sound.SpeechSpan;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.Engines;
+import org.logophon.speech.SharedSpeech;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 
@@ -26,15 +26,10 @@ import org.logophon.speech.WorkerResampler;
 class OwnPromisesTest {
 
     private static final OwnEnginesFile FILE = OwnEnginesFile.read(Path.of("../docs/engines.yaml"));
-    private static final WorkerPool POOL = new WorkerPool(2);
+    private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final Narrator NARRATOR =
-            new Narrator(new Engines(POOL, null, FILE.engines()), new WorkerResampler(POOL));
+            new Narrator(SharedSpeech.remembering(new Engines(POOL, null, FILE.engines())), new WorkerResampler(POOL));
     private static final String LINE = "The lens came by sea, in forty boxes, and the keeper counted them all twice.";
-
-    @AfterAll
-    static void stop() {
-        POOL.close();
-    }
 
     private static Voice voice(String id) {
         return FILE.voices().stream()

@@ -1,0 +1,65 @@
+package org.logophon.speech;
+
+import java.lang.ref.SoftReference;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.logophon.core.figures.VoiceFigures;
+import org.logophon.core.figures.VoiceMeter;
+import org.logophon.core.render.Narrator;
+import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.render.SpeechRequest;
+import org.logophon.core.render.Utterance;
+import org.logophon.core.voice.Voice;
+
+/** The engines that all tests share: worker processes are started once, and what was said once isn't said anew. */
+public final class SharedSpeech {
+
+    public static final WorkerPool POOL = new WorkerPool(2);
+
+    public static final SpeechEngine ENGINES = remembering(new Engines(POOL));
+
+    private static final Map<Voice, VoiceFigures> FIGURES = new ConcurrentHashMap<>();
+
+    static {
+        Runtime.getRuntime().addShutdownHook(new Thread(POOL::close));
+    }
+
+    private SharedSpeech() {}
+
+    /** An engine that says the same words in the same way only once, as long as there is room to remember them. */
+    public static SpeechEngine remembering(SpeechEngine engine) {
+        return new Remembering(engine, new ConcurrentHashMap<>());
+    }
+
+    /** What is measured on a voice, which is much work: once for all tests. */
+    static VoiceFigures figures(Voice voice) {
+        return FIGURES.computeIfAbsent(
+                voice, one -> VoiceMeter.measure(new Narrator(ENGINES, new WorkerResampler(POOL)), one));
+    }
+
+    private record Remembering(SpeechEngine engine, Map<SpeechRequest, SoftReference<Utterance>> said)
+            implements SpeechEngine {
+
+        @Override
+        public String version(Voice voice) {
+            return engine.version(voice);
+        }
+
+        @Override
+        public double paceToAsk(Voice voice, double paceFactor) {
+            return engine.paceToAsk(voice, paceFactor);
+        }
+
+        @Override
+        public Utterance speak(SpeechRequest request) {
+            SoftReference<Utterance> before = said.get(request);
+            Utterance known = before == null ? null : before.get();
+            if (known != null) {
+                return known;
+            }
+            Utterance made = engine.speak(request);
+            said.put(request, new SoftReference<>(made));
+            return made;
+        }
+    }
+}
