@@ -30,7 +30,7 @@ import org.logophon.core.wav.WavWriter;
 class FaultsTest {
 
     private static final int FAULTS = Integer.getInteger("faults", Fault.values().length);
-    private static final int CUES = 8;
+    private static final int CUES = 5;
     private static final int LONGEST_WAIT_MILLIS = 1_500;
     private static final int LONGEST_CUT_SECONDS = Integer.getInteger("faults.cut", 5);
     private static final int DISK_MEGABYTES = 500 + 4 * FAULTS;

@@ -20,11 +20,11 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** A server process of its own is killed while it renders 40 cues, again while it delivers them, and started again. */
+/** A server process of its own is killed while it renders many cues, again while it delivers them, and started again. */
 @Execution(ExecutionMode.CONCURRENT)
 class KilledServerTest {
 
-    private static final int CUES = 40;
+    private static final int CUES = 20;
     private static final Map<String, String> DELIVERY =
             Map.of("asked", "true", "parts", "clips", "format", "flac", "pattern", "{number}", "target", "-19");
 
@@ -61,7 +61,7 @@ class KilledServerTest {
     }
 
     @Test
-    void allFortyAreFinishedAndNoneTwiceAndADeliveryGoesOn() throws Exception {
+    void allAreFinishedAndNoneTwiceAndADeliveryGoesOn() throws Exception {
         String name = ServerProcess.newDatabase("killed");
         ServerProcess first = ServerProcess.start(name, folder.resolve("first.log"));
         String project;
@@ -89,7 +89,7 @@ class KilledServerTest {
             Server again = second.meet();
             Server.await("all cues are done", Duration.ofSeconds(240), () -> again.ready(project) == CUES);
             again.post(project + "/deliveries", DELIVERY);
-            int some = new Random().nextInt(CUES);
+            int some = new Random(1).nextInt(CUES);
             Server.await("it is being built", Duration.ofSeconds(60), () -> stored(name) > some);
         } finally {
             second.kill();

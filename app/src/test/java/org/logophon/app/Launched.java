@@ -1,6 +1,5 @@
 package org.logophon.app;
 
-import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
@@ -23,7 +22,7 @@ import org.junit.jupiter.api.AfterEach;
 abstract class Launched {
 
     final Path home = folder();
-    final Path root = home.resolve("root");
+    final Path root = QuickStart.get().root();
     final Path data = home.resolve("data");
     final List<Process> started = new ArrayList<>();
 
@@ -37,26 +36,6 @@ abstract class Launched {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** The script itself, on the classes that are tested instead of those that it would build. */
-    void lay() throws IOException {
-        Files.createDirectories(root);
-        Files.copy(Path.of("..", "logophon"), root.resolve("logophon")).toFile().setExecutable(true);
-        Files.createFile(root.resolve("pom.xml"));
-        Files.createDirectories(root.resolve("app/src/main"));
-        Files.createFile(root.resolve("app/pom.xml"));
-        Path library = Files.createDirectories(root.resolve("app/target/lib"));
-        for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
-            Path jar = Path.of(entry).toAbsolutePath();
-            if (Files.isRegularFile(jar)) {
-                Files.createSymbolicLink(library.resolve(jar.getFileName()), jar);
-            }
-        }
-        Files.createSymbolicLink(
-                root.resolve("app/target/classes"), Path.of("target", "classes").toAbsolutePath());
-        Files.createDirectories(root.resolve("target"));
-        Files.createFile(root.resolve("target/built"));
     }
 
     static int freePort() throws IOException {
@@ -83,7 +62,11 @@ abstract class Launched {
         builder.environment().put("LOGOPHON_DATA", data.toString());
         builder.environment().put("LOGOPHON_MEASURE_VOICES", "false");
         // what runs for a moment needn't be compiled for hours
-        builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
+        builder.environment()
+                .put(
+                        "JDK_JAVA_OPTIONS",
+                        "-XX:TieredStopAtLevel=1 "
+                                + String.join(" ", QuickStart.get().options()));
         builder.environment().putAll(settings);
         Process process =
                 builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();

@@ -19,7 +19,6 @@ class LauncherTest extends Launched {
 
     @Test
     void severalServersStandBehindOneAddressAndOneMayDie() throws Exception {
-        lay();
         int port = freePort();
         Path log = home.resolve("nodes.log");
         assertThat(run(port, log, Map.of(), "start", "--nodes", "12").waitFor()).isEqualTo(1);
@@ -44,7 +43,6 @@ class LauncherTest extends Launched {
 
     @Test
     void whatDiesComesAgainAndNothingIsLeftBehind() throws Exception {
-        lay();
         int port = freePort();
         Path log = home.resolve("first.log");
         Process launcher = launch(port, log, Map.of());
@@ -97,18 +95,16 @@ class LauncherTest extends Launched {
                 .start()
                 .waitFor();
         await("the application ends", () -> !runs(application));
-        await("another application is ready", () -> read(log).split("is ready", -1).length == 3);
-        assertThat(shelf(port)).isEqualTo(200);
+        await("another application is begun", () -> read(log).contains("ran out of memory or was killed"));
 
-        // the kernel kills all of them at once, and once more when they are there again
-        for (int time = 0; time < 2; time++) {
-            int ready = read(log).split("is ready", -1).length;
-            List<ProcessHandle> together = launcher.descendants().toList();
-            together.forEach(ProcessHandle::destroyForcibly);
-            await("all are gone", () -> together.stream().noneMatch(LauncherTest::runs));
-            await("all are there again", () -> read(log).split("is ready", -1).length > ready);
-            assertThat(shelf(port)).isEqualTo(200);
-        }
+        // the kernel kills all of them at once; that any of them may die, and twice, is tried on processes that do
+        // nothing
+        int ready = read(log).split("is ready", -1).length;
+        List<ProcessHandle> together = launcher.descendants().toList();
+        together.forEach(ProcessHandle::destroyForcibly);
+        await("all are gone", () -> together.stream().noneMatch(LauncherTest::runs));
+        await("all are there again", () -> read(log).split("is ready", -1).length > ready);
+        assertThat(shelf(port)).isEqualTo(200);
 
         // the script is killed in the middle of a package
         Path half = Files.writeString(data.resolve("temporary/0/logophon-delivery1.zip"), "half");

@@ -27,7 +27,7 @@ class NodesTest {
     private static final int LEAST_EACH = 5;
     private static final Duration SOON = Duration.ofSeconds(60);
 
-    private static final String DATABASE = ServerProcess.newDatabase("nodes");
+    private static final String DATABASE = ServerProcess.emptyDatabase("nodes");
     private static final JdbcTemplate TABLES = ServerProcess.database(DATABASE);
 
     private static ServerProcess first;

@@ -14,10 +14,12 @@ import org.logophon.speech.NativeVoices;
 import org.logophon.speech.VoiceOffer;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
 /** A server with a file of engines of the user's own, one of which has a fault. */
+@DirtiesContext
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"logophon.measure-voices=false", "spring.datasource.hikari.maximum-pool-size=6"})

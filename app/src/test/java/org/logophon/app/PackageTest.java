@@ -2,6 +2,7 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,18 +14,34 @@ import org.junit.jupiter.api.Test;
 /** The Debian package, installed by dpkg into a folder of its own: started, brought to another version, removed. */
 class PackageTest extends Launched {
 
+    private final Path tree = home.resolve("tree");
     private final Path system = home.resolve("system");
+
+    /** What a package is made of: the script, the classes that are tested, and what they need. */
+    private void lay() throws Exception {
+        Path library = Files.createDirectories(tree.resolve("app/target/lib"));
+        Files.copy(Path.of("..", "logophon"), tree.resolve("logophon")).toFile().setExecutable(true);
+        for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+            Path jar = Path.of(entry).toAbsolutePath();
+            if (Files.isRegularFile(jar)) {
+                Files.createSymbolicLink(library.resolve(jar.getFileName()), jar);
+            }
+        }
+        Files.createSymbolicLink(
+                tree.resolve("app/target/classes"), Path.of("target", "classes").toAbsolutePath());
+        said(0, "cp", "-r", Path.of("..", "packaging").toAbsolutePath().toString(), tree.toString());
+    }
 
     private Path built(String version) throws Exception {
         Path file = home.resolve("logophon_" + version + ".deb");
-        said(0, root.resolve("packaging/build").toString(), version, file.toString());
+        said(0, tree.resolve("packaging/build").toString(), version, file.toString());
         return file;
     }
 
     /** What a command says. */
     private String said(int status, String... command) throws Exception {
         Path log = home.resolve("said.log");
-        ProcessBuilder builder = new ProcessBuilder(command).directory(root.toFile());
+        ProcessBuilder builder = new ProcessBuilder(command).directory(tree.toFile());
         builder.environment().put("TMPDIR", home.toString());
         Process process =
                 builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
@@ -56,7 +73,6 @@ class PackageTest extends Launched {
     @Test
     void itIsInstalledStartedBroughtToAnotherVersionAndRemoved() throws Exception {
         lay();
-        said(0, "cp", "-r", Path.of("..", "packaging").toAbsolutePath().toString(), root.toString());
         laySystem();
         dpkg("-i", built("0.1.0").toString());
         assertThat(dpkg("-s", "logophon")).contains("Status: install ok installed", "Version: 0.1.0");
@@ -91,7 +107,7 @@ class PackageTest extends Launched {
     @Test
     void theServiceMayDoLittle() throws Exception {
         Path unit = Files.copy(Path.of("..", "packaging", "logophon.service"), home.resolve("logophon.service"));
-        Files.createDirectories(root);
+        Files.createDirectories(tree);
         assertThat(said(0, "systemd-analyze", "security", "--offline=true", "--threshold=30", unit.toString()))
                 .contains("NoNewPrivileges", "PrivateTmp")
                 .doesNotContain("Failed");

@@ -23,7 +23,7 @@ final class ServerProcess implements AutoCloseable {
         this.log = log;
     }
 
-    private static DriverManagerDataSource source(String database) {
+    static DriverManagerDataSource source(String database) {
         return new DriverManagerDataSource(
                 System.getenv("LOGOPHON_DATABASE_URL").replaceAll("/[^/]*$", "/" + database),
                 System.getenv("LOGOPHON_DATABASE_USER"),
@@ -34,11 +34,25 @@ final class ServerProcess implements AutoCloseable {
         return new JdbcTemplate(source(name));
     }
 
-    /** Makes a database. @return its name */
+    /** Makes a database that has its tables already. @return its name */
     static String newDatabase(String name) {
-        String made = name + "_" + Long.toString(System.nanoTime(), Character.MAX_RADIX);
+        String made = nameOf(name);
+        database("postgres")
+                .execute("create database " + made + " template "
+                        + QuickStart.get().database());
+        return made;
+    }
+
+    /** Makes one without tables. @return its name */
+    static String emptyDatabase(String name) {
+        String made = nameOf(name);
         database("postgres").execute("create database " + made);
         return made;
+    }
+
+    /** One that no other test has. */
+    static String nameOf(String name) {
+        return name + "_" + Long.toString(System.nanoTime(), Character.MAX_RADIX);
     }
 
     /** Begins to start; {@link #meet} waits for it. */
@@ -51,16 +65,18 @@ final class ServerProcess implements AutoCloseable {
 
     /** On the database that the settings name. */
     static ServerProcess start(Path log, List<String> settings) {
+        return start(QuickStart.get(), log, settings);
+    }
+
+    static ServerProcess start(QuickStart quick, Path log, List<String> settings) {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
-                "-Xmx384m",
-                "-cp",
-                System.getProperty("java.class.path"),
-                Application.class.getName(),
-                "--logophon.workers=1",
-                "--logophon.measure-voices=false"));
+                "-Xmx384m"));
+        command.addAll(quick.options());
+        command.addAll(List.of("-cp", quick.classpath()));
+        command.addAll(List.of(Application.class.getName(), "--logophon.workers=1", "--logophon.measure-voices=false"));
         command.addAll(settings);
         if (command.stream().noneMatch(setting -> setting.startsWith("--server.port"))) {
             command.add("--server.port=0");
