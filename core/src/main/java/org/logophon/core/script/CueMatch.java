@@ -9,11 +9,13 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Matches the cues of a script before and after an edit, so that direction and takes stay with the words they belong
@@ -53,24 +55,42 @@ public final class CueMatch {
         return matched;
     }
 
-    /** Unchanged cues in their order: the longest common subsequence, by Myers' algorithm. */
+    /**
+     * Unchanged cues in their order: the longest common subsequence, by Myers' algorithm. Its work grows with what differs,
+     * so cues that the other side hasn't at all are left out of it.
+     */
     private static void anchor(List<String> before, List<String> after, int[] matched, boolean[] used) {
         if ((long) before.size() + after.size() > MOST_COMPARED) {
             return;
         }
+        int[] olds = also(before, after);
+        int[] nows = also(after, before);
         int old = 0;
         int now = 0;
-        for (AbstractDelta<String> delta : DiffUtils.diff(before, after, new MyersDiffWithLinearSpace<String>())
+        for (AbstractDelta<String> delta : DiffUtils.diff(
+                        texts(before, olds), texts(after, nows), new MyersDiffWithLinearSpace<String>())
                 .getDeltas()) {
             while (old < delta.getSource().getPosition()) {
-                take(matched, used, now++, old++);
+                take(matched, used, nows[now++], olds[old++]);
             }
             old += delta.getSource().size();
             now += delta.getTarget().size();
         }
-        while (old < before.size()) {
-            take(matched, used, now++, old++);
+        while (old < olds.length) {
+            take(matched, used, nows[now++], olds[old++]);
         }
+    }
+
+    /** Places in a list of texts that another list has, too. */
+    private static int[] also(List<String> texts, List<String> other) {
+        Set<String> known = new HashSet<>(other);
+        return IntStream.range(0, texts.size())
+                .filter(i -> known.contains(texts.get(i)))
+                .toArray();
+    }
+
+    private static List<String> texts(List<String> texts, int[] places) {
+        return Arrays.stream(places).mapToObj(texts::get).toList();
     }
 
     private static void pairAlike(
