@@ -106,13 +106,13 @@ class EngineAgreementTest {
         int count = 0;
         int within = 0;
         double worstProject = 0;
-        for (Voice voice : NativeVoices.catalogue().all()) {
-            // a voice that is made of another is estimated by it
-            if (!voice.language().startsWith("en")
-                    || voice.whispers()
-                    || !voice.tuning().equals(Tuning.NONE)) {
-                continue;
-            }
+        // a voice that is made of another is estimated by it
+        List<Voice> own = NativeVoices.catalogue().all().stream()
+                .filter(voice -> voice.language().startsWith("en")
+                        && !voice.whispers()
+                        && voice.tuning().equals(Tuning.NONE))
+                .toList();
+        for (Voice voice : SharedSpeech.some(own)) {
             double[] taken = new double[cues.size()];
             double[] reference = new double[cues.size()];
             double learntTaken = 0;
@@ -134,7 +134,7 @@ class EngineAgreementTest {
             }
             worstProject = Math.max(worstProject, Math.abs(all - allTaken) / allTaken);
         }
-        assertThat(count).isGreaterThan(900);
+        assertThat(count).isGreaterThan(300);
         System.out.printf(
                 "Estimates: %d of %d cues within 8 %%, the worst project off by %.1f %%%n",
                 within, count, 100 * worstProject);

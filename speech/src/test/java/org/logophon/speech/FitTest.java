@@ -27,7 +27,7 @@ class FitTest {
     private static final WorkerPool POOL = SharedSpeech.POOL;
     private static final SpeechEngine ENGINES = SharedSpeech.ENGINES;
     /** All of the two hundred cases, and words counted for all of the voices: {@code -Dlogophon.fits=200}. */
-    private static final int CASES = Integer.getInteger("logophon.fits", 16);
+    private static final int CASES = Integer.getInteger("logophon.fits", 8);
 
     private static final List<String> VOICES = List.of("nessa", "ida", "percy", "isla");
     private static final List<String> TEXTS = List.of(

@@ -1,8 +1,10 @@
 package org.logophon.speech;
 
 import java.lang.ref.SoftReference;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.figures.VoiceMeter;
 import org.logophon.core.render.Narrator;
@@ -24,7 +26,25 @@ public final class SharedSpeech {
         Runtime.getRuntime().addShutdownHook(new Thread(POOL::close));
     }
 
+    /** Of what holds for every voice each third is tried, and all of it by {@code ./logophon fuzz}. */
+    private static final boolean EACH = Boolean.getBoolean("logophon.promises");
+
+    private static final int SOME = 3;
+
     private SharedSpeech() {}
+
+    /** Whether the n-th of many is tried. */
+    static boolean tried(int n) {
+        return EACH || n % SOME == 0;
+    }
+
+    /** Some of many, or all of them. */
+    static <T> List<T> some(List<T> all) {
+        return IntStream.range(0, all.size())
+                .filter(SharedSpeech::tried)
+                .mapToObj(all::get)
+                .toList();
+    }
 
     /** An engine that says the same words in the same way only once, as long as there is room to remember them. */
     public static SpeechEngine remembering(SpeechEngine engine) {

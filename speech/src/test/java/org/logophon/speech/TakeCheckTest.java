@@ -81,8 +81,10 @@ class TakeCheckTest {
 
     @Test
     void takesAsTheyArePass() {
-        for (String text : TEXTS) {
-            for (String id : VOICES) {
+        for (int i = 0; i < TEXTS.size() * VOICES.size(); i++) {
+            if (SharedSpeech.tried(i)) {
+                String text = TEXTS.get(i / VOICES.size());
+                String id = VOICES.get(i % VOICES.size());
                 assertThat(checked(rendered(text, voice(id)).sound(), text, voice(id)))
                         .as(id + ": " + text)
                         .isEmpty();

@@ -69,10 +69,6 @@ class WordAlignmentTest {
             "turned towards the sea; the wind had changed.",
             "left a blue scarf on the kitchen table.",
             "knew how many steps there are: two hundred.");
-    /** All two hundred sentences, with {@code -Dlogophon.promises=true}; a third of them else, with every voice in turn. */
-    private static final boolean EACH = Boolean.getBoolean("logophon.promises");
-
-    private static final int SOME = 3;
     /** Whose own times are the truth, in turn: a sentence each. */
     private static final List<String> TRUTHS = List.of("rufus", "farquhar", "otis", "marnie", "verity");
 
@@ -134,7 +130,7 @@ class WordAlignmentTest {
     @Test
     void sentencesAgreeWithTheEnginesOwnTimes() {
         near(IntStream.range(0, WHO.size() * DID.size())
-                .filter(sentence -> EACH || sentence % SOME == 0)
+                .filter(SharedSpeech::tried)
                 .parallel()
                 .mapToObj(WordAlignmentTest::off)
                 .flatMap(List::stream)

@@ -14,7 +14,7 @@ import org.logophon.core.sound.Sound;
 import org.logophon.core.take.TakeOrigin;
 
 /** Takes of made-up speech, each spoiled in one way. */
-class TakeCheckTest {
+class SpoiledTakesTest {
 
     private static final int RATE = 16_000;
     private static final String TEXT = "Fog lies over Skerrow and nobody rows tonight again";
