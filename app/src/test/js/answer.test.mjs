@@ -12,3 +12,9 @@ test('the page of a proxy is not taken for silence', () => {
   assert.match(sentence, /status 502/);
   assert.doesNotMatch(sentence, /doesn’t answer/);
 });
+
+test('a refusal always has a sentence', () => {
+  assert.match(answered('', 500).sentence, /status 500/);
+  assert.deepEqual(answered('{"characters":12}', 402), { characters: 12, sentence: answered('', 402).sentence });
+  assert.deepEqual(answered('{"sentence":"Too long."}', 422), { sentence: 'Too long.' });
+});

@@ -291,9 +291,7 @@ class BedsTest extends ApplicationTest {
         bring(project, "hinge.wav", ToneFile.of(2, 0.3));
         lay(project, Map.of("sound", id(project, "hinge"), "from", "020", "to", "020", "level", "-20"));
         server.post(project + "/duplicate", Map.of());
-        String copy = server.get("/")
-                .body()
-                .replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>Taken along \\(copy\\)<.*", "$1");
+        String copy = server.named("Taken along (copy)");
         assertThat(table(copy).get("beds").get(0).get("from").asString()).isEqualTo("020");
         assertThat(table(copy).get("beds").get(0).get("name").asString()).isEqualTo("hinge");
         assertThat(id(copy, "hinge")).isNotEqualTo(id(project, "hinge"));

@@ -66,6 +66,9 @@ final class CountedQueries extends OncePerRequestFilter implements BeanPostProce
             if (real instanceof Statement && method.getName().startsWith("execute")) {
                 COUNT.get()[0]++;
             }
+            if (real instanceof Connection && method.getName().startsWith("prepare")) {
+                WritesAtHome.check((String) arguments[0]);
+            }
             Object result;
             try {
                 result = method.invoke(real, arguments);

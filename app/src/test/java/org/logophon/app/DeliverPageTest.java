@@ -159,9 +159,7 @@ class DeliverPageTest extends BrowserTest {
         assertThat(server.get(project + "/write").body()).contains("The lens weighs two point three tonnes.");
         // a copy of the project brings its captions along
         server.post(project + "/duplicate", Map.of());
-        String copy = server.get("/")
-                .body()
-                .replaceAll("(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>Read \\(copy\\)<.*", "$1");
+        String copy = server.named("Read (copy)");
         assertThat(server.get(copy + "/deliver/captions").body()).contains("The lens weighs 2.3 t.");
         server.save(project, "KEEPER: The old lens weighs two point three tonnes.", 1);
         server.post(project + "/render", Map.of("step", "DELIVER"));

@@ -243,9 +243,7 @@ class DeliveryTest extends ApplicationTest {
     void aDuplicateIsReadyWithoutARender() {
         String project = rendered("Twin", "The same words, the same sound.", 1);
         server.post(project + "/duplicate", Map.of());
-        String shelf = server.get("/").body();
-        String copy = shelf.replaceAll("(?s).*?href=\"(/projects/[^\"]+)/write\">Twin \\(copy\\).*", "$1");
-        copy = copy.substring(copy.lastIndexOf("/projects/"));
+        String copy = server.named("Twin (copy)");
         assertThat(server.ready(copy)).isEqualTo(1);
         assertThat(server.get(server.cues(copy).get(0).get("sound").asString()).statusCode())
                 .isEqualTo(200);

@@ -10,12 +10,21 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.TestPropertySource;
 
 /** The demo projects, placed once. */
 @DirtiesContext
 @TestPropertySource(properties = "logophon.demo=true")
 class DemoTest extends ApplicationTest {
+
+    private static final OtherDatabase DATABASE = OtherDatabase.create("demo");
+
+    @DynamicPropertySource
+    static void onADatabaseOfItsOwn(DynamicPropertyRegistry properties) {
+        properties.add("spring.datasource.url", DATABASE::url);
+    }
 
     private String lanternRoom;
 
@@ -25,7 +34,7 @@ class DemoTest extends ApplicationTest {
     @Test
     void aSecondStartFindsThemAndDoesNotDoubleThem() {
         assertThat(titles()).isEqualTo(3);
-        lanternRoom = address("The Lantern Room");
+        lanternRoom = server.named("The Lantern Room");
         assertThat(marksOf("Goleuni i'r rhai")).isEqualTo("in Welsh");
         assertThat(marksOf("Ffion Aldous has read")).isEqualTo("0.20 s, by Keeper");
         Server.await(
@@ -44,14 +53,14 @@ class DemoTest extends ApplicationTest {
                         .get("told")
                         .asString()
                         .endsWith(", as recorded"));
-        String wheel = address("Wheel True");
+        String wheel = server.named("Wheel True");
         Server.await(
                 "somebody has delivered twice",
                 Duration.ofSeconds(240),
                 () -> server.get(wheel + "/deliveries").body().contains("only what changed"));
         String second = server.get(wheel + "/deliveries").body().replaceAll("(?s).*?data-look=\"([^\"]+)\".*", "$1");
         assertThat(server.get(second).body()).contains("100_", "changed: words", "as before");
-        String german = address("Wheel True (German)");
+        String german = server.named("Wheel True (German)");
         assertThat(server.get(german + "/translation").body())
                 .contains(
                         "Dein Rad eiert? In 50 Sekunden",
@@ -59,7 +68,7 @@ class DemoTest extends ApplicationTest {
                         "was: <span>That&#39;s a true wheel. Go and ride it.");
         Server.await("the German is rendered", Duration.ofSeconds(120), () -> server.ready(german) == 10);
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);
-        server.post(address("Wheel True") + "/delete", Map.of());
+        server.post(server.named("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));
         assertThat(titles()).isEqualTo(2);
         assertThat(server.json(lanternRoom + "/script").get("words").asInt()).isEqualTo(4);
@@ -76,14 +85,6 @@ class DemoTest extends ApplicationTest {
             }
         }
         throw new AssertionError("No cue says " + words + ".");
-    }
-
-    private String address(String name) {
-        return server.get("/")
-                .body()
-                .replaceAll(
-                        "(?s).*href=\"(/projects/[^/]+)/write\"[^>]*>" + java.util.regex.Pattern.quote(name) + "<.*",
-                        "$1");
     }
 
     private long titles() {

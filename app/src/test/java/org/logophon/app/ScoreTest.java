@@ -200,8 +200,7 @@ class ScoreTest extends ApplicationTest {
         String project = server.project("Original", LINE);
         set(cue(project, 0), LINE, "tide", "loudness", "3");
         server.post(project + "/duplicate", Map.of());
-        String shelf = server.get("/").body();
-        String copy = shelf.replaceAll("(?s).*?href=\"(/projects/[^/]+)/write\">Original \\(copy\\).*", "$1");
+        String copy = server.named("Original (copy)");
         assertThat(server.json(cue(copy, 0) + "/marks")
                         .get("marks")
                         .get(0)

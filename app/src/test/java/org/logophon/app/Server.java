@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import org.awaitility.Awaitility;
+import org.awaitility.pollinterval.IterativePollInterval;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -94,6 +95,17 @@ public final class Server {
         return project;
     }
 
+    /** The address of a project by its name on the shelf. */
+    String named(String name) {
+        String shelf = get("/").body();
+        int title = shelf.indexOf(">" + name + "<");
+        int address = shelf.lastIndexOf("href=\"/projects/", title);
+        if (title < 0 || address < 0) {
+            throw new AssertionError("There is no project " + name + " on the shelf.");
+        }
+        return shelf.substring(shelf.indexOf('/', address), shelf.indexOf("/write", address));
+    }
+
     public HttpResponse<String> save(String project, String script, int version) {
         return send(request(project + "/script")
                 .header("Content-Type", "application/json")
@@ -128,12 +140,19 @@ public final class Server {
         return form.replaceAll("(?s).*?name=\"version\" value=\"(\\d+)\".*", "$1");
     }
 
-    /** Waits for something that another process or thread does. */
+    private static final Duration SOONEST = Duration.ofMillis(50);
+    private static final Duration LATEST = Duration.ofMillis(400);
+
+    /** Waits for something that another process or thread does: asking costs it time, so the longer it lasts the less often. */
     public static void await(String what, Duration most, BooleanSupplier done) {
         Awaitility.await(what)
                 .dontCatchUncaughtExceptions()
                 .atMost(most)
-                .pollInterval(Duration.ofMillis(50))
+                .pollInterval(IterativePollInterval.iterative(
+                        wait -> wait.multipliedBy(3).dividedBy(2).compareTo(LATEST) < 0
+                                ? wait.multipliedBy(3).dividedBy(2)
+                                : LATEST,
+                        SOONEST))
                 .until(done::getAsBoolean);
     }
 

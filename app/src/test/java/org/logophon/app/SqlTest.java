@@ -19,10 +19,11 @@ import org.junit.jupiter.api.Test;
 class SqlTest {
 
     private static final Path SOURCES = Path.of("src/main/java/org/logophon/app");
-    private static final Pattern WRITES =
+    static final Pattern WRITES =
             Pattern.compile("(?:insert into|delete from|(?<!for )update)\\s+([a-z_]+)(?=[\\s\"(])(?!\\s+set\\s*=)");
 
-    private static Map<String, Set<String>> slicesByTable() {
+    /** Slices that write it, by table. */
+    static Map<String, Set<String>> slicesByTable() {
         Map<String, Set<String>> slices = new TreeMap<>();
         try (Stream<Path> files = Files.walk(SOURCES)) {
             files.filter(file -> file.toString().endsWith(".java")).forEach(file -> {

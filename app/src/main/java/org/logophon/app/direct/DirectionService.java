@@ -21,7 +21,7 @@ import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Sets how cues and roles are spoken, and keeps takes. */
+/** What Direct shows of a cue, and how cues and the whole script are spoken. */
 @Service
 class DirectionService {
 

@@ -5,10 +5,10 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.reading.ReadingList;
 import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 
 /** A cue with all that says how it is spoken, as SSML holds it. */
 public final class CueScore {

@@ -1,27 +1,31 @@
 package org.logophon.app.project;
 
 import java.util.UUID;
-import org.logophon.core.reading.Pronunciation;
-import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.Reading;
 
-/**
- * A reading of one place of a cue.
- *
- * @param start index in the cue's text
- */
-public record PlaceReading(UUID cue, int start, Reading reading) {
+/** A reading of one place of a cue. */
+public record PlaceReading(UUID cue, PlacedReading placed) {
+
+    /** @param start index in the cue's text */
+    public PlaceReading(UUID cue, int start, Reading reading) {
+        this(cue, new PlacedReading(start, reading));
+    }
+
+    public int start() {
+        return placed.start();
+    }
 
     public int end() {
-        return start + reading.written().length();
+        return placed.end();
+    }
+
+    public Reading reading() {
+        return placed.reading();
     }
 
     /** False when the words at the place are others by now. */
     public boolean stands(String text) {
-        return text.startsWith(reading.written(), start);
-    }
-
-    Pronunciation said(String language) {
-        return new Pronunciation(start, end(), reading.spoken(language), reading.kind() == PronunciationKind.IPA);
+        return placed.stands(text);
     }
 }

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import org.logophon.app.project.ProjectContent.Around;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.estimate.ReferenceTime;
@@ -16,12 +15,11 @@ import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
 import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.render.CueRecipe;
 import org.logophon.core.render.Narrator;
-import org.logophon.core.render.OwnSounds;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
 import org.logophon.core.render.SpokenSounds;
-import org.logophon.core.render.VoiceParts;
 import org.logophon.core.script.ScriptCue;
 import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
@@ -148,23 +146,18 @@ class ProjectContents {
                 RecordedVoice.of(voice.id()).filter(RecordedVoice::recast).isPresent();
         Function<Voice, List<Pronunciation>> said = speaking ->
                 recorded && !recast ? List.of() : around.readings().said(cue.id(), cue.text(), speaking.language());
-        Speaker speaker = new Speaker(voice, narrator.engineVersion(voice), direction);
-        OwnSounds accented = OwnSounds.of(cue.text(), recorded ? List.of() : own.heard(), voice, sounds);
-        VoiceParts parts = VoiceParts.of(
+        CueRecipe made = CueRecipe.of(
                 cue.text(),
                 recorded ? List.of() : own.heard(),
-                speaker,
+                new Speaker(voice, narrator.engineVersion(voice), direction),
                 new CueSpeakers(project, cue, cast, voices, narrator),
-                speaking -> speaking.equals(voice) ? accented.with(said.apply(voice)) : said.apply(speaking));
-        Recipe recipe = Recipe.of(
-                        cue.text(), accented.with(said.apply(voice)), voice, speaker.engineVersion(), direction)
-                .with(score(cue, levels, own, around.seeds()))
-                .parted(parts);
+                said,
+                sounds,
+                score(cue, levels, own, around.seeds()));
+        Recipe recipe = made.recipe();
         String problem = unspeakable != null
                 ? unspeakable
-                : Stream.concat(parts.missing().stream(), accented.missing().stream())
-                        .findFirst()
-                        .orElse(null);
+                : made.missing().stream().findFirst().orElse(null);
         return new CueContent(
                 cue,
                 role,

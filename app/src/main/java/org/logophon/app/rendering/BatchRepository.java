@@ -25,10 +25,10 @@ import org.springframework.transaction.annotation.Transactional;
 class BatchRepository {
 
     private static final double MILLIS_A_SECOND = 1_000;
-    private static final int FEW = 9;
     /** Of what was rendered last, enough to tell the pace by. */
-    private final JdbcClient jdbc;
+    private static final int FEW = 9;
 
+    private final JdbcClient jdbc;
     private final JdbcTemplate batches;
     private final Clock clock;
     private final ApplicationEventPublisher events;

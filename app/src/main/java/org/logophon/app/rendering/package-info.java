@@ -1,6 +1,6 @@
 /**
- * Renders cues as persistent jobs: a batch is what somebody asked for at once, each of its cues one job, and what a job
- * makes (speech by recipe, takes by cue) is saved in one transaction with its being done. A killed server finishes its
- * batches when it is started again, and makes nothing twice.
+ * Renders cues: a batch is what somebody asked for at once, and lanes, which are persistent jobs, take its cues one after
+ * another on whichever server is free. What is made of a cue (a speech by its recipe, a take) is saved in one transaction
+ * with the cue's being done. What a killed server was at is taken over by others, and nothing is made twice.
  */
 package org.logophon.app.rendering;

@@ -1,7 +1,6 @@
 package org.logophon.cli.narrate;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -18,17 +17,15 @@ import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
 import org.logophon.core.mark.PauseDefaults;
 import org.logophon.core.mark.Score;
-import org.logophon.core.reading.Pronunciation;
-import org.logophon.core.reading.PronunciationKind;
+import org.logophon.core.reading.CueReadings;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.ReadingList;
-import org.logophon.core.render.OwnSounds;
+import org.logophon.core.render.CueRecipe;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speaker;
 import org.logophon.core.render.Speakers;
 import org.logophon.core.render.SpokenSounds;
-import org.logophon.core.render.VoiceParts;
 import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 import org.logophon.core.take.TakeScore;
 import org.logophon.core.voice.Voice;
 import org.logophon.speech.NativeVoices;
@@ -88,64 +85,37 @@ record NarrationPlan(
 
     /** What is rendered of a cue. @param engineVersion of its voice */
     Recipe recipe(ScriptFile file, int at, Function<Voice, String> engineVersion) {
-        Voice speaks = voiceOf(file, at);
-        String text = file.script().cues().get(at).text();
-        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), direction());
-        if (file.directed().isEmpty()) {
-            return Recipe.of(text, readings.said(text, speaks.language()), speaks, own.engineVersion(), direction());
-        }
-        SsmlCue cue = file.directed().get(at);
-        return Recipe.of(text, accented(cue, speaks).with(said(cue, speaks)), speaks, own.engineVersion(), direction())
-                .parted(pieces(file, cue, own, engineVersion))
-                .with(new Score(cue.marks().heard(), PauseDefaults.NONE, 0, 0));
+        return made(file, at, engineVersion).recipe();
     }
 
     /** Roles and languages that nobody here speaks, as sentences. */
     List<String> missing(ScriptFile file, int at) {
-        if (file.directed().isEmpty()) {
-            return List.of();
-        }
-        SsmlCue cue = file.directed().get(at);
-        List<String> missing =
-                new ArrayList<>(pieces(file, cue, new Speaker(voiceOf(file, at), "", direction()), voice -> "")
-                        .missing());
-        missing.addAll(accented(cue, voiceOf(file, at)).missing());
-        return missing;
+        return made(file, at, voice -> "").missing();
     }
 
-    private OwnSounds accented(SsmlCue cue, Voice voice) {
-        return OwnSounds.of(cue.text(), cue.marks().heard(), voice, sounds);
-    }
-
-    private VoiceParts pieces(ScriptFile file, SsmlCue cue, Speaker own, Function<Voice, String> engineVersion) {
-        List<Mark> marks = new ArrayList<>(cue.marks().heard());
-        if (!file.language().isEmpty() && own.voice().id().equals(NativeVoices.DEFAULT_ID)) {
-            // the language of the whole document holds where nobody chose a voice and nothing inside says otherwise
-            marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Instruction.Language(file.language())));
-        }
-        return VoiceParts.of(
-                cue.text(),
-                marks,
+    private CueRecipe made(ScriptFile file, int at, Function<Voice, String> engineVersion) {
+        Voice speaks = voiceOf(file, at);
+        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), direction());
+        String text = file.script().cues().get(at).text();
+        SsmlCue directed = file.directed().isEmpty() ? null : file.directed().get(at);
+        CueReadings said = new CueReadings(readings, directed == null ? List.of() : directed.readings());
+        return CueRecipe.of(
+                text,
+                directed == null ? List.of() : casting(file, directed, speaks),
                 own,
                 speakers(engineVersion),
-                voice -> voice.equals(own.voice()) ? accented(cue, voice).with(said(cue, voice)) : said(cue, voice));
+                voice -> said.said(text, voice.language()),
+                sounds,
+                directed == null ? Score.NONE : new Score(directed.marks().heard(), PauseDefaults.NONE, 0, 0));
     }
 
-    private List<Pronunciation> said(SsmlCue cue, Voice voice) {
-        List<Pronunciation> placed = cue.readings().stream()
-                .map(place -> new Pronunciation(
-                        place.start(),
-                        place.start() + place.reading().written().length(),
-                        place.reading().spoken(voice.language()),
-                        place.reading().kind() == PronunciationKind.IPA))
-                .toList();
-        List<Pronunciation> all = new ArrayList<>(placed);
-        readings.said(cue.text(), voice.language()).stream()
-                .filter(listed ->
-                        placed.stream().noneMatch(own -> own.start() < listed.end() && own.end() > listed.start()))
-                .forEach(all::add);
-        all.sort(Comparator.comparingInt(Pronunciation::start));
-        return all;
+    /** The language of the whole document holds where nobody chose a voice and nothing inside says otherwise. */
+    private static List<Mark> casting(ScriptFile file, SsmlCue cue, Voice speaks) {
+        List<Mark> marks = new ArrayList<>(cue.marks().heard());
+        if (!file.language().isEmpty() && speaks.id().equals(NativeVoices.DEFAULT_ID)) {
+            marks.add(Mark.own(0, Math.max(1, cue.text().length()), new Instruction.Language(file.language())));
+        }
+        return marks;
     }
 
     private Speakers speakers(Function<Voice, String> engineVersion) {

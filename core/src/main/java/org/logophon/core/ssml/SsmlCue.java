@@ -6,7 +6,7 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
-import org.logophon.core.reading.Reading;
+import org.logophon.core.reading.PlacedReading;
 
 /**
  * A cue as SSML holds it.
@@ -50,12 +50,4 @@ public record SsmlCue(
 
     /** A name for a place between words. @param at UTF-16 index in the cue's text */
     public record NamedPlace(String name, int at) {}
-
-    /** A reading at its place. @param start UTF-16 index in the cue's text */
-    public record PlacedReading(int start, Reading reading) {
-
-        int end() {
-            return start + reading.written().length();
-        }
-    }
 }

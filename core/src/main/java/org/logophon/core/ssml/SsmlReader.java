@@ -19,11 +19,11 @@ import org.logophon.core.input.StrangersXml;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.script.Word;
 import org.logophon.core.script.Words;
 import org.logophon.core.ssml.SsmlCue.NamedPlace;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 
 /** Reads SSML 1.1: each paragraph is a cue. What a cue can't hold is listed, the words stay. */
 public final class SsmlReader {

@@ -7,11 +7,11 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.Pronunciation;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 
 /** A take's words with all that said how they were spoken, as SSML holds it: as they were, not as the cue is now. */
 public final class TakeScore {

@@ -12,10 +12,10 @@ import org.logophon.core.input.InvalidInput;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlCue.PlacedReading;
 
 /** What a clip carries of its cue. */
 class ClipNoteTest {

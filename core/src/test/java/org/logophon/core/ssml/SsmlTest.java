@@ -17,6 +17,7 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
 import org.logophon.core.mark.Marks;
+import org.logophon.core.reading.PlacedReading;
 import org.logophon.core.reading.PronunciationKind;
 import org.logophon.core.reading.Reading;
 import org.logophon.core.script.Word;
@@ -119,10 +120,10 @@ class SsmlTest {
     @Test
     void aWholeCueWithStyleAndReadingsKeepsTheRules() throws Exception {
         Direction direction = new Direction(92, -1.5, 110, 2.0, null, null, null, "grave", 40);
-        List<SsmlCue.PlacedReading> readings = List.of(
-                new SsmlCue.PlacedReading(
+        List<PlacedReading> readings = List.of(
+                new PlacedReading(
                         LINE.indexOf("2.3 t"), new Reading("2.3 t", "", PronunciationKind.LETTERS, null, true)),
-                new SsmlCue.PlacedReading(
+                new PlacedReading(
                         LINE.indexOf("tide"), new Reading("tide", "taɪd", PronunciationKind.IPA, null, true)));
         String ssml = SsmlWriter.document(
                 List.of(
@@ -159,7 +160,7 @@ class SsmlTest {
                 "",
                 Direction.NONE,
                 Marks.NONE,
-                List.of(new SsmlCue.PlacedReading(
+                List.of(new PlacedReading(
                         at, new Reading("2.3 t", "two point three tonnes", PronunciationKind.WORDS, null, true))),
                 Map.of());
         String ssml = SsmlWriter.document(List.of(cue), "en-GB");
