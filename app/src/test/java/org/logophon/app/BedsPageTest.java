@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 class BedsPageTest extends BrowserTest {
 
     private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(20_000);
+            new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
 
     private String rendered(String name, String script, int cues) {
         String project = server.project(name, script);
@@ -55,12 +55,12 @@ class BedsPageTest extends BrowserTest {
         page.locator(".bedrow").getByText("Play").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".transport .cuenow b"))
-                .hasText("020", new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+                .hasText("020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
         assertThat(page.locator(".transport .play"))
                 .hasAttribute(
                         "aria-label",
                         "Play the programme",
-                        new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+                        new LocatorAssertions.HasAttributeOptions().setTimeout(60_000));
         // in the gap nothing sounds but the bed, and there it is what the server made of it, at its own place
         float[] heard = Speakers.heard(page);
         float[] layer = layer(project);

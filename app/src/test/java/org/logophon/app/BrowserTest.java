@@ -26,7 +26,7 @@ abstract class BrowserTest extends ApplicationTest {
     static final int WIDTH = 1280;
     static final int HEIGHT = 800;
     private static final Object CLIPBOARD = new Object();
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     BrowserContext context;
     Page page;

@@ -45,7 +45,7 @@ class LivePageTest extends BrowserTest {
         Page other = another(project + "/write");
         assertThat(other.locator(".write[data-ready]")).isVisible();
         assertThat(page.locator(".transport .also"))
-                .containsText("also here: writing", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
+                .containsText("also here: writing", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         // this window's words are on their way while the other one saves
         page.route("**/script", Route::abort);
         type(page, "First cue, and longer.\n\nSecond cue.");
@@ -58,7 +58,7 @@ class LivePageTest extends BrowserTest {
         assertThat(page.locator("#conflict")).isHidden();
         other.close();
         assertThat(page.locator(".transport .also"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(10_000));
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
     }
 
     @Test
@@ -142,9 +142,9 @@ class LivePageTest extends BrowserTest {
         stream.set(Route::abort);
         assertThat(page.locator("#away"))
                 .containsText(
-                        "Logophon doesn’t answer", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+                        "Logophon doesn’t answer", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         stream.set(Route::resume);
-        assertThat(page.locator("#away")).isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(20_000));
+        assertThat(page.locator("#away")).isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
     }
 
     @Test

@@ -217,7 +217,7 @@ class ProofPageTest extends BrowserTest {
         newProject("Report", "Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
         paste("Alpha words stand here.\n\nCharlie words stand apart.");
         assertThat(page.locator("#report"))
-                .containsText("2 kept, 1 gone (020)", new LocatorAssertions.ContainsTextOptions().setTimeout(10_000));
+                .containsText("2 kept, 1 gone (020)", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         accessible();
         page.getByText("Put 020 back").focus();
         page.keyboard().press("Enter");

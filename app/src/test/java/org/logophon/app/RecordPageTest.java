@@ -22,7 +22,7 @@ class RecordPageTest extends BrowserTest {
     private static final String FIRST = "Clear night. Every star is out.";
     private static final String SECOND = "I lit the lamp, and the lamp lit everything.";
     private static final LocatorAssertions.IsVisibleOptions SOON =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(30_000);
+            new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
     private String project() {
         return server.project("To read", "KEEPER: " + FIRST + "\n\nKEEPER: " + SECOND);
@@ -127,7 +127,7 @@ class RecordPageTest extends BrowserTest {
                 .setInputFiles(new FilePayload(
                         "everything.wav", "audio/wav", PersonSaying.wav(1, 1.5, FIRST, SECOND, SECOND)));
         Locator rows = page.locator(".cutlist li");
-        assertThat(rows).hasCount(3, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        assertThat(rows).hasCount(3, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         assertThat(rows.nth(0)).containsText(FIRST);
         assertThat(rows.nth(2)).containsText("2 of 2: ");
         double from = Double.parseDouble(
@@ -140,7 +140,7 @@ class RecordPageTest extends BrowserTest {
         assertThat(heard.status()).isEqualTo(200);
         rows.nth(1).locator("input[type=checkbox]").uncheck();
         page.getByText("Take what is ticked").click();
-        assertThat(page.locator(".brought")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        assertThat(page.locator(".brought")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         assertThat(page.locator("#toread-told")).containsText("2 recorded");
         assertThat(server.ready(project)).isEqualTo(2);
     }
@@ -152,7 +152,7 @@ class RecordPageTest extends BrowserTest {
         page.locator("#files")
                 .setInputFiles(new FilePayload("some.wav", "audio/wav", PersonSaying.wav(1, 1.5, FIRST, "Mm.")));
         Locator rows = page.locator(".cutlist li");
-        assertThat(rows).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        assertThat(rows).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         page.getByLabel("Put cue 020 in by hand").click();
         assertThat(rows).hasCount(2);
         assertThat(rows.nth(1).getByLabel("Cue 020 begins at"))
@@ -160,7 +160,7 @@ class RecordPageTest extends BrowserTest {
         assertThat(page.locator(".missing")).isHidden();
         page.getByText("Take what is ticked").click();
         assertThat(page.locator("#toread-told"))
-                .containsText("2 recorded", new LocatorAssertions.ContainsTextOptions().setTimeout(30_000));
+                .containsText("2 recorded", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
     }
 
     @Test
@@ -172,7 +172,7 @@ class RecordPageTest extends BrowserTest {
         assertThat(page.locator(".takecard")).isVisible(SOON);
         page.locator("#voice").selectOption("hamish");
         page.locator("#recast-go").click();
-        assertThat(page.locator(".takecard")).hasCount(2, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        assertThat(page.locator(".takecard")).hasCount(2, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         assertThat(page.locator(".takecard").first()).containsText("Hamish, as recorded");
         page.locator("#byvoice").click();
         assertThat(page.locator("#back")).isHidden();

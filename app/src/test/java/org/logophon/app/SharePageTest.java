@@ -17,8 +17,19 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 /** A link made on Listen, and what somebody does with it on a phone. */
 class SharePageTest extends BrowserTest {
 
+    /** Keeps which words were lit, each with its cue's place: a word is lit for a moment only. */
+    private static final String LIT = """
+            () => {
+              window.lit = [];
+              new MutationObserver(changes => changes.forEach(({ target }) => {
+                if (!target.matches('.w.now')) return;
+                const cues = [...document.querySelectorAll('.sharedcue')];
+                window.lit.push(`${cues.indexOf(target.closest('.sharedcue'))} ${target.textContent}`);
+              })).observe(document.body, { subtree: true, attributeFilter: ['class'] });
+            }""";
+
     private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(10_000);
+            new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
 
     @Test
     void aLinkFromListenIsHeardNotedAndApprovedOnAPhone() {
@@ -54,11 +65,10 @@ class SharePageTest extends BrowserTest {
             Locator cues = theirs.locator(".sharedcue");
             assertThat(cues).hasCount(2);
             assertThat(theirs.locator("#scenes button")).hasCount(2);
+            theirs.evaluate(LIT);
             theirs.locator("#play").click();
-            assertThat(cues.nth(0).locator(".w.now"))
-                    .hasText("force", new LocatorAssertions.HasTextOptions().setTimeout(10_000));
-            assertThat(cues.nth(1).locator(".w.now"))
-                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(10_000));
+            theirs.waitForFunction(
+                    "() => window.lit.includes('0 force') && window.lit.some(word => word.startsWith('1 '))");
             theirs.locator("#play").click();
             theirs.locator("#note").click();
             theirs.locator("#remark").fill("Slower here.");
@@ -68,7 +78,7 @@ class SharePageTest extends BrowserTest {
             theirs.getByText("Note it").click();
             assertThat(cues.nth(1).locator(".sharednotes")).containsText("Slower here.", SOON);
             assertThat(page.locator("#filters [data-filter=noted] .count"))
-                    .hasText("1", new LocatorAssertions.HasTextOptions().setTimeout(1_500));
+                    .hasText("1", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
             cues.nth(0).getByText("Approve").click();
             assertThat(cues.nth(0)).containsText("approved by Ffion", SOON);
             assertThat(page.locator("#order-told")).containsText("1 of 2 approved", SOON);
@@ -100,7 +110,7 @@ class SharePageTest extends BrowserTest {
         page.navigate(address() + project + "/deliver");
         page.locator("[name=parts][value=programme]").check();
         page.locator("#build").click();
-        page.locator("[data-share]").first().click(new Locator.ClickOptions().setTimeout(30_000));
+        page.locator("[data-share]").first().click(new Locator.ClickOptions().setTimeout(60_000));
         page.locator("#sharing-put").click();
         assertThat(page.locator("#sharing-infeed")).hasText("It is in the feed.");
         accessible();

@@ -29,7 +29,12 @@ public final class DocumentOpener {
     /** Private writable memory of the whole process, kept by the kernel. */
     private static final long DATA_LIMIT_BYTES = 1_200L << 20;
 
-    private static final int DEADLINE_SECONDS = 15;
+    /** Of the processor, which the kernel keeps: a machine that is busy elsewhere is no fault of the document. */
+    private static final int WORK_SECONDS = 15;
+    /** By the clock, for a process that does nothing and doesn't end. */
+    private static final int DEADLINE_SECONDS = 60;
+    /** What ends a process that has used up its seconds of the processor, as a status tells it (SIGXCPU). */
+    private static final int WORKED_TOO_LONG = 128 + 24;
     /** A script of the greatest length with a mark on every word. */
     private static final int MOST_ANSWER_BYTES = 96 << 20;
     /** What Java ends with when its memory is used up (ExitOnOutOfMemoryError). */
@@ -110,22 +115,29 @@ public final class DocumentOpener {
 
     private static String why(Process process, boolean late) {
         if (late) {
-            return "takes longer than " + DEADLINE_SECONDS + " seconds to read. Save it as plain text.";
+            return tooLong(DEADLINE_SECONDS);
         }
         try {
             process.waitFor(2, TimeUnit.SECONDS);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
-        return !process.isAlive() && process.exitValue() == OUT_OF_MEMORY
-                ? "unpacks to more than a script ever is. Save it as plain text."
-                : "can't be read: it is damaged or made to do harm. Save it again, or as plain text.";
+        return switch (process.isAlive() ? 0 : process.exitValue()) {
+            case OUT_OF_MEMORY -> "unpacks to more than a script ever is. Save it as plain text.";
+            case WORKED_TOO_LONG -> tooLong(WORK_SECONDS);
+            default -> "can't be read: it is damaged or made to do harm. Save it again, or as plain text.";
+        };
+    }
+
+    private static String tooLong(int seconds) {
+        return "takes longer than " + seconds + " seconds to read. Save it as plain text.";
     }
 
     private static Process start(Path folder) {
         List<String> command = new ArrayList<>(List.of(
                 "prlimit",
                 "--data=" + DATA_LIMIT_BYTES,
+                "--cpu=" + WORK_SECONDS + ":" + 2 * WORK_SECONDS,
                 "--core=0",
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx" + HEAP_MEGABYTES + "m",

@@ -29,7 +29,7 @@ import org.xml.sax.SAXException;
 final class OfficeFile {
 
     private static final long MOST_UNPACKED = 200L << 20;
-    private static final int DEADLINE_SECONDS = 12;
+    private static final int DEADLINE_SECONDS = 50;
 
     private OfficeFile() {}
 

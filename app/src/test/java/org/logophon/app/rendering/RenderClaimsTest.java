@@ -189,10 +189,11 @@ class RenderClaimsTest extends SharedApplication {
                         i + 1,
                         cues(i % 2 == 0 ? first : second).get(i / 2));
             }
-            assertThat(left(first)).isEqualTo(10 + 4);
-            assertThat(left(second)).as("the other has as many turns").isEqualTo(4 + 4);
+            // what has passed since the last of them is in the pace
+            assertThat(left(first)).isBetween(10L + 4, 10L + 4 + 5);
+            assertThat(left(second)).as("the other has as many turns").isBetween(4L + 4, 4L + 4 + 5);
             batches.pause(second, true);
-            assertThat(left(first)).isEqualTo(10);
+            assertThat(left(first)).isBetween(10L, 10L + 3);
         });
     }
 
