@@ -88,8 +88,11 @@ function bindStage(now) {
 function draw() {
   const box = document.getElementById('score');
   if (!box || !data?.words.length) return;
+  // whoever is on a word with the keyboard stays there, whatever the score is drawn anew for
+  const focused = document.activeElement?.closest?.('#score .word');
   score = drawScore(box, data, marks.lines(), openNotes());
   word = Math.min(word, score.words.length - 1);
+  if (focused) score.words[word].focus({ preventScroll: true });
   drag(score, box);
   show();
 }
@@ -123,9 +126,7 @@ marks.onChange(what => {
   if (!data) return;
   if (what === 'selection') { show(); return; }
   if (what === 'dials') { reload(); return; }
-  const focused = document.activeElement?.closest?.('#score .word');
   draw();
-  if (focused) score?.words[word]?.focus();
   if (marks.state()) showState(marks.state());
 });
 

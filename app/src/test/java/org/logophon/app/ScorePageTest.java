@@ -49,6 +49,11 @@ class ScorePageTest extends BrowserTest {
         score("By keyboard");
         press("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "Shift+ArrowRight", "Shift+ArrowRight");
         assertThat(page.locator("#markbar h2")).hasText("“one … to”, 3 words");
+        // somebody else does something meanwhile: the score is drawn anew, and the keyboard stays where it is
+        page.evaluate("document.querySelector('#score svg').dataset.before = 'true'");
+        page.evaluate("document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['status'] } }))");
+        assertThat(page.locator("#score svg[data-before]")).hasCount(0);
+        assertThat(page.locator("#score .word:focus")).hasCount(1);
         press("d", "d", "d", "d", "Shift+U");
         assertThat(list()).hasText(new String[] {"“one … to”pitch −1.9 stremove"});
         press("s", "s", "s", "s", "s");
