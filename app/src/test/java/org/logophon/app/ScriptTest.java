@@ -271,7 +271,7 @@ class ScriptTest extends ApplicationTest {
         server.post(spoken + "/render", Map.of("step", "WRITE"));
         Server.await("the voice is measured", Duration.ofSeconds(60), () -> server.ready(spoken) == 1);
         Server.await("its rate is known", Duration.ofSeconds(20), () -> rates.of(NativeVoices.DEFAULT_ID) != null);
-        String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] dusk");
+        String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] sunset");
         JsonNode findings = server.json(project + "/proof").get("findings");
         assertThat(findings)
                 .extracting(f -> f.get("kind").asString())
@@ -284,7 +284,7 @@ class ScriptTest extends ApplicationTest {
         String hash = server.cues(project).get(0).get("seconds").asString();
         JsonNode done = Server.parse(take(project, findings));
         assertThat(done.get("sentence").asString()).isEqualTo("1 reading kept, 3 places changed in the script.");
-        assertThat(text(project)).isEqualTo("Its lens weighs 2.3 t.\n\nThe lamp is lit at dusk.");
+        assertThat(text(project)).isEqualTo("Its lens weighs 2.3 t.\n\nThe lamp is lit at sunset.");
         assertThat(server.json(project + "/proof").get("findings")).isEmpty();
         assertThat(server.get(project + "/readings").body())
                 .contains("two point three metric tons")
