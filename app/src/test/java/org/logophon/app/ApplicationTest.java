@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
+import org.logophon.app.speech.MadeUpSpeech;
 import org.logophon.standin.Temper;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -13,13 +14,13 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
 /**
- * Tests of the whole application on a real database, real workers, a real port and a stand-in for hired voices; one
- * instance serves all of them.
+ * Tests of the whole application on a real database, a real port and a stand-in for hired voices; one instance serves all of
+ * them. Its voices are made up; tests that judge the sound are marked {@link RealSpeech}.
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = "logophon.measure-voices=false")
-@Import(CountedQueries.Counting.class)
+@Import({CountedQueries.Counting.class, MadeUpSpeech.Speaking.class})
 abstract class ApplicationTest {
 
     /** Cuts off every third answer after it has charged for it, and is busy now and then; it doesn't take its time. */

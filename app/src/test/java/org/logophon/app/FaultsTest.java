@@ -92,7 +92,7 @@ class FaultsTest {
         here.post(delivered + "/render", Map.of());
         recorded = here.project("Recorded", SAID);
         recordedCue = here.cues(recorded).get(0).get("id").asString();
-        said = WavReader.read(PersonSaying.wav(0.3, 0.3, SAID));
+        said = WavReader.read(PersonSaying.clearly(0.3, 0.3, SAID));
         hired = here.project("Hired", "Fog.");
         Server.await(
                 "a hired voice is listed and cast",

@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import org.logophon.app.speech.MadeUpSpeech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.speech.hired.HiredService;
 import org.logophon.standin.StandIn;
 import org.logophon.standin.Temper;
@@ -17,14 +19,18 @@ final class HiredStandIn {
     private final StandIn standIn;
 
     HiredStandIn(Temper temper) {
-        this(0, temper, newFolder());
+        this(0, temper, newFolder(), new MadeUpSpeech());
         Runtime.getRuntime().addShutdownHook(new Thread(this::close));
     }
 
     /** @param port 0 for any. @param folder with its accounts */
     HiredStandIn(int port, Temper temper, Path folder) {
+        this(port, temper, folder, null);
+    }
+
+    private HiredStandIn(int port, Temper temper, Path folder, SpeechEngine engine) {
         try {
-            standIn = new StandIn(port, KEY, temper, folder, Clock.systemUTC());
+            standIn = new StandIn(port, KEY, temper, folder, Clock.systemUTC(), engine);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

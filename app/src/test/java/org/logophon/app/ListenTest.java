@@ -280,7 +280,8 @@ class ListenTest extends ApplicationTest {
 
     @Test
     void whatNobodySaidAnythingOfIsCleanedUpAndComesBackUntilItIsEmptied() {
-        String project = rendered("Cleaned", "The lamp was lit at four.");
+        String project = rendered(
+                "Cleaned", "The lamp was lit at four, and nobody slept before the storm had gone out over the bay.");
         server.post(project + "/listen/cues/" + id(project, 0) + "/more", Map.of("count", "3"));
         Server.await("four takes", PATIENCE, () -> cue(project, 0).get("takes").asInt() == 4);
         Map<String, String> named = new java.util.HashMap<>();

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.logophon.app.speech.MadeUpSpeech;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -35,7 +36,7 @@ import tools.jackson.databind.JsonNode;
             "logophon.people.proxy=true",
             "logophon.people.public-address=https://narration.example"
         })
-@Import({PeopleApplication.Log.class, PeopleApplication.LetIn.class})
+@Import({PeopleApplication.Log.class, PeopleApplication.LetIn.class, MadeUpSpeech.Speaking.class})
 abstract class PeopleApplication {
 
     static final String PROBE = "X-Only-Ask";

@@ -6,6 +6,9 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Function;
+import org.logophon.app.speech.MadeUpSpeech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
 import org.logophon.core.sound.Sound;
@@ -23,11 +26,27 @@ final class PersonSaying {
 
     private PersonSaying() {}
 
-    /** @param before seconds of room before the first words, and between them @return WAV, 48 kHz */
+    /**
+     * In made-up speech, as the voices of an application under test have.
+     *
+     * @param before  seconds of room before the first words
+     * @param between seconds of room after each text
+     * @return WAV, 48 kHz
+     */
     static byte[] wav(double before, double between, String... texts) {
+        return wav(pool -> new MadeUpSpeech(), before, between, texts);
+    }
+
+    /** In words that somebody would understand. */
+    static byte[] clearly(double before, double between, String... texts) {
+        return wav(Engines::new, before, between, texts);
+    }
+
+    private static byte[] wav(
+            Function<WorkerPool, SpeechEngine> speaking, double before, double between, String... texts) {
         List<float[]> parts = new ArrayList<>();
         try (WorkerPool pool = new WorkerPool(1)) {
-            Engines engines = new Engines(pool);
+            SpeechEngine engines = speaking.apply(pool);
             WorkerResampler resampler = new WorkerResampler(pool);
             parts.add(new float[(int) (before * RATE)]);
             for (String text : texts) {

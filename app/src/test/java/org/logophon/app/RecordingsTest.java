@@ -338,7 +338,7 @@ class RecordingsTest extends ApplicationTest {
     void withoutAScriptTheWordsOfARecordingAreADraft() {
         HttpResponse<String> answer = send(
                 "/drafts?name=letter.wav",
-                PersonSaying.wav(
+                PersonSaying.clearly(
                         0.5,
                         1.2,
                         "The birch canoe slid on the smooth planks.",

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -35,8 +36,11 @@ final class TestBrowser {
     private static final ThreadLocal<Browser> OF_THREAD = ThreadLocal.withInitial(TestBrowser::launch);
 
     private static final ThreadLocal<BrowserContext> WINDOWS = ThreadLocal.withInitial(() -> {
-        BrowserContext windows = get().newContext(
-                        new Browser.NewContextOptions().setViewportSize(BrowserTest.WIDTH, BrowserTest.HEIGHT));
+        BrowserContext windows = get().newContext(new Browser.NewContextOptions()
+                .setViewportSize(BrowserTest.WIDTH, BrowserTest.HEIGHT)
+                // nobody looks: a quarter of the points is drawn, and nothing glides
+                .setDeviceScaleFactor(0.5)
+                .setReducedMotion(ReducedMotion.REDUCE));
         windows.setDefaultTimeout(90_000);
         return windows;
     });

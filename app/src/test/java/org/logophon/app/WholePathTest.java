@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The application as its user meets it: a real browser, real audio, from a pasted script to checked clips. */
+@RealSpeech
 class WholePathTest extends BrowserTest {
 
     private static final String SCRIPT = """

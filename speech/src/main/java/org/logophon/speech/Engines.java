@@ -18,34 +18,38 @@ import org.logophon.speech.own.OwnEngine;
 public final class Engines implements SpeechEngine {
 
     private final Map<String, SpeechEngine> byName;
+    /** Has every other voice; null for none. */
+    private final SpeechEngine others;
 
+    /** Those that come with the machine. */
     public Engines(WorkerPool pool) {
-        this(pool, null, List.of());
-    }
-
-    /**
-     * @param hired an outside service's voices; null for none
-     * @param own   engines of the user's own
-     */
-    public Engines(WorkerPool pool, HiredEngine hired, List<OwnEngine> own) {
-        Map<String, SpeechEngine> natives = Map.of(
+        this.byName = Map.of(
                 EspeakVoices.ENGINE,
                 new EspeakEngine(pool),
                 FliteVoices.ENGINE,
                 new FliteEngine(pool),
                 FestivalVoices.ENGINE,
                 new FestivalEngine(pool));
-        SpeechEngine telling = new Engines(natives);
-        Map<String, SpeechEngine> engines = new HashMap<>(natives);
-        if (hired != null) {
-            engines.put(HiredService.ENGINE, piecewise(hired, telling));
-        }
-        own.forEach(engine -> engines.put(engine.family(), piecewise(engine.speaker(), telling)));
-        this.byName = Map.copyOf(engines);
+        this.others = null;
     }
 
-    private Engines(Map<String, SpeechEngine> byName) {
-        this.byName = byName;
+    public Engines(WorkerPool pool, HiredEngine hired, List<OwnEngine> own) {
+        this(new Engines(pool), hired, own);
+    }
+
+    /**
+     * @param natives those that come with the machine; they tell the word times of one that doesn't
+     * @param hired   an outside service's voices; null for none
+     * @param own     engines of the user's own
+     */
+    public Engines(SpeechEngine natives, HiredEngine hired, List<OwnEngine> own) {
+        Map<String, SpeechEngine> engines = new HashMap<>();
+        if (hired != null) {
+            engines.put(HiredService.ENGINE, piecewise(hired, natives));
+        }
+        own.forEach(engine -> engines.put(engine.family(), piecewise(engine.speaker(), natives)));
+        this.byName = Map.copyOf(engines);
+        this.others = natives;
     }
 
     /** Piece by piece what is over its limit, and each piece with word times. */
@@ -69,7 +73,7 @@ public final class Engines implements SpeechEngine {
     }
 
     private SpeechEngine engine(Voice voice) {
-        SpeechEngine engine = byName.get(voice.engine());
+        SpeechEngine engine = byName.getOrDefault(voice.engine(), others);
         if (engine == null) {
             throw new SpeechFailed("The engine of the voice " + voice.name() + " isn't here. Cast another voice.");
         }

@@ -22,6 +22,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.render.Narrator;
 import org.logophon.core.render.Recipe;
 import org.logophon.core.render.Speech;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.WordTime;
 import org.logophon.core.voice.Voice;
@@ -44,7 +45,7 @@ public final class StandIn implements AutoCloseable {
 
     private final HttpServer server;
     private final WorkerPool pool = new WorkerPool(1);
-    private final Narrator narrator = new Narrator(new Engines(pool), new WorkerResampler(pool));
+    private final Narrator narrator;
     private final OfferedVoices voices = new OfferedVoices(NativeVoices.catalogue());
     private final JsonMapper json = JsonMapper.builder().build();
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
@@ -62,6 +63,13 @@ public final class StandIn implements AutoCloseable {
      * @param folder for what was spoken and charged
      */
     public StandIn(int port, String key, Temper temper, Path folder, Clock clock) throws IOException {
+        this(port, key, temper, folder, clock, null);
+    }
+
+    /** @param engine speaks its voices; null for the engines that come with the machine */
+    public StandIn(int port, String key, Temper temper, Path folder, Clock clock, SpeechEngine engine)
+            throws IOException {
+        this.narrator = new Narrator(engine == null ? new Engines(pool) : engine, new WorkerResampler(pool));
         this.key = key;
         this.temper = temper;
         this.accounts = new Accounts(folder, clock);

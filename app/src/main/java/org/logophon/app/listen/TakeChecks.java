@@ -18,6 +18,7 @@ import org.logophon.core.check.TakeCheck;
 import org.logophon.core.check.TakeFinding;
 import org.logophon.core.mark.Instruction;
 import org.logophon.core.mark.Mark;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.render.SpeechRequest;
 import org.logophon.core.render.SpokenText;
@@ -25,8 +26,6 @@ import org.logophon.core.render.Utterance;
 import org.logophon.core.take.TakeOrigin;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
-import org.logophon.speech.Engines;
-import org.logophon.speech.WorkerPool;
 import org.springframework.stereotype.Service;
 
 /** Checks kept takes by measuring them, each once. */
@@ -45,7 +44,7 @@ class TakeChecks {
     private final RecordingRepository recordings;
     private final AudioStore audio;
     private final VoiceCatalogue voices;
-    private final Engines engines;
+    private final SpeechEngine engines;
     private final ReentrantLock oneAtATime = new ReentrantLock();
 
     TakeChecks(
@@ -56,7 +55,7 @@ class TakeChecks {
             RecordingRepository recordings,
             AudioStore audio,
             VoiceCatalogue voices,
-            WorkerPool pool) {
+            SpeechEngine natives) {
         this.projects = projects;
         this.takes = takes;
         this.checks = checks;
@@ -65,7 +64,7 @@ class TakeChecks {
         this.audio = audio;
         this.voices = voices;
         // voices of the house alone: a check never asks a service, nor a program of the user's own
-        this.engines = new Engines(pool);
+        this.engines = natives;
     }
 
     /**

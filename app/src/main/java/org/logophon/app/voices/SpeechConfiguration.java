@@ -15,6 +15,7 @@ import org.logophon.core.recording.RecordedEngine;
 import org.logophon.core.recording.RecordingHolder;
 import org.logophon.core.recording.SoundCleaner;
 import org.logophon.core.render.Narrator;
+import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.render.SpokenSounds;
 import org.logophon.core.sound.Resampler;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -47,19 +48,25 @@ class SpeechConfiguration {
                 workers > 0 ? workers : Math.max(1, Runtime.getRuntime().availableProcessors()));
     }
 
+    /** The engines that come with the machine. */
+    @Bean
+    SpeechEngine nativeEngines(WorkerPool pool) {
+        return new Engines(pool);
+    }
+
     @Bean
     Narrator narrator(
-            WorkerPool pool,
+            SpeechEngine natives,
+            Resampler resampler,
             HiredAccess hired,
             Ledger ledger,
             OwnEnginesFile own,
             Recorded.Store recordings,
             ObjectProvider<VoiceCatalogue> voices) {
         Engines engines = new Engines(
-                pool,
+                natives,
                 hired.service().map(service -> new HiredEngine(service, ledger)).orElse(null),
                 own.engines());
-        Resampler resampler = new WorkerResampler(pool);
         return new Narrator(
                 new RecordedEngine(
                         engines,
@@ -80,13 +87,13 @@ class SpeechConfiguration {
     }
 
     @Bean
-    CueCutter cueCutter(WorkerPool pool, Resampler resampler) {
-        return new CueCutter(new Engines(pool), NativeVoices::quick, resampler);
+    CueCutter cueCutter(SpeechEngine natives, Resampler resampler) {
+        return new CueCutter(natives, NativeVoices::quick, resampler);
     }
 
     @Bean
-    RecordingHolder recordingHolder(WorkerPool pool) {
-        return new RecordingHolder(new Engines(pool), NativeVoices::saying);
+    RecordingHolder recordingHolder(SpeechEngine natives) {
+        return new RecordingHolder(natives, NativeVoices::saying);
     }
 
     /** @param file empty for none; what is wrong with it is told, and what is right with it is used */
