@@ -11,7 +11,7 @@ let agreed = null;
  */
 export async function cast(project, role, voice) {
   const { status, body } = await ask('GET', `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`);
-  if (status !== 200) { say(body?.sentence ?? 'This voice can’t be cast.'); return false; }
+  if (status !== 200) { say(body.sentence); return false; }
   if ((body.changed || body.lacks.length || body.cost) && !await shown(role, body)) return false;
   const form = new FormData();
   form.append('role', role);

@@ -11,7 +11,7 @@ const showAddress = shown(part('address'), part('copy'), sentence => tell(senten
 
 async function list() {
   const { status, body } = await ask('GET', address);
-  if (status !== 200) { say(body?.sentence ?? 'The links can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   part('list').replaceChildren(...body.map(link => {
     const line = element('li', '');
     const about = element('span', '');

@@ -29,7 +29,7 @@ let moves = null;
 /** Reads the whole programme, for what the stream can't tell piece by piece. */
 export async function refresh() {
   const { status, body } = await ask('GET', `/projects/${project}/programme`);
-  if (status !== 200) { say(body?.sentence ?? 'The programme can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   stamp = body.stamp;
   rate = body.frameRate;
   take(body.cues, body.seconds);

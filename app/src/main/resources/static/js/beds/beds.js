@@ -39,7 +39,7 @@ async function read() {
   const { status, body } = await ask('GET', `${address}/list`);
   // of several on their way, the one that was asked for last is the newest
   if (mine !== reading || isTyped()) return;
-  if (status !== 200) { say(body?.sentence ?? 'The lists can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   const typed = document.activeElement?.dataset?.field;
   table = body;
   lists.show(table.sounds);

@@ -93,7 +93,7 @@ async function list(voice) {
   const form = new FormData();
   form.append('on', on);
   const { status, body } = await ask('POST', `${voices()}/${voice}/shortlist`, form);
-  if (status !== 200) { say(body?.sentence ?? 'The shortlist can’t be saved.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   button.setAttribute('aria-pressed', on);
   button.textContent = on ? '● listed' : 'list';
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
@@ -124,7 +124,7 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
   const stars = new FormData();
   stars.append('stars', document.getElementById('note-stars').value);
   const kept = await ask('POST', `${voices()}/${wantedVoice}/note`, form);
-  if (kept.status !== 200) { say(kept.body?.sentence ?? 'The note can’t be saved.'); return; }
+  if (kept.status !== 200) { say(kept.body.sentence); return; }
   await ask('POST', `${voices()}/${wantedVoice}/stars`, stars);
   noting.close();
   again();

@@ -76,7 +76,7 @@ async function hearTuned(voice, tuned) {
 async function keep() {
   const fields = { name: field('name').value, description: field('description').value, base: wanted.voice, ...values() };
   const { status, body } = await ask('POST', wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`, formOf(fields));
-  if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be kept.'; return; }
+  if (status !== 200) { field('flags').textContent = body.sentence; return; }
   tuning.close();
   describing.close();
   say(`${body.name} is kept.`);
@@ -85,7 +85,7 @@ async function keep() {
 
 async function remove() {
   const { status, body } = await ask('POST', `${voices()}/${wanted.voice}/remove`, new FormData());
-  if (status !== 200) { field('flags').textContent = body?.sentence ?? 'It can’t be removed.'; return; }
+  if (status !== 200) { field('flags').textContent = body.sentence; return; }
   tuning.close();
   say('Removed.');
   again();

@@ -245,7 +245,7 @@ async function render() {
 
 async function once() {
   const { status, body } = await ask('POST', `/projects/${project}/cues/${stage().dataset.cue}/more`, new FormData());
-  if (status !== 200) { say(body?.sentence ?? 'That did not work. Reload the page.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   render();
 }
 

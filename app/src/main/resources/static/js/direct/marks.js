@@ -4,7 +4,7 @@ import { ask, say, underHead } from '../app.js';
 
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');
-if (answer.status !== 200) underHead('no-marks', `Marks can’t be set now. ${answer.body?.sentence ?? ''} Reload the page when it does.`);
+if (answer.status !== 200) underHead('no-marks', `Marks can’t be set now. ${answer.body.sentence} Reload the page when it does.`);
 export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
 // from none upwards, and round
 function offered(id) {
@@ -106,7 +106,7 @@ export async function send(path, fields) {
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
   const { status, body } = await ask('POST', `${cue}${path}`, form);
-  if (status !== 200) { say(body?.sentence ?? 'That did not work. Reload the page.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   marks = body;
   changed('marks');
 }

@@ -33,7 +33,7 @@ function bindVoice(now, project, changed) {
     event.target.disabled = true;
     const { status, body } = await askPriced(`/projects/${project}/cast/audition`, { role: voice.dataset.role, voice: voice.value });
     event.target.disabled = false;
-    if (status !== 200) { say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press Try again to hear it.' : '')); return; }
+    if (status !== 200) { say(body.sentence + (status === 402 ? ' Press Try again to hear it.' : '')); return; }
     try { await player.play(body.sound); } catch (error) { say(error.message); }
   });
 }
@@ -77,7 +77,7 @@ export function bindPanel(now, project, reload) {
     form.append('role', event.currentTarget.dataset.role);
     form.append('version', event.currentTarget.dataset.version);
     const { status, body } = await ask('POST', `/projects/${project}/roles/rests`, form);
-    if (status !== 200) say(body?.sentence ?? 'That did not work. Reload the page.');
+    if (status !== 200) say(body.sentence);
     changed();
   });
   now.querySelectorAll('[data-like], [data-follow]').forEach(one => one.addEventListener('click', async () => {

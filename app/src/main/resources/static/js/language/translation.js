@@ -99,7 +99,7 @@ async function translate(agreed) {
       return;
     }
     agree.hidden = true;
-    if (status !== 200) { tell(body?.sentence ?? 'That did not work. Reload the page.'); await look(); return; }
+    if (status !== 200) { tell(body.sentence); await look(); return; }
     agreement = body.agreement;
     skipped.push(...body.skipped);
     said += body.said;

@@ -17,7 +17,7 @@ export function checkPanel(box, project, acts) {
     clearTimeout(again);
     wanted = true;
     const { status, body } = await ask('GET', `/projects/${project}/listen/check`);
-    if (status !== 200) { told.textContent = body?.sentence ?? 'The check can’t be made now.'; return; }
+    if (status !== 200) { told.textContent = body.sentence; return; }
     const all = body.checked === body.of;
     told.textContent = body.of === 0 ? 'Nothing is rendered yet.'
       : all ? (body.findings.length ? `${body.findings.length} found in ${takes(body.of)}.` : `Nothing found in ${takes(body.of)}.`)

@@ -19,7 +19,7 @@ export function historyPanel(box, project, acts) {
 
   async function load() {
     const { status, body } = await ask('GET', `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`);
-    if (status !== 200) { say(body?.sentence ?? 'The history can’t be read.'); return; }
+    if (status !== 200) { say(body.sentence); return; }
     const lines = body.filter(line => !kind.value || KINDS[kind.value].includes(line.what));
     list.replaceChildren(...(lines.length ? lines.map(item) : [element('li', 'soft', 'Nothing of this kind yet.')]));
   }
@@ -34,7 +34,7 @@ export function historyPanel(box, project, acts) {
 
   async function then(what, line, row) {
     const { status, body } = await ask('GET', `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`);
-    if (status !== 200) { say(body?.sentence ?? 'That can’t be shown.'); return; }
+    if (status !== 200) { say(body.sentence); return; }
     row.querySelector('.then')?.remove();
     const box = element('div', 'then');
     box.append(element('p', 'reading', body.words));

@@ -51,7 +51,7 @@ export function wholePanel(box, project, acts) {
   versions.addEventListener('change', async () => {
     if (!versions.value) { acts.version('', null); return; }
     const { status, body } = await ask('GET', `${address}/versions/${versions.value}`);
-    if (status !== 200) { say(body?.sentence ?? 'That version can’t be read.'); return; }
+    if (status !== 200) { say(body.sentence); return; }
     const count = Object.keys(body).length;
     box.querySelector('#version-told').replaceChildren(count === 0 ? 'No cue sounds otherwise there.' : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} otherwise there. `,
       ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []));

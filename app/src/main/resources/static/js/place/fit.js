@@ -45,7 +45,7 @@ export function fitDialog(dialog, address, applied) {
 
   async function preview() {
     const { status, body } = await ask('GET', `${address}/fit?${asked()}`);
-    if (status !== 200) { told.textContent = body?.sentence ?? 'That can’t be worked out now.'; return; }
+    if (status !== 200) { told.textContent = body.sentence; return; }
     const shown = body.filter(one => !only.length || only.includes(one.cue));
     rows.replaceChildren(...shown.map(row));
     dialog.querySelector('.scrolling').hidden = shown.length === 0;
@@ -62,7 +62,7 @@ export function fitDialog(dialog, address, applied) {
     asked().forEach((value, name) => form.append(name, value));
     ticked().forEach(cue => form.append('only', cue));
     const { status, body } = await ask('POST', `${address}/fit`, form);
-    if (status !== 200) { told.textContent = body?.sentence ?? 'That did not work. Reload the page.'; return; }
+    if (status !== 200) { told.textContent = body.sentence; return; }
     dialog.close();
     say(body.sentence);
     applied();

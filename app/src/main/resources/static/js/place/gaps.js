@@ -31,7 +31,7 @@ export function gapsDialog(dialog, address, changed) {
   async function preview() {
     const { status, body } = await ask('GET', `${address}/spare?${new URLSearchParams({ way: way.value, most: most.value })}`);
     apply.disabled = status !== 200 || body.gaps.length === 0;
-    if (status !== 200) { told.textContent = body?.sentence ?? 'That can’t be worked out now.'; return; }
+    if (status !== 200) { told.textContent = body.sentence; return; }
     const longest = body.gaps.reduce((all, gap) => Math.max(all, gap.after), 0);
     told.textContent = body.spare < 0.05 ? 'The programme runs as long as it shall.'
       : body.gaps.length === 0 ? `${body.spare.toFixed(1)} s to spare, and no gap that may grow.`

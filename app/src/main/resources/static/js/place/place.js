@@ -22,7 +22,7 @@ const form = fields => { const made = new FormData(); Object.entries(fields).for
 
 async function load() {
   const { status, body } = await ask('GET', `${address}/table`);
-  if (status !== 200) { say(body?.sentence ?? 'The timeline can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   table = body;
   rate = transport.frameRate();
   chosen ??= table.rows[0]?.id;

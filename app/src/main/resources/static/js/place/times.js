@@ -20,7 +20,7 @@ export function timesDialog(dialog, address, taken) {
     slots = status === 200 ? body.slots : [];
     const matched = slots.filter(slot => slot.cue).length;
     const moved = slots.filter(slot => slot.was).length;
-    told.textContent = status !== 200 ? body?.sentence ?? 'That can’t be read.'
+    told.textContent = status !== 200 ? body.sentence
       : `${body.format[0].toUpperCase()}${body.format.slice(1)}: ${slots.length} slot${slots.length === 1 ? '' : 's'}, ${matched} for a cue${moved ? `, ${moved} moved` : ''}.${body.guessed.length ? ` Understood as ${body.guessed.join('; ')}.` : ''}`;
     rows.closest('.scrolling').hidden = slots.length === 0;
     take.hidden = slots.length === 0;
@@ -45,7 +45,7 @@ export function timesDialog(dialog, address, taken) {
     const twice = slots.map(slot => slot.cue).filter((cue, i, all) => cue && all.indexOf(cue) !== i);
     if (twice.length) { told.textContent = 'A cue stands in one slot only: choose another one for the second.'; return; }
     const { status, body } = await ask('POST', `${address}/times/take`, { slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })) });
-    if (status !== 200) { told.textContent = body?.sentence ?? 'That did not work. Reload the page.'; return; }
+    if (status !== 200) { told.textContent = body.sentence; return; }
     dialog.close();
     say(body.sentence);
     taken();

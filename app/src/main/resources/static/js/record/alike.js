@@ -19,7 +19,7 @@ export function alike(project, role) {
     say('Voices say the same words and are measured…');
     const { status, body } = await ask('GET', `${address}?role=${encodeURIComponent(whose)}`);
     part('alike-go').disabled = false;
-    if (status !== 200) { say(body?.sentence ?? 'That did not work. Reload the page.'); return; }
+    if (status !== 200) { say(body.sentence); return; }
     say('');
     found = body.candidates;
     part('alike-person').textContent = `${whose}, as recorded (${Math.round(body.seconds)} s): ${body.person}`;

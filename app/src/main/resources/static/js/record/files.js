@@ -43,7 +43,7 @@ export function filesOf(project, { rows, role, done }) {
   async function many(file) {
     say(`${file.name} comes in…`);
     const { status, body } = await send(`${address}?name=${encodeURIComponent(file.name)}&role=${encodeURIComponent(role())}`, file);
-    if (status !== 200) { say(body?.sentence ?? 'It could not be read.'); return; }
+    if (status !== 200) { say(body.sentence); return; }
     say('Its words are looked for.');
     await look();
   }

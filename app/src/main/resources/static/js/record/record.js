@@ -28,7 +28,7 @@ const place = () => rows.findIndex(row => row.id === sheet?.id);
 
 async function list() {
   const { status, body } = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
-  if (status !== 200) { say(body?.sentence ?? 'The cues can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   rows = body;
   const done = rows.filter(row => row.said).length;
   page('toread-told').textContent = `${rows.length === 1 ? '1 cue' : `${rows.length} cues`} · ${done} recorded`;
@@ -52,7 +52,7 @@ async function open(id) {
   await voice.stop();
   player.stop();
   const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
-  if (status !== 200) { say(body?.sentence ?? 'The cue can’t be read.'); return; }
+  if (status !== 200) { say(body.sentence); return; }
   const another = sheet?.id !== body.id;
   sheet = body;
   transport.goTo(id);

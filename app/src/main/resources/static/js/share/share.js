@@ -23,7 +23,7 @@ const cue = () => shown.cues[at];
 function timesOf(one) {
   if (!words.has(one.take)) {
     words.set(one.take, ask('GET', `${here}/takes/${one.take}/words`).then(({ status, body }) => {
-      if (status !== 200) { words.delete(one.take); throw new Error(body?.sentence ?? 'This can’t be read along. Reload the page.'); }
+      if (status !== 200) { words.delete(one.take); throw new Error(body.sentence); }
       return body;
     }));
   }

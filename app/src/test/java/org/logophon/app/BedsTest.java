@@ -24,6 +24,7 @@ import org.logophon.core.sound.Decibels;
 import tools.jackson.databind.JsonNode;
 
 /** Sounds and beds: their lists, what lies under a programme, and what is delivered of it. */
+@RealSpeech
 class BedsTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(180);

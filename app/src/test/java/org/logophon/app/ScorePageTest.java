@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Marks on the score, by keyboard alone and by mouse. */
+@RealSpeech
 class ScorePageTest extends BrowserTest {
 
     private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for it.";

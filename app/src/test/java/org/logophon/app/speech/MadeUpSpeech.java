@@ -50,6 +50,8 @@ public final class MadeUpSpeech implements SpeechEngine {
     private static final double CONSONANT_SECONDS = 0.06;
     private static final double DIGIT_SECONDS = 0.2;
     private static final double REST_SECONDS = 0.1;
+    private static final double LOWEST_HERTZ = 75;
+    private static final double HIGHEST_HERTZ = 500;
     /** How much lower a sentence ends than it begins, as a share of its pitch. */
     private static final double FALL = 0.16;
 
@@ -107,8 +109,8 @@ public final class MadeUpSpeech implements SpeechEngine {
             Voice voice = request.voice();
             int spread = Math.floorMod(voice.engineVoice().hashCode(), 40);
             pace = request.paceFactor() * (0.85 + spread / 130.0);
-            hertz = (voice.gender() == Gender.FEMALE ? 170 + spread : 95 + spread)
-                    * Math.pow(2, request.semitones() / 12);
+            double own = voice.gender() == Gender.FEMALE ? 180 + spread : 110 + 0.75 * spread;
+            hertz = Math.max(LOWEST_HERTZ, Math.min(HIGHEST_HERTZ, own * Math.pow(2, request.semitones() / 12)));
             whispers = voice.whispers();
         }
 
