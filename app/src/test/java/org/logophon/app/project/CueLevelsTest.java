@@ -1,6 +1,7 @@
 package org.logophon.app.project;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Set;
@@ -82,7 +83,7 @@ class CueLevelsTest {
                 cue(new Direction(null, -2.0, -3.0, null), null),
                 VOICES);
         assertThat(levels.voice()).isEqualTo(RUFUS);
-        assertThat(levels.direction().paceFactor()).isEqualTo(0.9 * 0.8);
+        assertThat(levels.direction().paceFactor()).isCloseTo(0.72, within(1e-9));
         assertThat(levels.direction().semitones()).isEqualTo(-3);
         assertThat(levels.direction().loudnessDb()).isEqualTo(-3);
         assertThat(levels.pauses()).isEqualTo(RESTS);
