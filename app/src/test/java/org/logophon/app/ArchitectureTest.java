@@ -1,12 +1,15 @@
 package org.logophon.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import java.util.List;
 
 /** Dependencies point one way only. */
 @AnalyzeClasses(packages = "org.logophon", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -60,24 +63,50 @@ class ArchitectureTest {
             .resideInAPackage("com.sun.jna..");
 
     @ArchTest
-    static final ArchRule STEPS_MEET_ONLY_THROUGH_THE_STORE = noClasses()
-            .that()
-            .resideInAPackage("org.logophon.app.write..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("org.logophon.app.direct..", "org.logophon.app.deliver..", "org.logophon.app.shelf..");
+    static final ArchRule NO_STEP_KNOWS_A_STEP =
+            slices().matching("org.logophon.app.steps.(*)..").should().notDependOnEachOther();
 
+    /** The demo, which walks through all of it, stands beside them. */
     @ArchTest
-    static final ArchRule DIRECT_STANDS_ALONE = noClasses()
-            .that()
-            .resideInAPackage("org.logophon.app.direct..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("org.logophon.app.write..", "org.logophon.app.deliver..", "org.logophon.app.shelf..");
+    static final ArchRule STEPS_STAND_ON_SERVICES_AND_THOSE_ON_THE_PLATFORM = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("platform")
+            .definedBy("org.logophon.app.platform..")
+            .layer("services")
+            .definedBy("org.logophon.app.services..")
+            .layer("steps")
+            .definedBy("org.logophon.app.steps..")
+            .whereLayer("platform")
+            .mayOnlyBeAccessedByLayers("services", "steps")
+            .whereLayer("services")
+            .mayOnlyBeAccessedByLayers("steps")
+            .whereLayer("steps")
+            .mayNotBeAccessedByAnyLayer();
 
     @ArchTest
     static final ArchRule NO_CYCLES_IN_THE_CORE =
-            slices().matching("org.logophon.core.(*)..").should().beFreeOfCycles();
+            slices().matching("org.logophon.core.(**)").should().beFreeOfCycles();
+
+    /** Each knows those before it. */
+    private static final List<String> GROUPS =
+            List.of("input", "signal", "text", "direction", "voice", "review", "time", "delivery");
+
+    @ArchTest
+    static final ArchRule GROUPS_OF_THE_CORE_KNOW_THOSE_BEFORE_THEM = groups();
+
+    private static ArchRule groups() {
+        LayeredArchitecture order = layeredArchitecture().consideringOnlyDependenciesInLayers();
+        for (String group : GROUPS) {
+            order = order.layer(group).definedBy("org.logophon.core." + group + "..");
+        }
+        for (int i = 0; i < GROUPS.size(); i++) {
+            List<String> later = GROUPS.subList(i + 1, GROUPS.size());
+            order = later.isEmpty()
+                    ? order.whereLayer(GROUPS.get(i)).mayNotBeAccessedByAnyLayer()
+                    : order.whereLayer(GROUPS.get(i)).mayOnlyBeAccessedByLayers(later.toArray(String[]::new));
+        }
+        return order;
+    }
 
     @ArchTest
     static final ArchRule NO_CYCLES_BETWEEN_MODULES =
@@ -85,5 +114,5 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule NO_CYCLES_IN_THE_APPLICATION =
-            slices().matching("org.logophon.app.(*)..").should().beFreeOfCycles();
+            slices().matching("org.logophon.app.(*).(*)..").should().beFreeOfCycles();
 }

@@ -18,9 +18,9 @@ import javax.sound.sampled.AudioInputStream;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.UnsupportedAudioFileException;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.loudness.LoudnessMeter;
-import org.logophon.core.loudness.TruePeak;
-import org.logophon.core.sound.Decibels;
+import org.logophon.core.signal.loudness.LoudnessMeter;
+import org.logophon.core.signal.loudness.TruePeak;
+import org.logophon.core.signal.sound.Decibels;
 import tools.jackson.databind.JsonNode;
 
 /** Sounds and beds: their lists, what lies under a programme, and what is delivered of it. */

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.caption.Caption;
-import org.logophon.core.caption.Captions;
-import org.logophon.core.caption.WebVtt;
-import org.logophon.core.caption.WordCaptions;
-import org.logophon.core.finish.Clip.TimedWord;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.script.Words;
+import org.logophon.core.text.script.Words;
+import org.logophon.core.time.caption.Caption;
+import org.logophon.core.time.caption.Captions;
+import org.logophon.core.time.caption.WebVtt;
+import org.logophon.core.time.caption.WordCaptions;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.voice.finish.Clip.TimedWord;
 import tools.jackson.databind.JsonNode;
 
 /** WebVTT as Chromium's own parser takes it: every caption, its times, its voice, and its words one by one. */

@@ -8,7 +8,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.app.services.voices.VoiceMeasuring;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 

@@ -14,7 +14,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.logophon.app.voices.VoiceMeasuring;
+import org.logophon.app.services.voices.VoiceMeasuring;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;

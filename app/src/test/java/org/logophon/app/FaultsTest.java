@@ -16,10 +16,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Isolated;
 import org.logophon.app.FaultyHouse.Fault;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavReader;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavReader;
+import org.logophon.core.signal.wav.WavWriter;
 
 /**
  * While somebody writes, cues are rendered, a recording is sent and a delivery is built, again and again something dies, is

@@ -6,7 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.logophon.app.speech.MadeUpSpeech;
-import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechEngine;
 import org.logophon.speech.hired.HiredService;
 import org.logophon.standin.StandIn;
 import org.logophon.standin.Temper;

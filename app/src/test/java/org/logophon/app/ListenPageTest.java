@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.pitch.PitchMeter;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.pitch.PitchMeter;
+import org.logophon.core.signal.sound.Sound;
 import tools.jackson.databind.JsonNode;
 
 /** The Listen page, on the sound that really comes out of it. */

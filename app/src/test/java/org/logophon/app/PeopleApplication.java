@@ -54,7 +54,7 @@ abstract class PeopleApplication {
         @EventListener
         void read(ApplicationStartedEvent started) {
             LOGGED.start();
-            ((Logger) LoggerFactory.getLogger("org.logophon.app.people")).addAppender(LOGGED);
+            ((Logger) LoggerFactory.getLogger("org.logophon.app.platform.people")).addAppender(LOGGED);
         }
     }
 

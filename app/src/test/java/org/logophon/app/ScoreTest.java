@@ -254,14 +254,14 @@ class ScoreTest extends ApplicationTest {
                 .contains("<p>The crew<break time=\"300ms\"/> have <prosody rate=\"80%\">one tide</prosody> to");
         var whole = server.get(project + "/score.ssml");
         assertThat(whole.headers().firstValue("Content-Disposition").orElse("")).contains("as-ssml.ssml");
-        var read = org.logophon.core.ssml.SsmlReader.read(whole.body());
+        var read = org.logophon.core.direction.ssml.SsmlReader.read(whole.body());
         assertThat(read.cues())
-                .extracting(org.logophon.core.ssml.SsmlCue::text)
+                .extracting(org.logophon.core.direction.ssml.SsmlCue::text)
                 .containsExactly(LINE, "Under UV light.");
         assertThat(read.cues().get(1).readings())
                 .singleElement()
                 .satisfies(placed -> assertThat(placed.reading().said()).isEqualTo("ultra violet"));
-        assertThat(org.logophon.core.ssml.SsmlReader.read(
+        assertThat(org.logophon.core.direction.ssml.SsmlReader.read(
                                 server.get(project + "/score.ssml?scene=Land").body())
                         .cues())
                 .hasSize(1);

@@ -17,7 +17,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
-import org.logophon.app.project.SpeakingRates;
+import org.logophon.app.services.project.SpeakingRates;
 import org.logophon.speech.NativeVoices;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;

@@ -22,12 +22,17 @@ class SqlTest {
     static final Pattern WRITES =
             Pattern.compile("(?:insert into|delete from|(?<!for )update)\\s+([a-z_]+)(?=[\\s\"(])(?!\\s+set\\s*=)");
 
+    /** The slice in which something is: a storey and a package in it, as {@code services.project}; outside of them a package. */
+    static String slice(String name) {
+        return name.replaceAll("^((?:platform|services|steps)\\.\\w+|\\w+).*", "$1");
+    }
+
     /** Slices that write it, by table. */
     static Map<String, Set<String>> slicesByTable() {
         Map<String, Set<String>> slices = new TreeMap<>();
         try (Stream<Path> files = Files.walk(SOURCES)) {
             files.filter(file -> file.toString().endsWith(".java")).forEach(file -> {
-                String slice = SOURCES.relativize(file).getName(0).toString();
+                String slice = slice(SOURCES.relativize(file).toString().replace('/', '.'));
                 Matcher written = WRITES.matcher(read(file).replaceAll("(?m)^\\s*(?:\\*|//|/\\*).*$", ""));
                 while (written.find()) {
                     slices.computeIfAbsent(written.group(1), table -> new TreeSet<>())

@@ -3,9 +3,9 @@ package org.logophon.app;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
 
 /** A steady tone of 440 Hz as a WAV file. */
 final class ToneFile {

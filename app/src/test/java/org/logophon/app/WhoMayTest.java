@@ -116,7 +116,7 @@ class WhoMayTest extends PeopleApplication {
     /** Whoever adds a kind of part to an address says whose it is. */
     @Test
     void whatAnAddressOfAProjectNamesIsKnownAsItsPart() throws IOException {
-        String known = Files.readString(Path.of("src/main/java/org/logophon/app/project/ProjectParts.java"));
+        String known = Files.readString(Path.of("src/main/java/org/logophon/app/services/project/ProjectParts.java"));
         Set<String> unknown = new TreeSet<>();
         listed().values().stream()
                 .filter(pattern -> pattern.startsWith("/projects/{id}"))

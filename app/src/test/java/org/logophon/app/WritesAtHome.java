@@ -17,7 +17,7 @@ final class WritesAtHome {
     private static final String APPLICATION = "org.logophon.app.";
 
     /** Brings rows of all tables of a project in from its file. */
-    private static final String BRINGS_IN = "moving";
+    private static final String BRINGS_IN = "steps.transfer";
 
     private static final Map<String, Set<String>> SLICES = SqlTest.slicesByTable();
 
@@ -54,6 +54,6 @@ final class WritesAtHome {
                         .contains("test-classes"))
                 .map(type -> type.getName().substring(APPLICATION.length()))
                 .filter(name -> name.indexOf('.') > 0)
-                .map(name -> name.substring(0, name.indexOf('.')));
+                .map(SqlTest::slice);
     }
 }

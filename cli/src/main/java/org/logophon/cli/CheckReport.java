@@ -1,8 +1,8 @@
 package org.logophon.cli;
 
 import java.util.List;
-import org.logophon.core.proof.Finding;
-import org.logophon.core.proof.Suggestion;
+import org.logophon.core.review.proof.Finding;
+import org.logophon.core.review.proof.Suggestion;
 
 /** What {@code check --json} prints. */
 record CheckReport(List<FindingEntry> findings, List<String> warnings) {

@@ -2,8 +2,8 @@ package org.logophon.cli;
 
 import java.util.List;
 import java.util.Map;
-import org.logophon.core.render.SpeechFailed;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechFailed;
 import org.logophon.speech.hired.HiredService;
 
 /** The service of hired voices that the environment names, asked once. */

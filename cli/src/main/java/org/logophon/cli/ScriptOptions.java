@@ -15,10 +15,10 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.logophon.core.reading.ReadingList;
-import org.logophon.core.reading.ReadingsFile;
-import org.logophon.core.script.CueNumbers;
-import org.logophon.core.script.Splitting;
+import org.logophon.core.text.reading.ReadingList;
+import org.logophon.core.text.reading.ReadingsFile;
+import org.logophon.core.text.script.CueNumbers;
+import org.logophon.core.text.script.Splitting;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.speech.NativeVoices;
@@ -113,7 +113,7 @@ public final class ScriptOptions {
 
     /** @param warnings gets what could not be taken from the files */
     public ReadingList readings(List<String> warnings) throws IOException {
-        List<List<org.logophon.core.reading.Reading>> lists = new ArrayList<>();
+        List<List<org.logophon.core.text.reading.Reading>> lists = new ArrayList<>();
         for (Path file : readings) {
             if (Files.isDirectory(file)) {
                 throw new InputUnusable(file + " is a folder. --readings takes a list of readings, CSV or PLS 1.0.");

@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.logophon.core.timecode.FrameRate;
-import org.logophon.core.timecode.Timecode;
+import org.logophon.core.time.timecode.FrameRate;
+import org.logophon.core.time.timecode.Timecode;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -11,9 +11,9 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.core.recording.RecordingFigures;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.WavReader;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.WavReader;
+import org.logophon.core.voice.recording.RecordingFigures;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -67,8 +67,8 @@ class RecordingCommandsTest {
         }
         whole = folder.resolve("whole.wav");
         try (var out = Files.newOutputStream(whole)) {
-            org.logophon.core.wav.WavWriter.write(
-                    new Sound(all, rate), org.logophon.core.wav.SampleFormat.PCM_16, null, out);
+            org.logophon.core.signal.wav.WavWriter.write(
+                    new Sound(all, rate), org.logophon.core.signal.wav.SampleFormat.PCM_16, null, out);
         }
     }
 

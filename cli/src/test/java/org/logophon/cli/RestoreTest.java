@@ -11,8 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlReader;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlReader;
 
 /** {@code restore}: words, voice, readings and marks come back from the sound. */
 class RestoreTest {

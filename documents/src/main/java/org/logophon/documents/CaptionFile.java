@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.logophon.core.script.Slot;
+import org.logophon.core.text.script.Slot;
 
 /** SubRip captions and WebVTT (W3C Candidate Recommendation): each caption becomes a cue, its times a slot. */
 final class CaptionFile {

@@ -11,7 +11,7 @@ import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.logophon.core.script.Slot;
+import org.logophon.core.text.script.Slot;
 
 /** Tables with a row a cue: number, role, text, in and out by the names of their columns. Only the text is needed. */
 final class CsvFile {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import org.logophon.core.script.Script;
+import org.logophon.core.text.script.Script;
 
 /** Opens files as scripts: tells the format by what is in the file, and by its ending only among kinds of text. */
 public final class Documents {

@@ -13,8 +13,8 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.logophon.core.delivery.WholeFile;
-import org.logophon.core.digest.Sha256;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.digest.Sha256;
 
 /** A script that somebody put into a folder, and what is told of it beside it. */
 public record DroppedScript(Path file) {

@@ -1,8 +1,8 @@
 package org.logophon.documents;
 
 import java.util.List;
-import org.logophon.core.script.Slot;
-import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.text.script.Slot;
 
 /**
  * A document as the script it becomes.

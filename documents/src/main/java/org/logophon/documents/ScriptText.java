@@ -1,6 +1,6 @@
 package org.logophon.documents;
 
-import org.logophon.core.script.Script;
+import org.logophon.core.text.script.Script;
 
 /** Writes script text: headings, paragraphs, notes. */
 public final class ScriptText {

@@ -2,8 +2,8 @@ package org.logophon.documents;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlReader;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlReader;
 
 /**
  * SSML 1.1 (W3C Recommendation 2010): each {@code <p>} becomes a cue, a voice's name a role; what directs its words

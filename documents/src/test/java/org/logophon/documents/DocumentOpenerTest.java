@@ -18,7 +18,7 @@ import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.logophon.core.script.Script;
+import org.logophon.core.text.script.Script;
 
 /** Documents are opened in a process of their own, and what they are made to do stays there. */
 class DocumentOpenerTest {

@@ -22,9 +22,9 @@ import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.core.script.Script;
-import org.logophon.core.script.ScriptCue;
-import org.logophon.core.script.Slot;
+import org.logophon.core.text.script.Script;
+import org.logophon.core.text.script.ScriptCue;
+import org.logophon.core.text.script.Slot;
 
 class DocumentsTest {
 

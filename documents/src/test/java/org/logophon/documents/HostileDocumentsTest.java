@@ -15,7 +15,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.script.Script;
+import org.logophon.core.text.script.Script;
 
 /**
  * A document of every kind, damaged at random: each becomes a script or a sentence. Each run has a seed of its own; {@code

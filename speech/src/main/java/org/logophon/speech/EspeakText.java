@@ -1,8 +1,8 @@
 package org.logophon.speech;
 
 import java.util.stream.IntStream;
-import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.SpokenText;
+import org.logophon.core.voice.render.SpeechFailed;
+import org.logophon.core.voice.render.SpokenText;
 
 /**
  * A spoken text as espeak-ng takes it: IPA as mnemonics in double square brackets, which no script's own text can hold.

@@ -1,10 +1,10 @@
 package org.logophon.speech;
 
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.Utterance;
 import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.Utterance;
 import org.logophon.speech.worker.Frames;
 
 /** Festival beside worker processes. It changes the pace of a whole text; pitch is left to the signal. */

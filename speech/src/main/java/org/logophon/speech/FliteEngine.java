@@ -1,9 +1,9 @@
 package org.logophon.speech;
 
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.Utterance;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.Utterance;
 import org.logophon.speech.worker.Frames;
 
 /** Flite in worker processes. It changes the pace of a whole text; pitch is left to the signal. */

@@ -5,7 +5,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.CharsetEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
-import org.logophon.core.render.SpokenText;
+import org.logophon.core.voice.render.SpokenText;
 
 /**
  * A text for an engine that knows some characters alone: other letters lose their marks, other scripts are written in Latin

@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntUnaryOperator;
 import java.util.function.UnaryOperator;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.render.Utterance.PhonemeStart;
-import org.logophon.core.render.Utterance.WordStart;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.voice.render.Utterance;
+import org.logophon.core.voice.render.Utterance.PhonemeStart;
+import org.logophon.core.voice.render.Utterance.WordStart;
 import org.logophon.speech.worker.Frames;
 
 /** Reads what a worker spoke. */

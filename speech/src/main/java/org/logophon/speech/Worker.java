@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechFailed;
 import org.logophon.speech.worker.Frames;
 
 /** One running worker process. Used by one thread at a time. */

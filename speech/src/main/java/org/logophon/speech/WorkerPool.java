@@ -10,7 +10,7 @@ import org.apache.commons.pool2.PooledObject;
 import org.apache.commons.pool2.impl.DefaultPooledObject;
 import org.apache.commons.pool2.impl.GenericObjectPool;
 import org.apache.commons.pool2.impl.GenericObjectPoolConfig;
-import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechFailed;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

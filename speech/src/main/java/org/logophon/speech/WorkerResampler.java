@@ -1,7 +1,7 @@
 package org.logophon.speech;
 
-import org.logophon.core.sound.Resampler;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Resampler;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.speech.worker.Frames;
 
 /** Sample-rate conversion by libsoxr in a worker. */

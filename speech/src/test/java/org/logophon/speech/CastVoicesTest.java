@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.figures.Clearness;
-import org.logophon.core.figures.ClearnessTable;
-import org.logophon.core.figures.VoiceFigures;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Making;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.figures.Clearness;
+import org.logophon.core.voice.figures.ClearnessTable;
+import org.logophon.core.voice.figures.VoiceFigures;
 
 /** The people that ship: told apart by ear, and understood. */
 class CastVoicesTest {
@@ -51,8 +51,8 @@ class CastVoicesTest {
 
     @Test
     void noTwoAreTakenForOneAnother() {
-        Map<Voice, VoiceFigures> figures =
-                SharedSpeech.some(CAST).parallelStream().collect(Collectors.toMap(voice -> voice, SharedSpeech::figures));
+        Map<Voice, VoiceFigures> figures = SharedSpeech.some(CAST).parallelStream()
+                .collect(Collectors.toMap(voice -> voice, SharedSpeech::figures));
         List<String> alike = new ArrayList<>();
         for (Voice one : figures.keySet()) {
             for (Voice other : figures.keySet()) {

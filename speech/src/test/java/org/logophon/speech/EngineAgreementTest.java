@@ -10,16 +10,16 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.estimate.ReferenceTime;
-import org.logophon.core.form.EngineHabits;
-import org.logophon.core.reading.PronunciationKind;
-import org.logophon.core.reading.Reading;
-import org.logophon.core.reading.ReadingList;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
+import org.logophon.core.text.estimate.ReferenceTime;
+import org.logophon.core.text.normalization.EngineHabits;
+import org.logophon.core.text.reading.PronunciationKind;
+import org.logophon.core.text.reading.Reading;
+import org.logophon.core.text.reading.ReadingList;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
 
 /** What the core says of the engine, held against the engine: its habits, its times, its way with IPA. */
 class EngineAgreementTest {
@@ -35,7 +35,7 @@ class EngineAgreementTest {
         return NativeVoices.catalogue().find(id).orElseThrow();
     }
 
-    private static double seconds(String text, List<org.logophon.core.reading.Pronunciation> said, Voice voice) {
+    private static double seconds(String text, List<org.logophon.core.text.reading.Pronunciation> said, Voice voice) {
         return narrator.render(Recipe.of(text, said, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL))
                 .trimmed()
                 .sound()
@@ -155,10 +155,10 @@ class EngineAgreementTest {
     void ipaIsSpoken() {
         Voice voice = voice("isla");
         String text = "Here is Skerrow Head.";
-        List<org.logophon.core.reading.Pronunciation> ipa = new ReadingList(
+        List<org.logophon.core.text.reading.Pronunciation> ipa = new ReadingList(
                         List.of(List.of(new Reading("Skerrow", "ˈskɛɹəʊ", PronunciationKind.IPA, null, false))))
                 .said(text, "en-GB");
-        List<org.logophon.core.reading.Pronunciation> words =
+        List<org.logophon.core.text.reading.Pronunciation> words =
                 new ReadingList(List.of(List.of(Reading.words("Skerrow", "sparrow")))).said(text, "en-GB");
         double asIpa = seconds(text, ipa, voice);
         assertThat(asIpa).isCloseTo(seconds(text, words, voice), org.assertj.core.api.Assertions.within(0.15));
@@ -171,7 +171,7 @@ class EngineAgreementTest {
 
     @Test
     void aSignThatIsNoSoundIsASentence() {
-        List<org.logophon.core.reading.Pronunciation> odd = new ReadingList(
+        List<org.logophon.core.text.reading.Pronunciation> odd = new ReadingList(
                         List.of(List.of(new Reading("Skerrow", "sk☃", PronunciationKind.IPA, null, false))))
                 .said("Skerrow.", "en-GB");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> seconds("Skerrow.", odd, voice("isla")))

@@ -17,21 +17,21 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.pitch.PitchMeter;
-import org.logophon.core.pitch.PitchTrack;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.WordTime;
-import org.logophon.core.script.Words;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.signal.pitch.PitchMeter;
+import org.logophon.core.signal.pitch.PitchTrack;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.sound.SpeechSpan;
+import org.logophon.core.text.script.Words;
 import org.logophon.core.voice.FixedVoices;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.WordTime;
 
 class EspeakEngineTest {
 

@@ -16,15 +16,15 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.pitch.PitchMeter;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.signal.pitch.PitchMeter;
+import org.logophon.core.signal.sound.SpeechSpan;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
 
 /** Festival by pipe, under the same rules as the engines that are libraries. */
 class FestivalEngineTest {

@@ -13,18 +13,18 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.figures.MeasuringPassage;
-import org.logophon.core.figures.VoiceFigures;
-import org.logophon.core.figures.VoiceMeter;
-import org.logophon.core.prosody.Shape;
-import org.logophon.core.prosody.VoiceReshaper;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.script.Words;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.prosody.Shape;
+import org.logophon.core.signal.prosody.VoiceReshaper;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.text.script.Words;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.core.voice.figures.MeasuringPassage;
+import org.logophon.core.voice.figures.VoiceFigures;
+import org.logophon.core.voice.figures.VoiceMeter;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
 
 /** What is measured on the voices, against Praat. */
 class FiguresAgreementTest {

@@ -8,18 +8,18 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.place.Cuttable;
-import org.logophon.core.place.Fit;
-import org.logophon.core.place.Fitting;
-import org.logophon.core.place.TimedTake;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.script.Word;
-import org.logophon.core.script.Words;
+import org.logophon.core.text.script.Word;
+import org.logophon.core.text.script.Words;
+import org.logophon.core.time.place.Cuttable;
+import org.logophon.core.time.place.Fit;
+import org.logophon.core.time.place.Fitting;
+import org.logophon.core.time.place.TimedTake;
+import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechEngine;
 
 /** A cue that the preview says will fit its slot does, when it is rendered and measured. */
 class FitTest {

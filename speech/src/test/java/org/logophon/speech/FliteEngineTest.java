@@ -7,11 +7,11 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.signal.sound.SpeechSpan;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
 
 class FliteEngineTest {
 

@@ -7,13 +7,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.Mark;
-import org.logophon.core.reading.Pronunciation;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.OwnSounds;
-import org.logophon.core.render.Recipe;
+import org.logophon.core.direction.mark.Instruction;
+import org.logophon.core.direction.mark.Mark;
+import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.OwnSounds;
+import org.logophon.core.voice.render.Recipe;
 
 /** What words of other languages sound like, held against espeak-ng's own command. */
 class LanguageSoundsTest {

@@ -6,13 +6,13 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.pitch.PitchTrack;
-import org.logophon.core.recording.Likeness;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.pitch.PitchTrack;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.recording.Likeness;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
 
 /** A voice that measures like a person: the person is one of our voices, tuned so that none of the others is it. */
 class LikenessTest {

@@ -10,14 +10,14 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.core.align.LongCut;
-import org.logophon.core.recording.CueCutter;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.sound.SpeechSpan;
+import org.logophon.core.voice.align.LongCut;
+import org.logophon.core.voice.recording.CueCutter;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
 
 /**
  * A long recording is cut into its cues: a programme that is put together here, with room noise at 30 dB, coughs, cues that

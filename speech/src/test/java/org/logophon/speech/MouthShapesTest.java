@@ -9,15 +9,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.finish.Clip.TimedWord;
-import org.logophon.core.mouth.MouthShape;
-import org.logophon.core.mouth.MouthShapes;
-import org.logophon.core.mouth.Viseme;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechEngine;
+import org.logophon.core.time.viseme.MouthShape;
+import org.logophon.core.time.viseme.MouthShapes;
+import org.logophon.core.time.viseme.Viseme;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.finish.Clip.TimedWord;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechEngine;
 
 /** Shapes of the mouth against what Praat sees of the sound. */
 class MouthShapesTest {

@@ -10,9 +10,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
 
 /** Praat (Debian package praat) as the outside reference: phonetics has measured with it for thirty years. */
 final class Praat {

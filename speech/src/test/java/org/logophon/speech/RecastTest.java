@@ -15,23 +15,23 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.figures.Clearness;
-import org.logophon.core.figures.ClearnessPassage;
-import org.logophon.core.pitch.PitchMeter;
-import org.logophon.core.pitch.PitchTrack;
-import org.logophon.core.recording.HeldRecording;
-import org.logophon.core.recording.Recorded;
-import org.logophon.core.recording.RecordedEngine;
-import org.logophon.core.recording.RecordingHolder;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.pitch.PitchMeter;
+import org.logophon.core.signal.pitch.PitchTrack;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
 import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.voice.figures.Clearness;
+import org.logophon.core.voice.figures.ClearnessPassage;
+import org.logophon.core.voice.recording.HeldRecording;
+import org.logophon.core.voice.recording.Recorded;
+import org.logophon.core.voice.recording.RecordedEngine;
+import org.logophon.core.voice.recording.RecordingAligner;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.heard.Recogniser;
 
 /** A recording said by another voice: what is taken over of it, measured. One of our voices is the person who records. */
@@ -141,7 +141,7 @@ class RecastTest {
     @EnabledIfSystemProperty(named = "logophon.promises", matches = "true")
     void itIsNearlyAsClearAsTheVoice(String person, String voice) throws Exception {
         Speech own = said(person, ClearnessPassage.TEXT);
-        HeldRecording held = new RecordingHolder(SharedSpeech.ENGINES, NativeVoices::saying)
+        HeldRecording held = new RecordingAligner(SharedSpeech.ENGINES, NativeVoices::saying)
                 .hold(own.sound(), ClearnessPassage.TEXT, SpokenText.of(ClearnessPassage.TEXT), "en-GB");
         Speech recast = recast(
                 new Recorded(own.sound(), ClearnessPassage.TEXT, held.words(), held.phones()), voice, 100, 100, true);

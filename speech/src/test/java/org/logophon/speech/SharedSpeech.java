@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
-import org.logophon.core.figures.VoiceFigures;
-import org.logophon.core.figures.VoiceMeter;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.Utterance;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.figures.VoiceFigures;
+import org.logophon.core.voice.figures.VoiceMeter;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.Utterance;
 
 /** The engines that all tests share: worker processes are started once, and what was said once isn't said anew. */
 public final class SharedSpeech {

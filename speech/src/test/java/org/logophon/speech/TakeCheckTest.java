@@ -8,23 +8,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.check.TakeCheck;
-import org.logophon.core.check.TakeFinding;
-import org.logophon.core.check.TakeFinding.Kind;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.render.WordTime;
-import org.logophon.core.sound.Decibels;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.take.TakeOrigin;
+import org.logophon.core.signal.sound.Decibels;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.check.TakeCheck;
+import org.logophon.core.voice.check.TakeFinding;
+import org.logophon.core.voice.check.TakeFinding.Kind;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
+import org.logophon.core.voice.render.WordTime;
+import org.logophon.core.voice.take.TakeOrigin;
 
 /** Takes as they are pass; the same takes, spoiled on purpose, don't. */
 class TakeCheckTest {

@@ -9,21 +9,21 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.loudness.LoudnessMeter;
-import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.Mark;
-import org.logophon.core.mark.PauseDefaults;
-import org.logophon.core.mark.Score;
-import org.logophon.core.pitch.PitchTrack;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speaker;
-import org.logophon.core.render.Speakers;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.VoiceParts;
-import org.logophon.core.render.WordTime;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.direction.mark.Instruction;
+import org.logophon.core.direction.mark.Mark;
+import org.logophon.core.direction.mark.PauseDefaults;
+import org.logophon.core.direction.mark.Score;
+import org.logophon.core.signal.loudness.LoudnessMeter;
+import org.logophon.core.signal.pitch.PitchTrack;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speaker;
+import org.logophon.core.voice.render.Speakers;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.VoiceParts;
+import org.logophon.core.voice.render.WordTime;
 
 /** A quotation by another voice, of either engine: measured by Praat (pitch) and FFmpeg (silence). */
 class VoicesInACueTest {

@@ -12,19 +12,19 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.align.TimedEngine;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.render.Narrator;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.render.Utterance.WordStart;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.WavReader;
 import org.logophon.core.voice.Voice;
-import org.logophon.core.wav.WavReader;
+import org.logophon.core.voice.align.TimedEngine;
+import org.logophon.core.voice.render.Narrator;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
+import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
  * Word times that are found by alignment, held against the truth: engines' own times, which are hidden first, and a

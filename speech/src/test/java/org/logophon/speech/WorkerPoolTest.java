@@ -9,11 +9,11 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.worker.Frames;
 
 class WorkerPoolTest {

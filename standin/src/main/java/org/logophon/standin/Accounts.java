@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.YearMonth;
 import java.time.ZoneOffset;
-import org.logophon.core.digest.Sha256;
+import org.logophon.core.input.digest.Sha256;
 
 /**
  * What was spoken and charged, on disk: a request that comes again with its key gets its answer again and is charged

@@ -6,7 +6,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.logophon.core.input.StrangersXml;
-import org.logophon.core.reading.Pronunciation;
+import org.logophon.core.text.reading.Pronunciation;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -3,14 +3,14 @@ package org.logophon.app.speech;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.logophon.core.recording.RecordingHolder;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.recording.RecordingAligner;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
 import org.logophon.speech.NativeVoices;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -38,8 +38,8 @@ public final class MadeUpSpeech implements SpeechEngine {
         /** Made-up voices say a thing alike: two are as good as many. */
         @Bean
         @Primary
-        RecordingHolder madeUpHolder(SpeechEngine engine) {
-            return new RecordingHolder(
+        RecordingAligner madeUpHolder(SpeechEngine engine) {
+            return new RecordingAligner(
                     engine,
                     language -> NativeVoices.saying(language).stream().limit(2).toList());
         }

@@ -7,14 +7,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.logophon.cli.InputUnusable;
-import org.logophon.core.coding.LossyFile;
-import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.coding.Tags;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.BroadcastExtension;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.wav.BroadcastExtension;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
+import org.logophon.core.time.coding.LossyFile;
+import org.logophon.core.time.coding.SoundFormat;
+import org.logophon.core.time.coding.Tags;
 import org.logophon.speech.coding.FfmpegCoder;
 
 /** Hours of narration delivered: by a running application as WAV, and coded as MP3 against a process of FFmpeg for each clip. */

@@ -1,12 +1,12 @@
 package org.logophon.cli.bench;
 
 import java.util.List;
-import org.logophon.core.align.WordAligner;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.align.WordAligner;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;

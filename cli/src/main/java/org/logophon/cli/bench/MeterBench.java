@@ -7,8 +7,8 @@ import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.logophon.core.loudness.LoudnessMeter;
-import org.logophon.core.loudness.TruePeak;
+import org.logophon.core.signal.loudness.LoudnessMeter;
+import org.logophon.core.signal.loudness.TruePeak;
 
 /** Loudness and true peak of an hour of speech, streamed from a file. */
 final class MeterBench {

@@ -2,17 +2,17 @@ package org.logophon.cli.bench;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.place.Fit;
-import org.logophon.core.place.Fit.Spoken;
-import org.logophon.core.place.PlaceCheck;
-import org.logophon.core.place.PlaceCheck.PlacedCue;
-import org.logophon.core.programme.Placement;
-import org.logophon.core.programme.Placement.Anchor;
-import org.logophon.core.programme.Placement.InSlot;
-import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.Programme.Entry;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.timecode.FrameRate;
+import org.logophon.core.time.place.Fit;
+import org.logophon.core.time.place.Fit.Spoken;
+import org.logophon.core.time.place.PlaceCheck;
+import org.logophon.core.time.place.PlaceCheck.PlacedCue;
+import org.logophon.core.time.programme.Placement;
+import org.logophon.core.time.programme.Placement.Anchor;
+import org.logophon.core.time.programme.Placement.InSlot;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.time.programme.Programme.Entry;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.time.timecode.FrameRate;
 
 /** Placing, checking and fitting a long programme. */
 final class PlaceBench {

@@ -3,16 +3,16 @@ package org.logophon.cli.bench;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
-import org.logophon.core.estimate.ReferenceTime;
-import org.logophon.core.proof.CueToProof;
-import org.logophon.core.proof.DetectedLanguage;
-import org.logophon.core.proof.Proof;
-import org.logophon.core.reading.ReadingList;
-import org.logophon.core.script.CueNumbers;
-import org.logophon.core.script.HandCuts;
-import org.logophon.core.script.Script;
-import org.logophon.core.script.ScriptCue;
-import org.logophon.core.script.Splitting;
+import org.logophon.core.review.proof.CueToProof;
+import org.logophon.core.review.proof.DetectedLanguage;
+import org.logophon.core.review.proof.Proof;
+import org.logophon.core.text.estimate.ReferenceTime;
+import org.logophon.core.text.reading.ReadingList;
+import org.logophon.core.text.script.CueNumbers;
+import org.logophon.core.text.script.HandCuts;
+import org.logophon.core.text.script.Script;
+import org.logophon.core.text.script.ScriptCue;
+import org.logophon.core.text.script.Splitting;
 
 /** A script of 100,000 words, in a process that has just read its word lists: split, number, estimate, proof. */
 final class ScriptBench {

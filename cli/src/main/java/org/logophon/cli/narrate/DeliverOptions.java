@@ -9,17 +9,17 @@ import java.util.List;
 import java.util.Set;
 import org.logophon.cli.InputUnusable;
 import org.logophon.cli.UnusableOption;
-import org.logophon.core.bed.Bed;
-import org.logophon.core.coding.SoundFormat;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Manifest;
 import org.logophon.core.delivery.Part;
-import org.logophon.core.delivery.Wishes;
 import org.logophon.core.delivery.part.BedPart;
 import org.logophon.core.delivery.part.CaptionsPart;
 import org.logophon.core.delivery.part.ClipsPart;
 import org.logophon.core.delivery.part.Parts;
 import org.logophon.core.delivery.part.PiecesPart;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.time.bed.Bed;
+import org.logophon.core.time.coding.SoundFormat;
 import picocli.CommandLine.Option;
 
 /** What is delivered, and how. */
@@ -84,7 +84,7 @@ final class DeliverOptions {
      * @param title empty for none
      * @param bed   null for none
      */
-    record Deliver(List<Part> parts, Wishes wishes, Manifest since, String title, BedFile bed) {}
+    record Deliver(List<Part> parts, DeliveryOptions wishes, Manifest since, String title, BedFile bed) {}
 
     /** A sound file that lies under the whole programme. */
     record BedFile(Path file, Bed.Settings settings) {}
@@ -126,7 +126,7 @@ final class DeliverOptions {
             return null;
         }
         try {
-            int minutes = Wishes.USUAL.minutes();
+            int minutes = DeliveryOptions.USUAL.minutes();
             List<Part> chosen = new ArrayList<>();
             for (String wish : parts) {
                 String name = wish.strip();
@@ -146,7 +146,7 @@ final class DeliverOptions {
                     bits == null ? SoundFormat.USUAL.bits() : bits);
             return new Deliver(
                     chosen,
-                    new Wishes(
+                    new DeliveryOptions(
                             sound,
                             kinds(),
                             minutes,
@@ -170,7 +170,7 @@ final class DeliverOptions {
 
     private Set<String> kinds() {
         if (captions == null) {
-            return Wishes.USUAL.captions();
+            return DeliveryOptions.USUAL.captions();
         }
         Set<String> kinds = new LinkedHashSet<>();
         for (String kind : captions) {

@@ -3,8 +3,8 @@ package org.logophon.cli.narrate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.Speech;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.Speech;
 
 /** What was spoken before, by its recipe, while there is room for it: who says the same again needs no engine. */
 final class KeptSpeech {

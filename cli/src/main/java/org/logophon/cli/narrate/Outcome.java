@@ -12,10 +12,10 @@ import org.logophon.cli.narrate.NarrationReport.InPicture;
 import org.logophon.cli.narrate.NarrationReport.PlaceEntry;
 import org.logophon.cli.narrate.NarrationReport.WordEntry;
 import org.logophon.core.delivery.DeliveredClip;
-import org.logophon.core.finish.Clip;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.ssml.SsmlCue.NamedPlace;
+import org.logophon.core.direction.ssml.SsmlCue.NamedPlace;
+import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.finish.Clip;
 import org.logophon.speech.hired.Charges;
 
 /** What was made and what went wrong, for the report. */

@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.function.Supplier;
 import org.logophon.cli.UnusableOption;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.picture.PictureTimes;
-import org.logophon.core.picture.PictureTimes.PictureSlot;
-import org.logophon.core.timecode.FrameRate;
-import org.logophon.core.timecode.Timecode;
+import org.logophon.core.time.picture.PictureTimes;
+import org.logophon.core.time.picture.PictureTimes.PictureSlot;
+import org.logophon.core.time.timecode.FrameRate;
+import org.logophon.core.time.timecode.Timecode;
 import picocli.CommandLine.Option;
 
 /** The picture that clips are placed to. */

@@ -3,16 +3,16 @@ package org.logophon.cli.narrate;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.cli.narrate.PictureOptions.Picture;
-import org.logophon.core.picture.PictureTimes.PictureSlot;
-import org.logophon.core.picture.SlotMatch;
-import org.logophon.core.place.PlaceCheck;
-import org.logophon.core.place.PlaceCheck.PlacedCue;
-import org.logophon.core.place.PlaceFinding;
-import org.logophon.core.programme.Placement;
-import org.logophon.core.programme.Placement.Anchor;
-import org.logophon.core.programme.Placement.InSlot;
-import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.SampleCount;
+import org.logophon.core.time.picture.PictureTimes.PictureSlot;
+import org.logophon.core.time.picture.SlotMatch;
+import org.logophon.core.time.place.PlaceCheck;
+import org.logophon.core.time.place.PlaceCheck.PlacedCue;
+import org.logophon.core.time.place.PlaceFinding;
+import org.logophon.core.time.programme.Placement;
+import org.logophon.core.time.programme.Placement.Anchor;
+import org.logophon.core.time.programme.Placement.InSlot;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.time.programme.SampleCount;
 
 /** Slots of the picture for the cues of one script, and what they say of the clips. */
 final class Placing {

@@ -3,12 +3,12 @@ package org.logophon.cli.recording;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.cli.ScriptFile;
-import org.logophon.core.align.LongCut;
-import org.logophon.core.recording.CueCutter;
-import org.logophon.core.recording.HeldRecording;
-import org.logophon.core.recording.RecordingHolder;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.voice.align.LongCut;
+import org.logophon.core.voice.recording.CueCutter;
+import org.logophon.core.voice.recording.HeldRecording;
+import org.logophon.core.voice.recording.RecordingAligner;
+import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
@@ -27,7 +27,7 @@ final class HeldScript {
         List<String> texts =
                 script.script().cues().stream().map(cue -> cue.text()).toList();
         Engines engines = new Engines(pool);
-        RecordingHolder holder = new RecordingHolder(engines, NativeVoices::saying);
+        RecordingAligner holder = new RecordingAligner(engines, NativeVoices::saying);
         List<LongCut.Said> said = texts.size() == 1
                 ? List.of(new LongCut.Said(
                         0,

@@ -9,13 +9,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.logophon.cli.InputUnusable;
-import org.logophon.core.recording.Activity;
-import org.logophon.core.recording.HeldRecording;
-import org.logophon.core.recording.RecordingHolder;
-import org.logophon.core.render.Measurement;
-import org.logophon.core.render.Speech;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.voice.recording.Activity;
+import org.logophon.core.voice.recording.HeldRecording;
+import org.logophon.core.voice.recording.RecordingAligner;
+import org.logophon.core.voice.render.Measurement;
+import org.logophon.core.voice.render.Speech;
+import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
@@ -26,7 +26,7 @@ public final class RecordedCues {
     private static final double AROUND_SECONDS = 0.15;
 
     private final List<Path> files;
-    private final RecordingHolder holder;
+    private final RecordingAligner holder;
     private final PrintWriter told;
 
     /**
@@ -35,7 +35,7 @@ public final class RecordedCues {
      */
     public RecordedCues(Path folder, WorkerPool pool, PrintWriter told) throws IOException {
         this.told = told;
-        this.holder = new RecordingHolder(new Engines(pool), NativeVoices::saying);
+        this.holder = new RecordingAligner(new Engines(pool), NativeVoices::saying);
         if (!Files.isDirectory(folder)) {
             throw new InputUnusable(folder + " is no folder. Name one with a recording a cue, as 030.wav.");
         }

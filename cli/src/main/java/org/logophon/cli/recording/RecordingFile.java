@@ -5,13 +5,13 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.logophon.cli.InputUnusable;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.coding.FloatFile;
 import org.logophon.core.delivery.WholeFile;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.time.coding.FloatFile;
 import org.logophon.speech.coding.FfmpegCoder;
 
 /** A file of any sound that is read, as bare samples in a file of its own while it is worked on. */

@@ -3,11 +3,11 @@ package org.logophon.core.delivery;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.time.LocalDateTime;
-import org.logophon.core.finish.Clip;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.wav.BroadcastExtension;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.wav.BroadcastExtension;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.voice.finish.Clip;
 
 /** A clip as it is delivered: Broadcast Wave, 24 bit, with its cue's number and text and its place in the programme. */
 public final class ClipFile {

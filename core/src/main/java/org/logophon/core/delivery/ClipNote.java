@@ -9,11 +9,11 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlReader;
+import org.logophon.core.direction.ssml.SsmlWriter;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.StrangersXml;
-import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlReader;
-import org.logophon.core.ssml.SsmlWriter;
 
 /**
  * What a clip carries of its cue, so that the words can be had back from the sound: a small XML document around SSML. In WAV it

@@ -3,9 +3,9 @@ package org.logophon.core.delivery;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import org.logophon.core.coding.Coder;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.wav.Axml;
+import org.logophon.core.signal.wav.Axml;
+import org.logophon.core.time.coding.Coder;
 
 /** Reads what a delivered clip carries of its cue, whatever its format. */
 public final class ClipReading {

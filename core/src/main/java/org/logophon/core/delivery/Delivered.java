@@ -1,11 +1,11 @@
 package org.logophon.core.delivery;
 
 import java.util.List;
-import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.reading.Reading;
-import org.logophon.core.timecode.FrameRate;
-import org.logophon.core.timecode.Timecode;
+import org.logophon.core.text.reading.Reading;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.time.timecode.FrameRate;
+import org.logophon.core.time.timecode.Timecode;
 
 /**
  * What is delivered: a programme of clips, and what is known of the whole.

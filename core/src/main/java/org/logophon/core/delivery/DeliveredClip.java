@@ -1,14 +1,14 @@
 package org.logophon.core.delivery;
 
 import java.util.List;
-import org.logophon.core.finish.Clip;
-import org.logophon.core.loudness.Loudness;
-import org.logophon.core.render.Phone;
-import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.signal.loudness.Loudness;
+import org.logophon.core.voice.finish.Clip;
+import org.logophon.core.voice.render.Phone;
 
 /**
  * What a delivery tells of a clip: whose cue it is, in which file it lies, and how it measures. Where it stands in time, the
- * {@linkplain org.logophon.core.programme.Programme programme} knows.
+ * {@linkplain org.logophon.core.time.programme.Programme programme} knows.
  *
  * @param file    path in the delivery
  * @param voice   its name

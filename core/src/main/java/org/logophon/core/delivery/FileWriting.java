@@ -8,9 +8,9 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Optional;
-import org.logophon.core.digest.Sha256;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.wav.WavFile;
+import org.logophon.core.input.digest.Sha256;
+import org.logophon.core.signal.wav.WavFile;
+import org.logophon.core.time.programme.Programme.PlacedClip;
 
 /** Writes a file of a delivery, and tells what was written. */
 public final class FileWriting {

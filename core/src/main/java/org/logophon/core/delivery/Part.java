@@ -12,5 +12,5 @@ public interface Part {
     String label();
 
     /** Names are settled at once; what is in a file is made when it is written. */
-    List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds);
+    List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds);
 }

@@ -4,16 +4,16 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.logophon.core.coding.LossyFile;
-import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.coding.Tags;
-import org.logophon.core.finish.FinishSettings;
-import org.logophon.core.finish.Levelled;
-import org.logophon.core.sound.ConvertedSource;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.BroadcastExtension;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.signal.sound.ConvertedSource;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.wav.BroadcastExtension;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavWriter;
+import org.logophon.core.time.coding.LossyFile;
+import org.logophon.core.time.coding.SoundFormat;
+import org.logophon.core.time.coding.Tags;
+import org.logophon.core.voice.finish.FinishSettings;
+import org.logophon.core.voice.finish.Levelled;
 
 /** Writes a sound in a wished format: WAV by this core, all others by the coder. */
 public final class SoundFile {

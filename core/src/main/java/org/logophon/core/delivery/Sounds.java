@@ -1,10 +1,10 @@
 package org.logophon.core.delivery;
 
 import java.time.LocalDateTime;
-import org.logophon.core.coding.Coder;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.sound.Resampler;
-import org.logophon.core.sound.SoundSource;
+import org.logophon.core.signal.sound.Resampler;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.time.coding.Coder;
+import org.logophon.core.time.programme.SampleCount;
 
 /** The sound of a delivery's clips, and what codes it. */
 public interface Sounds {

@@ -7,7 +7,7 @@ import com.ibm.icu.util.MeasureUnit;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.programme.SampleCount;
+import org.logophon.core.time.programme.SampleCount;
 
 /** What is said before a programme: its title, and how long it runs (units by CLDR). */
 public final class SpokenTitle {

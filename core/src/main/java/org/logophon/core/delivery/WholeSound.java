@@ -3,16 +3,16 @@ package org.logophon.core.delivery;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import org.logophon.core.bed.Underlaid;
-import org.logophon.core.coding.ProgrammeSource;
-import org.logophon.core.coding.Tags;
-import org.logophon.core.coding.Tags.Chapter;
-import org.logophon.core.finish.FinishSettings;
-import org.logophon.core.finish.PaddedSource;
-import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.sound.SoundSource;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.time.bed.VoiceWithBed;
+import org.logophon.core.time.coding.ProgrammeSource;
+import org.logophon.core.time.coding.Tags;
+import org.logophon.core.time.coding.Tags.Chapter;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.voice.finish.FinishSettings;
+import org.logophon.core.voice.finish.PaddedSource;
 
 /**
  * A delivery's programme as one sound with what lies under it, from where a title may be spoken before it to its end.
@@ -33,12 +33,13 @@ public record WholeSound(Programme<DeliveredClip> programme, SoundSource source)
             return new WholeSound(programme, voice);
         }
         long later = before == null ? 0 : before.length() + Sounds.BEFORE_GAP.samples();
-        return new WholeSound(programme, Underlaid.mix(voice, later == 0 ? layer : new PaddedSource(layer, later, 0)));
+        return new WholeSound(
+                programme, VoiceWithBed.mix(voice, later == 0 ? layer : new PaddedSource(layer, later, 0)));
     }
 
     /** Sounds and beds alone, from the programme's start, as they are beside its voices. */
     public static SoundSource layer(Delivered delivered, Sounds sounds) {
-        return Underlaid.alone(
+        return VoiceWithBed.alone(
                 new ProgrammeSource<>(delivered.programme(), sounds::clip, FinishSettings.RATE), sounds.layer());
     }
 

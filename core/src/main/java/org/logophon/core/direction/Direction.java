@@ -1,8 +1,8 @@
 package org.logophon.core.direction;
 
-import org.logophon.core.effect.Effect;
+import org.logophon.core.direction.style.Style;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.style.Style;
+import org.logophon.core.signal.effect.Effect;
 
 /**
  * What a project, a role or a cue says about how it is spoken. A null says nothing at this level.

@@ -1,8 +1,8 @@
 package org.logophon.core.direction;
 
 import java.util.Arrays;
-import org.logophon.core.effect.Effect;
-import org.logophon.core.style.Style;
+import org.logophon.core.direction.style.Style;
+import org.logophon.core.signal.effect.Effect;
 
 /**
  * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause, effect and style win.

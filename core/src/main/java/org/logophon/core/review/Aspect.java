@@ -4,17 +4,17 @@ import java.util.function.Function;
 
 /** What of a cue can have changed since it was heard. */
 public enum Aspect {
-    WORDS("words", Heard::words),
-    READINGS("reading", Heard::readings),
-    DIRECTION("direction", Heard::direction),
-    VOICE("voice", Heard::voice),
-    LOUDNESS("loudness", Heard::loudness),
-    TAKE("take", Heard::take);
+    WORDS("words", ApprovalState::words),
+    READINGS("reading", ApprovalState::readings),
+    DIRECTION("direction", ApprovalState::direction),
+    VOICE("voice", ApprovalState::voice),
+    LOUDNESS("loudness", ApprovalState::loudness),
+    TAKE("take", ApprovalState::take);
 
     private final String label;
-    private final Function<Heard, String> part;
+    private final Function<ApprovalState, String> part;
 
-    Aspect(String label, Function<Heard, String> part) {
+    Aspect(String label, Function<ApprovalState, String> part) {
         this.label = label;
         this.part = part;
     }
@@ -24,7 +24,7 @@ public enum Aspect {
         return label;
     }
 
-    String of(Heard heard) {
+    String of(ApprovalState heard) {
         return part.apply(heard);
     }
 }

@@ -2,9 +2,9 @@ package org.logophon.core.review;
 
 import java.util.List;
 import java.util.Optional;
-import org.logophon.core.script.TextDiff;
-import org.logophon.core.script.Word;
-import org.logophon.core.script.Words;
+import org.logophon.core.text.script.TextDiff;
+import org.logophon.core.text.script.Word;
+import org.logophon.core.text.script.Words;
 
 /**
  * The word that a note stands on, and the text that it was found in.

@@ -3,7 +3,7 @@ package org.logophon.core.voice;
 import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.direction.Dial;
-import org.logophon.core.effect.Effect;
+import org.logophon.core.signal.effect.Effect;
 
 /**
  * What makes a house voice of a base voice.

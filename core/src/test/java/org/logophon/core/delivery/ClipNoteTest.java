@@ -8,14 +8,14 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.mark.Instruction;
+import org.logophon.core.direction.mark.Mark;
+import org.logophon.core.direction.mark.Marks;
+import org.logophon.core.direction.ssml.SsmlCue;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.mark.Instruction;
-import org.logophon.core.mark.Mark;
-import org.logophon.core.mark.Marks;
-import org.logophon.core.reading.PlacedReading;
-import org.logophon.core.reading.PronunciationKind;
-import org.logophon.core.reading.Reading;
-import org.logophon.core.ssml.SsmlCue;
+import org.logophon.core.text.reading.PlacedReading;
+import org.logophon.core.text.reading.PronunciationKind;
+import org.logophon.core.text.reading.Reading;
 
 /** What a clip carries of its cue. */
 class ClipNoteTest {

@@ -18,10 +18,10 @@ import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.ProcessorTime;
 import org.logophon.core.delivery.part.SheetPart;
-import org.logophon.core.loudness.Loudness;
-import org.logophon.core.programme.Programme;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.timecode.FrameRate;
+import org.logophon.core.signal.loudness.Loudness;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.time.timecode.FrameRate;
 
 class DeliveryFilesTest {
 

@@ -15,8 +15,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.logophon.core.delivery.FolderWriter.Written;
-import org.logophon.core.digest.Sha256;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.digest.Sha256;
 
 /** A folder that an editor has linked: old files or new ones, never halves, and nobody else's touched. */
 class FolderWriterTest {

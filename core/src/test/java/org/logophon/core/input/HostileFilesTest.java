@@ -17,14 +17,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.logophon.core.delivery.Manifest;
-import org.logophon.core.picture.PictureTimes;
-import org.logophon.core.reading.ReadingsFile;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.ssml.SsmlReader;
-import org.logophon.core.timecode.FrameRate;
-import org.logophon.core.wav.SampleFormat;
-import org.logophon.core.wav.WavReader;
-import org.logophon.core.wav.WavWriter;
+import org.logophon.core.direction.ssml.SsmlReader;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.signal.wav.WavReader;
+import org.logophon.core.signal.wav.WavWriter;
+import org.logophon.core.text.reading.ReadingsFile;
+import org.logophon.core.time.picture.PictureTimes;
+import org.logophon.core.time.timecode.FrameRate;
 
 /**
  * Files that people bring in and that the core reads itself, damaged: each is read, or refused with a sentence, in little

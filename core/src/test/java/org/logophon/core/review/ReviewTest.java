@@ -5,23 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.digest.Sha256;
 import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.effect.Effect;
-import org.logophon.core.render.Recipe;
+import org.logophon.core.input.digest.Sha256;
+import org.logophon.core.signal.effect.Effect;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Recipe;
 
 class ReviewTest {
 
-    private static Heard heard(String words, String direction, String take, String loudness) {
-        return new Heard(words, "isla", direction, "", take, loudness);
+    private static ApprovalState heard(String words, String direction, String take, String loudness) {
+        return new ApprovalState(words, "isla", direction, "", take, loudness);
     }
 
     @Test
     void anotherTakeIsToldAloneWhereNothingElseHasChanged() {
-        Heard then = heard("a", "1", "T1", "-19");
+        ApprovalState then = heard("a", "1", "T1", "-19");
         assertThat(then.changed(then)).isEmpty();
         assertThat(then.changed(heard("a", "1", "T2", "-19"))).containsExactly(Aspect.TAKE);
         assertThat(then.changed(heard("b", "1", "T2", "-19"))).containsExactly(Aspect.WORDS);
@@ -37,7 +37,7 @@ class ReviewTest {
         Voice voice = new Voice("isla", "Isla", "en-GB", "English", "", Gender.FEMALE, "e", "v", Set.of())
                 .tuned("mine", "Mine", "", new Tuning(100, 0, 100, 0, Effect.HALL, 50));
         Recipe recipe = Recipe.of("Fog.", voice, "1", ResolvedDirection.NEUTRAL);
-        assertThat(Heard.of("Fog.", recipe, "T1", -19.0, 0).voice())
+        assertThat(ApprovalState.of("Fog.", recipe, "T1", -19.0, 0).voice())
                 .isEqualTo("isla " + Sha256.hex(voice.tuning().toString()).substring(0, 16));
         assertThat(voice.tuning().toString()).doesNotContain("@").contains("HALL");
     }

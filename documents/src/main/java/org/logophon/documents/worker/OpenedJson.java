@@ -1,6 +1,6 @@
 package org.logophon.documents.worker;
 
-import org.logophon.core.mark.Instruction;
+import org.logophon.core.direction.mark.Instruction;
 import org.logophon.documents.OpenedDocument;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;

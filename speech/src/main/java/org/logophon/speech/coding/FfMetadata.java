@@ -1,6 +1,6 @@
 package org.logophon.speech.coding;
 
-import org.logophon.core.coding.Tags;
+import org.logophon.core.time.coding.Tags;
 
 /** Tags and chapters as FFmpeg reads them: its documented metadata format, version 1. */
 final class FfMetadata {

@@ -13,14 +13,14 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.recording.Activity;
-import org.logophon.core.recording.Cleaning;
-import org.logophon.core.recording.Gaps;
-import org.logophon.core.recording.SoundCleaner;
-import org.logophon.core.sound.Decibels;
-import org.logophon.core.sound.Sound;
-import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.signal.sound.Decibels;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.voice.recording.Activity;
+import org.logophon.core.voice.recording.Cleaning;
+import org.logophon.core.voice.recording.Gaps;
+import org.logophon.core.voice.recording.SoundCleaner;
 
 /**
  * Cleans by FFmpeg's filters (Debian's), each process with a limit on its time. How much the noise falls is measured, and

@@ -16,12 +16,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import org.logophon.core.coding.Coder;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.coding.Tags;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.SampleFormat;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.wav.SampleFormat;
+import org.logophon.core.time.coding.Coder;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.time.coding.SoundFormat;
+import org.logophon.core.time.coding.Tags;
 
 /**
  * FFmpeg (Debian's), which is given samples and gives files, and the other way round. It sees no file but those that are named

@@ -10,8 +10,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.recording.HeardWord;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.voice.recording.HeardWord;
 
 /** Debian's pocketsphinx with its model of US English: it was made for people, and knows nothing of our voices. */
 public final class Recogniser {

@@ -1,8 +1,8 @@
 package org.logophon.speech.hired;
 
 import java.util.Optional;
-import org.logophon.core.render.Utterance;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Utterance;
 
 /**
  * Hears of what is charged, and may keep what was paid for. Implementations are safe for use by several threads. A key
@@ -14,7 +14,7 @@ public interface Charges {
      * Before a request that will be charged, unless it was before.
      *
      * @param agreement id under which somebody has agreed to pay; null when nobody has
-     * @throws org.logophon.core.render.SpeechFailed with a sentence when it may not be paid
+     * @throws org.logophon.core.voice.render.SpeechFailed with a sentence when it may not be paid
      */
     void asked(String key, Voice voice, int characters, String agreement);
 

@@ -1,12 +1,12 @@
 package org.logophon.speech.hired;
 
 import java.util.List;
-import org.logophon.core.digest.Sha256;
-import org.logophon.core.render.PiecewiseEngine;
-import org.logophon.core.render.Recipe;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.VoicePart;
+import org.logophon.core.input.digest.Sha256;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.PiecewiseEngine;
+import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.VoicePart;
 
 /**
  * What a service is asked and charges for.

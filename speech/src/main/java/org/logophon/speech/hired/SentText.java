@@ -1,6 +1,6 @@
 package org.logophon.speech.hired;
 
-import org.logophon.core.render.SpokenText;
+import org.logophon.core.voice.render.SpokenText;
 
 /**
  * A spoken text as the contract sends it: plain, or SSML 1.1 where words are given by IPA.

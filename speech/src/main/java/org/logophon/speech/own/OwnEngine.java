@@ -2,8 +2,8 @@ package org.logophon.speech.own;
 
 import java.util.List;
 import java.util.Map;
-import org.logophon.core.render.SpeechEngine;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechEngine;
 
 /**
  * A program that speaks.

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
-import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechFailed;
 
 /**
  * Runs a program in a folder of its own, without a shell, with nothing in its environment but what its engine names, and

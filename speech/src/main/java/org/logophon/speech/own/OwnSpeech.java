@@ -7,15 +7,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Semaphore;
-import org.logophon.core.digest.Sha256;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.core.render.SpeechEngine;
-import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.input.digest.Sha256;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.signal.wav.WavReader;
 import org.logophon.core.voice.Voice;
-import org.logophon.core.wav.WavReader;
+import org.logophon.core.voice.render.SpeechEngine;
+import org.logophon.core.voice.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.Utterance;
 
 /** A program of the user's own as an engine. It tells no word times. */
 final class OwnSpeech implements SpeechEngine {

@@ -10,13 +10,13 @@ import org.apache.commons.math3.transform.TransformType;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.recording.Activity;
-import org.logophon.core.recording.Cleaning;
-import org.logophon.core.recording.RecordingFigures;
-import org.logophon.core.recording.RecordingHolder;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.sound.Sound;
+import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.voice.recording.Activity;
+import org.logophon.core.voice.recording.Cleaning;
+import org.logophon.core.voice.recording.RecordingAligner;
+import org.logophon.core.voice.recording.RecordingFigures;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.SharedSpeech;
 import org.logophon.speech.WorkerPool;
@@ -70,7 +70,7 @@ class FfmpegCleanerTest {
         for (int band = 0; band < own.length; band++) {
             assertThat(left[band]).as("third of an octave " + band).isCloseTo(own[band], Offset.offset(1.5));
         }
-        RecordingHolder holder = new RecordingHolder(SharedSpeech.ENGINES, NativeVoices::saying);
+        RecordingAligner holder = new RecordingAligner(SharedSpeech.ENGINES, NativeVoices::saying);
         assertThat(holder.hold(made, TEXT, SpokenText.of(TEXT), "en-GB").found())
                 .isGreaterThanOrEqualTo(
                         holder.hold(noisy, TEXT, SpokenText.of(TEXT), "en-GB").found());

@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.coding.Tags;
-import org.logophon.core.sound.SoundSource;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.time.coding.SoundFormat;
+import org.logophon.core.time.coding.Tags;
 
 /** The system ends programs that use too much; a file is whole all the same, or it is said what to do. */
 class KilledCoderTest {

@@ -13,9 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.logophon.core.coding.CodingFailed;
-import org.logophon.core.coding.FloatFile;
-import org.logophon.core.sound.Loudest;
+import org.logophon.core.signal.sound.Loudest;
+import org.logophon.core.time.coding.CodingFailed;
+import org.logophon.core.time.coding.FloatFile;
 
 /** WAV files of 32-bit floats (IEEE 754) whose samples are no sound, at the one door that files come in by. */
 class StrangeSoundsTest {

@@ -17,7 +17,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.logophon.core.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechFailed;
 import org.logophon.speech.outside.OutsideService.Words;
 
 /** A service outside that does everything but answer. */

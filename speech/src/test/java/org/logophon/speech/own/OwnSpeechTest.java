@@ -12,12 +12,12 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.logophon.core.render.SpeechFailed;
-import org.logophon.core.render.SpeechRequest;
-import org.logophon.core.render.SpokenText;
-import org.logophon.core.render.Utterance;
-import org.logophon.core.sound.SpeechSpan;
+import org.logophon.core.signal.sound.SpeechSpan;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.SpeechFailed;
+import org.logophon.core.voice.render.SpeechRequest;
+import org.logophon.core.voice.render.SpokenText;
+import org.logophon.core.voice.render.Utterance;
 
 /** Programs that do as they should, and programs that don't. */
 class OwnSpeechTest {

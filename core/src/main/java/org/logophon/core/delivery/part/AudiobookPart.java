@@ -1,15 +1,15 @@
 package org.logophon.core.delivery.part;
 
 import java.util.List;
-import org.logophon.core.coding.SoundFormat;
-import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.WholeSound;
-import org.logophon.core.delivery.Wishes;
+import org.logophon.core.time.coding.SoundFormat;
+import org.logophon.core.time.coding.Tags;
 
 /** An audiobook: AAC in an MPEG-4 file, a chapter a scene. */
 public final class AudiobookPart implements Part {
@@ -27,7 +27,7 @@ public final class AudiobookPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         if (delivered.programme().clips().isEmpty()) {
             return List.of();
         }

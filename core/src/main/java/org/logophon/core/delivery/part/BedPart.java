@@ -1,14 +1,14 @@
 package org.logophon.core.delivery.part;
 
 import java.util.List;
-import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.WholeSound;
-import org.logophon.core.delivery.Wishes;
+import org.logophon.core.time.coding.Tags;
 
 /** Sounds and beds as one file that begins with the programme, to lie under the clips. */
 public final class BedPart implements Part {
@@ -24,7 +24,7 @@ public final class BedPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         if (sounds.layer() == null) {
             return List.of();
         }
@@ -33,7 +33,7 @@ public final class BedPart implements Part {
                 file(wishes), () -> WholeSound.layer(delivered, sounds), wishes.format(), tags, null, sounds));
     }
 
-    static String file(Wishes wishes) {
+    static String file(DeliveryOptions wishes) {
         return "bed." + wishes.format().kind().extension();
     }
 }

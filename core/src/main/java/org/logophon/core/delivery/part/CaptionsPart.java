@@ -4,21 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.logophon.core.caption.Caption;
-import org.logophon.core.caption.CaptionWords;
-import org.logophon.core.caption.Captions;
-import org.logophon.core.caption.SubRip;
-import org.logophon.core.caption.TimedText;
-import org.logophon.core.caption.WebVtt;
-import org.logophon.core.caption.WordCaptions;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.finish.Clip.TimedWord;
-import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.time.caption.Caption;
+import org.logophon.core.time.caption.CaptionWords;
+import org.logophon.core.time.caption.Captions;
+import org.logophon.core.time.caption.SubRip;
+import org.logophon.core.time.caption.TimedText;
+import org.logophon.core.time.caption.WebVtt;
+import org.logophon.core.time.caption.WordCaptions;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.voice.finish.Clip.TimedWord;
 
 /** Captions to read along: SubRip, WebVTT, TTML, and word by word. */
 public final class CaptionsPart implements Part {
@@ -37,7 +37,7 @@ public final class CaptionsPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         List<PartFile> files = new ArrayList<>();
         Once captions = new Once(delivered);
         for (String kind : KINDS) {

@@ -1,22 +1,22 @@
 package org.logophon.core.delivery.part;
 
 import java.util.List;
-import org.logophon.core.bed.Underlaid;
-import org.logophon.core.coding.LossyFile;
-import org.logophon.core.coding.LossyFile.Heard;
-import org.logophon.core.coding.Stretch;
-import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.sound.SoundSource;
-import org.logophon.core.wav.BroadcastExtension;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.signal.wav.BroadcastExtension;
+import org.logophon.core.time.bed.VoiceWithBed;
+import org.logophon.core.time.coding.LossyFile;
+import org.logophon.core.time.coding.LossyFile.Heard;
+import org.logophon.core.time.coding.Stretch;
+import org.logophon.core.time.coding.Tags;
+import org.logophon.core.time.programme.Programme.PlacedClip;
 
 /** A numbered clip for each cue. */
 public final class ClipsPart implements Part {
@@ -32,20 +32,22 @@ public final class ClipsPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         return delivered.programme().clips().stream()
                 .map(placed -> file(delivered, placed, wishes, sounds))
                 .toList();
     }
 
-    private static PartFile file(Delivered delivered, PlacedClip<DeliveredClip> placed, Wishes wishes, Sounds sounds) {
+    private static PartFile file(
+            Delivered delivered, PlacedClip<DeliveredClip> placed, DeliveryOptions wishes, Sounds sounds) {
         return new PartFile(
                 placed.cue().file(),
                 placed.cue().number(),
                 out -> sound(delivered, placed, wishes, sounds).content().write(out));
     }
 
-    private static PartFile sound(Delivered delivered, PlacedClip<DeliveredClip> placed, Wishes wishes, Sounds sounds) {
+    private static PartFile sound(
+            Delivered delivered, PlacedClip<DeliveredClip> placed, DeliveryOptions wishes, Sounds sounds) {
         DeliveredClip clip = placed.cue();
         boolean under = wishes.inClips() && sounds.layer() != null;
         SoundSource sound = under ? underlaid(placed, sounds) : sounds.clip(clip);
@@ -71,7 +73,7 @@ public final class ClipsPart implements Part {
     private static SoundSource underlaid(PlacedClip<DeliveredClip> placed, Sounds sounds) {
         SoundSource voice = sounds.clip(placed.cue());
         long from = placed.start().samples();
-        return Underlaid.mix(voice, new Stretch(sounds.layer(), from, from + voice.length()));
+        return VoiceWithBed.mix(voice, new Stretch(sounds.layer(), from, from + voice.length()));
     }
 
     private static String beginning(String text) {

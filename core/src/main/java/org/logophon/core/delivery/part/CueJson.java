@@ -3,7 +3,7 @@ package org.logophon.core.delivery.part;
 import java.io.Writer;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
-import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.Programme.PlacedClip;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.json.JsonMapper;

@@ -6,8 +6,8 @@ import java.util.List;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.Delivered.Note;
 import org.logophon.core.delivery.DeliveredClip;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.programme.SampleCount;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.SampleCount;
 
 /** A place with a name on the timeline. */
 record Marker(SampleCount at, String name, String note) {

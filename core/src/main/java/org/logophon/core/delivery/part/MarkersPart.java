@@ -9,11 +9,11 @@ import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.table.SafeCell;
+import org.logophon.core.input.table.SafeCell;
 
 /** Scenes and open notes as markers beside the timeline: one row each, CSV by RFC 4180, UTF-8. */
 public final class MarkersPart implements Part {
@@ -29,7 +29,7 @@ public final class MarkersPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         return List.of(new PartFile("markers.csv", out -> write(delivered, out)));
     }
 

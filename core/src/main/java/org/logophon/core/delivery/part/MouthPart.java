@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Locale;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.mouth.MouthShape;
-import org.logophon.core.mouth.MouthShapes;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.table.SafeCell;
+import org.logophon.core.input.table.SafeCell;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.time.viseme.MouthShape;
+import org.logophon.core.time.viseme.MouthShapes;
 import tools.jackson.core.JsonGenerator;
 
 /** Shapes of the mouth for each cue: as JSON and as a table, and a table with one for each frame of the programme. */
@@ -33,7 +33,7 @@ public final class MouthPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         return List.of(
                 PartFile.streamed("mouth.json", out -> CueJson.write(delivered, VERSION, out, MouthPart::json)),
                 PartFile.streamed("mouth.csv", out -> csv(delivered, out)),

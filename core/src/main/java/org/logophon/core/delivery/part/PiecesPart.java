@@ -2,17 +2,17 @@ package org.logophon.core.delivery.part;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.core.coding.ProgrammeCuts;
-import org.logophon.core.coding.Stretch;
-import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.WholeSound;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.programme.SampleCount;
+import org.logophon.core.time.coding.ProgrammeCuts;
+import org.logophon.core.time.coding.Stretch;
+import org.logophon.core.time.coding.Tags;
+import org.logophon.core.time.programme.SampleCount;
 
 /** The programme in parts of some minutes, cut between cues: joined they are the whole. */
 public final class PiecesPart implements Part {
@@ -28,7 +28,7 @@ public final class PiecesPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         WholeSound whole = WholeSound.of(delivered, sounds);
         List<Long> cuts = ProgrammeCuts.of(whole.programme(), SampleCount.ofMillis(wishes.minutes() * 60_000L));
         List<PartFile> files = new ArrayList<>();

@@ -1,14 +1,14 @@
 package org.logophon.core.delivery.part;
 
 import java.util.List;
-import org.logophon.core.coding.Tags;
 import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.SoundFile;
 import org.logophon.core.delivery.Sounds;
 import org.logophon.core.delivery.WholeSound;
-import org.logophon.core.delivery.Wishes;
+import org.logophon.core.time.coding.Tags;
 
 /** The whole programme as one sound file, with a chapter a scene where its format has such. */
 public final class ProgrammePart implements Part {
@@ -24,7 +24,7 @@ public final class ProgrammePart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         if (delivered.programme().clips().isEmpty()) {
             return List.of();
         }

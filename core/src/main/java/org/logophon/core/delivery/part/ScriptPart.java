@@ -6,15 +6,15 @@ import java.util.Locale;
 import java.util.Objects;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.reading.ReadingsCsv;
-import org.logophon.core.reading.ReadingsPls;
-import org.logophon.core.ssml.SsmlCue;
-import org.logophon.core.ssml.SsmlWriter;
+import org.logophon.core.direction.ssml.SsmlCue;
+import org.logophon.core.direction.ssml.SsmlWriter;
+import org.logophon.core.text.reading.ReadingsCsv;
+import org.logophon.core.text.reading.ReadingsPls;
+import org.logophon.core.time.programme.Programme.PlacedClip;
 
 /** The script as it is spoken: plain text, SSML with its direction, and the readings that hold for all of it. */
 public final class ScriptPart implements Part {
@@ -30,7 +30,7 @@ public final class ScriptPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         List<PartFile> files = new ArrayList<>();
         files.add(PartFile.text("script.txt", () -> text(delivered)));
         List<SsmlCue> scores = delivered.programme().clips().stream()

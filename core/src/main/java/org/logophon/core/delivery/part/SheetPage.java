@@ -2,8 +2,8 @@ package org.logophon.core.delivery.part;
 
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.timecode.Timecode;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.time.timecode.Timecode;
 
 /** The cue sheet as a page to print: one HTML file that needs nothing beside it. */
 final class SheetPage {

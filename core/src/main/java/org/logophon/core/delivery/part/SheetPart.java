@@ -14,12 +14,12 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.table.SafeCell;
+import org.logophon.core.input.table.SafeCell;
+import org.logophon.core.time.programme.Programme.PlacedClip;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -59,7 +59,7 @@ public final class SheetPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         return List.of(
                 new PartFile("cue-sheet.csv", out -> csv(delivered, true, out)),
                 PartFile.text("cue-sheet.json", () -> json(delivered)),

@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.programme.Programme.PlacedClip;
-import org.logophon.core.programme.SampleCount;
-import org.logophon.core.timeline.Edl;
-import org.logophon.core.timeline.Otio;
-import org.logophon.core.timeline.Otio.TimelineClip;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.SampleCount;
+import org.logophon.core.time.timeline.Edl;
+import org.logophon.core.time.timeline.Otio;
+import org.logophon.core.time.timeline.Otio.TimelineClip;
 
 /** The programme as timeline files: edit decision lists, and OpenTimelineIO. */
 public final class TimelinePart implements Part {
@@ -30,7 +30,7 @@ public final class TimelinePart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         List<PartFile> files = new ArrayList<>();
         int lists = Math.max(1, (delivered.programme().clips().size() + Edl.MOST_EVENTS - 1) / Edl.MOST_EVENTS);
         for (int i = 0; i < lists; i++) {
@@ -76,13 +76,13 @@ public final class TimelinePart implements Part {
         return clip.file().substring(clip.file().lastIndexOf('/') + 1);
     }
 
-    private static Edl.Event bedEvent(Delivered delivered, Wishes wishes, Sounds sounds) {
+    private static Edl.Event bedEvent(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         TimelineClip bed = bedClip(delivered, wishes, sounds);
         return new Edl.Event("A", bed.frames(), delivered.start(), bed.file());
     }
 
     /** On a track of its own, from the programme's start. */
-    private static TimelineClip bedClip(Delivered delivered, Wishes wishes, Sounds sounds) {
+    private static TimelineClip bedClip(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         String file = BedPart.file(wishes);
         long frames =
                 Math.max(1, delivered.frameFrom(new SampleCount(sounds.layer().length())));

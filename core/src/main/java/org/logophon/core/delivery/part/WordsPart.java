@@ -3,12 +3,12 @@ package org.logophon.core.delivery.part;
 import java.util.List;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
+import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.PartFile;
 import org.logophon.core.delivery.Sounds;
-import org.logophon.core.delivery.Wishes;
-import org.logophon.core.finish.Clip.TimedWord;
-import org.logophon.core.programme.Programme.PlacedClip;
+import org.logophon.core.time.programme.Programme.PlacedClip;
+import org.logophon.core.voice.finish.Clip.TimedWord;
 import tools.jackson.core.JsonGenerator;
 
 /** Each word with its time, in its clip and in the programme, as JSON. */
@@ -27,7 +27,7 @@ public final class WordsPart implements Part {
     }
 
     @Override
-    public List<PartFile> files(Delivered delivered, Wishes wishes, Sounds sounds) {
+    public List<PartFile> files(Delivered delivered, DeliveryOptions wishes, Sounds sounds) {
         return List.of(PartFile.streamed("words.json", out -> CueJson.write(delivered, VERSION, out, WordsPart::json)));
     }
 

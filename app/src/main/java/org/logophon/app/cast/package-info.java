@@ -1,2 +1,0 @@
-/** The Cast step: the catalogue of voices, trying them on one's own words, and giving them to roles. */
-package org.logophon.app.cast;

@@ -1,6 +1,0 @@
-package org.logophon.app.feed;
-
-import java.util.UUID;
-
-/** A feed that is open. @param workspace whose programmes are in it */
-record Feed(UUID workspace, String title, String description) {}

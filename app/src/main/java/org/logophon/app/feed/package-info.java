@@ -1,2 +1,0 @@
-/** The feed of the house: programmes that their owner lets others subscribe to. */
-package org.logophon.app.feed;

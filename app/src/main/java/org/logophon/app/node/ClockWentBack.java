@@ -1,6 +1,0 @@
-package org.logophon.app.node;
-
-import java.time.Duration;
-
-/** That it is earlier in the house than it was a moment ago: what was planned since then is in the future now. */
-public record ClockWentBack(Duration by) {}

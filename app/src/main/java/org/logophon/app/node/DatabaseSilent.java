@@ -1,4 +1,0 @@
-package org.logophon.app.node;
-
-/** That the database has fallen silent, as this server sees it, or answers again. */
-public record DatabaseSilent(boolean now) {}

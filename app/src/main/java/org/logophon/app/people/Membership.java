@@ -1,4 +1,0 @@
-package org.logophon.app.people;
-
-/** A workspace of somebody's, and what they are in it. */
-public record Membership(Workspace workspace, MemberRole role) {}

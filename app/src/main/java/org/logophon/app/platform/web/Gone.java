@@ -1,0 +1,9 @@
+package org.logophon.app.platform.web;
+
+/** What was there once and has ended; the message is a sentence. */
+public final class Gone extends RuntimeException {
+
+    public Gone(String sentence) {
+        super(sentence);
+    }
+}

@@ -1,0 +1,9 @@
+package org.logophon.app.platform.web;
+
+/** What was asked for isn't there; the message is a sentence. */
+public class NotFound extends RuntimeException {
+
+    public NotFound(String sentence) {
+        super(sentence);
+    }
+}

@@ -1,0 +1,23 @@
+package org.logophon.app.platform.web;
+
+/** What was asked for costs more than anybody has agreed to; the message says what, and what will be left. */
+public class PriceFirst extends RuntimeException {
+
+    private final int characters;
+    private final String money;
+
+    /** @param characters to agree to @param money as in "0.97 EUR" */
+    public PriceFirst(String sentence, int characters, String money) {
+        super(sentence);
+        this.characters = characters;
+        this.money = money;
+    }
+
+    public int characters() {
+        return characters;
+    }
+
+    public String money() {
+        return money;
+    }
+}

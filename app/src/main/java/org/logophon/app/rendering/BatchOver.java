@@ -1,7 +1,0 @@
-package org.logophon.app.rendering;
-
-import java.time.Duration;
-import java.util.UUID;
-
-/** The last cue of a batch has ended. @param took from when it was asked for */
-public record BatchOver(UUID project, int done, int failed, Duration took) {}

@@ -1,0 +1,274 @@
+package org.logophon.app.services.deliveries;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import org.logophon.app.platform.audio.AudioStore;
+import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.services.deliveries.DeliveredFiles.Measured;
+import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
+import org.logophon.app.services.deliveries.DeliveredProject.Asked;
+import org.logophon.app.services.deliveries.DeliveredProject.Made;
+import org.logophon.app.services.project.CueView;
+import org.logophon.app.services.project.ProjectView;
+import org.logophon.app.services.project.bed.LaidOut;
+import org.logophon.app.services.project.bed.Layers;
+import org.logophon.app.services.project.take.SpeechRepository;
+import org.logophon.app.services.project.take.StoredSpeech;
+import org.logophon.app.services.project.take.Take;
+import org.logophon.core.delivery.Delivered;
+import org.logophon.core.delivery.FileWriting;
+import org.logophon.core.delivery.Manifest;
+import org.logophon.core.delivery.PartFile;
+import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.time.programme.Programme;
+import org.logophon.core.voice.finish.Clip;
+import org.logophon.core.voice.finish.ClipFinisher;
+import org.logophon.core.voice.finish.FinishSettings;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Makes the files of a delivery, on all cores, and stores what isn't stored yet. */
+@Component
+class PackageWriter {
+
+    private static final long ASKED_EVERY_MILLIS = 700;
+
+    private final DeliveredProject delivering;
+    private final DeliveredFiles files;
+    private final SpeechRepository speeches;
+    private final AudioStore audio;
+    private final ClipFinisher finisher;
+    private final DeliverySounds sounds;
+    private final Layers layers;
+    private final TransactionTemplate transaction;
+
+    PackageWriter(
+            DeliveredProject delivering,
+            DeliveredFiles files,
+            SpeechRepository speeches,
+            AudioStore audio,
+            ClipFinisher finisher,
+            DeliverySounds sounds,
+            Layers layers,
+            TransactionTemplate transaction) {
+        this.delivering = delivering;
+        this.files = files;
+        this.speeches = speeches;
+        this.audio = audio;
+        this.finisher = finisher;
+        this.sounds = sounds;
+        this.layers = layers;
+        this.transaction = transaction;
+    }
+
+    /** How many steps there are: each clip is measured, then each file is written. */
+    int steps(ProjectView view, Delivery delivery, LaidOut laid) {
+        Choice choice = delivery.choice();
+        Programme<Made> programme = delivering.programme(view, asked(delivery));
+        Delivered delivered = delivering.delivered(view, programme, null);
+        return programme.clips().size()
+                + partFiles(choice, delivered, DeliverySounds.names(laid, delivered))
+                        .size();
+    }
+
+    /** What lies under it. */
+    LaidOut laidOut(ProjectView view, Delivery delivery) {
+        return delivering.laidOut(view, delivering.programme(view, asked(delivery)), delivery.targetLufs());
+    }
+
+    /** Its cues as they are heard in it. */
+    List<DeliveredCue> cues(ProjectView view, Delivery delivery) {
+        return delivering.programme(view, asked(delivery)).clips().stream()
+                .map(placed -> {
+                    CueView cue = placed.cue().cue();
+                    return new DeliveredCue(
+                            cue.id(),
+                            cue.keptTake(),
+                            cue.number(),
+                            cue.cue().scene(),
+                            cue.cue().role(),
+                            cue.direction().loudnessDb(),
+                            placed.start(),
+                            placed.length(),
+                            cue.heard(view.project()));
+                })
+                .toList();
+    }
+
+    private static Asked asked(Delivery delivery) {
+        return Asked.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice());
+    }
+
+    private static List<PartFile> partFiles(
+            Choice choice, Delivered delivered, org.logophon.core.delivery.Sounds sounds) {
+        List<PartFile> files = new ArrayList<>();
+        choice.chosen().forEach(part -> files.addAll(part.files(delivered, choice.wishes(), sounds)));
+        return files;
+    }
+
+    /**
+     * @param laid what lies under it
+     * @param goOn told how many steps are done; false stops
+     * @return what was written, compared with nothing yet; null when it was stopped
+     */
+    List<Stored> write(ProjectView view, Delivery delivery, LaidOut laid, IntPredicate goOn) throws IOException {
+        Programme<Made> programme = delivering.programme(view, asked(delivery));
+        ExecutorService threads =
+                Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
+        try {
+            List<Callable<Clip>> finishing = new ArrayList<>();
+            programme.clips().forEach(placed -> finishing.add(() -> finished(placed.cue(), delivery.targetLufs())));
+            List<Clip> clips = all(threads, finishing, at -> false, 0, goOn);
+            if (clips == null) {
+                return null;
+            }
+            Delivered delivered = delivering.delivered(view, programme, clips);
+            Map<String, SoundSource> sources = new HashMap<>();
+            Map<String, Take> takes = new HashMap<>();
+            Map<String, Made> madeOf = new LinkedHashMap<>();
+            Map<String, Measured> measured = new HashMap<>();
+            for (int i = 0; i < clips.size(); i++) {
+                Made made = programme.clips().get(i).cue();
+                sources.put(made.cue().number(), clips.get(i).sound());
+                takes.put(made.cue().number(), made.take());
+                madeOf.put(made.cue().number(), made);
+                measured.put(made.cue().number(), measured(clips.get(i)));
+            }
+            var layer = laid.empty() ? null : layers.layer(laid, programme.with(Made::cue));
+            var ready = sounds.of(view, delivered, delivery, sources, takes, layer);
+            List<Callable<Stored>> writing = new ArrayList<>();
+            List<PartFile> all = partFiles(delivery.choice(), delivered, ready);
+            for (PartFile file : all) {
+                Made made = madeOf.get(file.cue());
+                writing.add(
+                        () -> written(file, delivered, made == null ? "" : made.madeOf(), measured.get(file.cue())));
+            }
+            // what is of many cues is long: begun last, it would leave the other cores without work
+            return all(threads, writing, at -> all.get(at).cue().isEmpty(), clips.size(), goOn);
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+
+    /**
+     * @param first which of them are begun before the others
+     * @return in the order in which they were given; null when it was stopped
+     */
+    private static <T> List<T> all(
+            ExecutorService threads, List<Callable<T>> work, IntPredicate first, int done, IntPredicate goOn)
+            throws IOException {
+        List<FutureTask<T>> running = work.stream().map(FutureTask::new).toList();
+        IntStream.range(0, running.size()).filter(first).forEach(at -> threads.execute(running.get(at)));
+        IntStream.range(0, running.size()).filter(first.negate()).forEach(at -> threads.execute(running.get(at)));
+        List<T> results = new ArrayList<>();
+        for (Future<T> one : running) {
+            // a file may take minutes: whether it is still wanted is asked meanwhile
+            while (!ended(one)) {
+                if (!goOn.test(done + results.size())) {
+                    return null;
+                }
+            }
+            results.add(result(one));
+            if (!goOn.test(done + results.size())) {
+                return null;
+            }
+        }
+        return results;
+    }
+
+    private static boolean ended(Future<?> work) throws IOException {
+        try {
+            work.get(ASKED_EVERY_MILLIS, TimeUnit.MILLISECONDS);
+            return true;
+        } catch (TimeoutException notYet) {
+            return false;
+        } catch (ExecutionException failed) {
+            return true;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The delivery was stopped.", stopped);
+        }
+    }
+
+    private static <T> T result(Future<T> work) throws IOException {
+        try {
+            return work.get();
+        } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof IOException io) {
+                throw io;
+            }
+            if (failed.getCause() instanceof RuntimeException unexpected) {
+                throw unexpected;
+            }
+            throw new IllegalStateException(failed.getCause());
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The delivery was stopped.", stopped);
+        }
+    }
+
+    private Clip finished(Made made, Double lufs) {
+        Take take = made.take();
+        if (take == null) {
+            throw new NotFound("The kept take of cue " + made.cue().number() + " is gone. Render it again.");
+        }
+        StoredSpeech speech = speeches.find(take.speech()).orElseThrow();
+        return finisher.finish(
+                audio.source(take.sound()),
+                speech.timed(),
+                FinishSettings.to(lufs),
+                made.cue().direction().loudnessDb());
+    }
+
+    /** Null where there is nothing to measure: silence has no loudness. */
+    private static Measured measured(Clip clip) {
+        return Double.isFinite(clip.loudness().lufs()) && Double.isFinite(clip.truePeakDbtp())
+                ? new Measured(clip.loudness().lufs(), clip.truePeakDbtp())
+                : null;
+    }
+
+    private Stored written(PartFile file, Delivered delivered, String madeOf, Measured measured) throws IOException {
+        Path temporary = Files.createTempFile("logophon-delivered", ".part");
+        try {
+            Manifest.Entry entry;
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(temporary), 1 << 16)) {
+                entry = FileWriting.write(file, delivered, out);
+            } catch (UncheckedIOException failed) {
+                throw failed.getCause();
+            }
+            transaction.executeWithoutResult(status -> store(entry.sha256(), temporary));
+            return new Stored(entry, madeOf, measured);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
+    }
+
+    private void store(String sha256, Path file) {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
+            files.store(sha256, in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

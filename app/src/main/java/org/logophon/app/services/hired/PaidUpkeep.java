@@ -1,0 +1,29 @@
+package org.logophon.app.services.hired;
+
+import java.util.List;
+import org.logophon.app.platform.upkeep.Upkeep;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What was paid for stays until its owner empties it. */
+@Component
+class PaidUpkeep implements Upkeep {
+
+    private final JdbcClient jdbc;
+
+    PaidUpkeep(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    @Override
+    public List<Held> held() {
+        return jdbc.sql("""
+                select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from paid_speech p join sound w on w.id = p.sound_id""")
+                .query((row, at) -> new Held(
+                        "Answers of hired voices",
+                        "Stay: they were paid for.",
+                        row.getLong("things"),
+                        row.getLong("bytes")))
+                .list();
+    }
+}

@@ -1,0 +1,117 @@
+package org.logophon.app.services.notifications;
+
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.platform.people.PeopleSettings;
+import org.logophon.app.services.deliveries.DeliveryOver;
+import org.logophon.app.services.rendering.BatchOver;
+import org.logophon.app.services.rendering.JobQueue;
+import org.logophon.app.services.reviewing.VisitorSaid;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Hears what is done, writes it down for the pages, and asks for what is to be sent: all in the transaction that did it, so
+ * that nothing is told that didn't happen.
+ */
+@Service
+class Notifications {
+
+    private final TidingRepository table;
+    private final WishRepository wishes;
+    private final PeopleSettings people;
+    private final JobQueue jobs;
+    private final OneTimeTask<Void> task;
+    private final Duration longWork;
+
+    /** @param longWork what takes less is seen by who waits for it */
+    Notifications(
+            TidingRepository table,
+            WishRepository wishes,
+            PeopleSettings people,
+            JobQueue jobs,
+            OneTimeTask<Void> sendTask,
+            @Value("${logophon.tidings.long:60s}") Duration longWork) {
+        this.table = table;
+        this.wishes = wishes;
+        this.people = people;
+        this.jobs = jobs;
+        this.task = sendTask;
+        this.longWork = longWork;
+    }
+
+    @EventListener
+    @Transactional
+    public void rendered(BatchOver over) {
+        if (over.took().compareTo(longWork) < 0) {
+            return;
+        }
+        String done = over.done() == 1 ? "1 cue is rendered" : over.done() + " cues are rendered";
+        String failed = over.failed() == 0
+                ? ""
+                : over.failed() == 1 ? "; 1 needs a look" : "; " + over.failed() + " need a look";
+        tell(
+                over.project(),
+                Tiding.Kind.RENDERS,
+                done + failed + ".",
+                "/projects/" + over.project() + "/direct",
+                false);
+    }
+
+    @EventListener
+    @Transactional
+    public void delivered(DeliveryOver over) {
+        boolean brief = over.took().compareTo(longWork) < 0;
+        tell(
+                over.project(),
+                Tiding.Kind.DELIVERIES,
+                over.problem().isEmpty()
+                        ? "Delivery " + over.ordinal() + " is ready."
+                        : "Delivery " + over.ordinal() + " could not be built: " + over.problem(),
+                "/projects/" + over.project() + "/deliver",
+                brief);
+    }
+
+    @EventListener
+    @Transactional
+    public void said(VisitorSaid said) {
+        tell(
+                said.project(),
+                Tiding.Kind.VISITORS,
+                said.sentence(),
+                "/projects/" + said.project() + "/listen" + (said.cue() == null ? "" : "?cue=" + said.cue()),
+                false);
+    }
+
+    private void tell(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
+        Tiding tiding = table.add(project, kind, sentence, address, brief)
+                .flatMap(id -> table.find(id))
+                .orElse(null);
+        if (tiding == null) {
+            // its project was taken away meanwhile, and nobody asks any more
+            return;
+        }
+        List<String> names = new ArrayList<>();
+        for (NotificationSettings wish : wishes.elsewhere(tiding.workspace(), people.on())) {
+            if (wish.of(kind)) {
+                names.addAll(Sending.names(tiding, wish));
+            }
+        }
+        if (!names.isEmpty()) {
+            jobs.add(task, names);
+        }
+    }
+
+    /** For pages: what is new for somebody, a few at most. */
+    List<Tiding> since(UUID workspace, NotificationSettings wish, long id, Instant since, int most) {
+        return table.after(workspace, id, since, most).stream()
+                .filter(tiding -> wish.of(tiding.kind()))
+                .toList();
+    }
+}

@@ -1,0 +1,92 @@
+package org.logophon.app.services.notifications;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import org.logophon.app.platform.people.Person;
+import org.logophon.app.platform.people.Visit;
+import org.logophon.app.platform.people.Visits;
+import org.logophon.app.platform.web.LinkToken;
+import org.logophon.app.platform.web.SentenceAnswer;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** What is told, and what somebody wants to be told. */
+@Controller
+class TidingController {
+
+    /** Of what a page that has just opened hasn't seen. */
+    private static final Duration JUST_NOW = Duration.ofSeconds(20);
+
+    private static final Duration WHILE_AWAY = Duration.ofHours(12);
+    private static final int MOST = 5;
+
+    private final Notifications tidings;
+    private final WishRepository wishes;
+    private final Mail mail;
+    private final Hooks hooks;
+    private final Visits visits;
+    private final Clock clock;
+
+    TidingController(Notifications tidings, WishRepository wishes, Mail mail, Hooks hooks, Visits visits, Clock clock) {
+        this.tidings = tidings;
+        this.wishes = wishes;
+        this.mail = mail;
+        this.hooks = hooks;
+        this.visits = visits;
+        this.clock = clock;
+    }
+
+    record Line(long id, String project, String sentence, String address) {}
+
+    /** @param after the last that the page has shown; less than 0 for a page that has shown none */
+    @GetMapping({"/tidings", "/workspaces/{workspace}/tidings"})
+    @ResponseBody
+    List<Line> since(@RequestParam(defaultValue = "-1") long after) {
+        return tidings
+                .since(
+                        visits.workspace(),
+                        wishes.of(me()),
+                        after,
+                        clock.instant().minus(after < 0 ? JUST_NOW : WHILE_AWAY),
+                        MOST)
+                .stream()
+                .map(tiding -> new Line(tiding.id(), tiding.projectName(), tiding.sentence(), tiding.address()))
+                .toList();
+    }
+
+    @GetMapping("/word")
+    String page(Model model) {
+        model.addAttribute("wish", wishes.of(me()));
+        model.addAttribute("mailing", mail.there());
+        return "word";
+    }
+
+    @PostMapping("/word")
+    @ResponseBody
+    SentenceAnswer save(
+            @RequestParam(defaultValue = "false") boolean renders,
+            @RequestParam(defaultValue = "false") boolean deliveries,
+            @RequestParam(defaultValue = "false") boolean visitors,
+            @RequestParam(defaultValue = "") String mail,
+            @RequestParam(defaultValue = "") String hook) {
+        NotificationSettings now = wishes.of(me());
+        String address = hooks.checked(hook);
+        String secret = address.isEmpty() ? "" : address.equals(now.hook()) ? now.secret() : LinkToken.make();
+        wishes.save(new NotificationSettings(
+                now.id(), me(), renders, deliveries, visitors, Mail.checked(mail), address, secret));
+        return new SentenceAnswer(
+                secret.isEmpty() || secret.equals(now.secret())
+                        ? "Kept."
+                        : "Kept. The secret that signs what is sent there: " + secret);
+    }
+
+    private UUID me() {
+        return visits.now().map(Visit::person).map(Person::id).orElse(null);
+    }
+}

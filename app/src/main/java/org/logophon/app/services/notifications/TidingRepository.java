@@ -1,0 +1,85 @@
+package org.logophon.app.services.notifications;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code tiding}. */
+@Repository
+class TidingRepository {
+
+    private static final String SELECT =
+            "select t.*, p.name as project_name from tiding t join project p on p.id = t.project_id ";
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    TidingRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** @param brief true for what addresses alone are called for. @return its id; empty when the project has gone */
+    Optional<Long> add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
+        return jdbc.sql("""
+                insert into tiding (workspace_id, project_id, kind, sentence, address, brief, at)
+                select workspace_id, id, :kind, :sentence, :address, :brief, :now from project where id = :project returning id""")
+                .param("project", project)
+                .param("kind", kind.id())
+                .param("sentence", sentence)
+                .param("address", address)
+                .param("brief", brief)
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .query(Long.class)
+                .optional();
+    }
+
+    Optional<Tiding> find(long id) {
+        return jdbc.sql(SELECT + "where t.id = :id")
+                .param("id", id)
+                .query(TidingRepository::tiding)
+                .optional();
+    }
+
+    /** The latest of a workspace that people are told, in their order. */
+    List<Tiding> after(UUID workspace, long id, Instant since, int most) {
+        return jdbc.sql(
+                        "select * from (" + SELECT
+                                + "where t.workspace_id = :workspace and not t.brief and t.id > :id and t.at > :since order by t.id desc limit :most) as latest order by id")
+                .param("workspace", workspace)
+                .param("id", id)
+                .param("since", since.atOffset(ZoneOffset.UTC))
+                .param("most", most)
+                .query(TidingRepository::tiding)
+                .list();
+    }
+
+    /** @return how many */
+    int forget(Instant before) {
+        return jdbc.sql("delete from tiding where at < :before")
+                .param("before", before.atOffset(ZoneOffset.UTC))
+                .update();
+    }
+
+    private static Tiding tiding(ResultSet row, int at) throws SQLException {
+        return new Tiding(
+                row.getLong("id"),
+                row.getObject("workspace_id", UUID.class),
+                row.getObject("project_id", UUID.class),
+                row.getString("project_name"),
+                Tiding.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
+                row.getString("sentence"),
+                row.getString("address"),
+                row.getBoolean("brief"),
+                row.getObject("at", OffsetDateTime.class).toInstant());
+    }
+}

@@ -1,0 +1,31 @@
+package org.logophon.app.services.notifications;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.logophon.app.platform.upkeep.Upkeep;
+import org.springframework.stereotype.Component;
+
+/** What there was to tell goes after a while: whoever hasn't seen it by then finds it in the history. */
+@Component
+class TidingUpkeep implements Upkeep {
+
+    static final Duration KEPT = Duration.ofDays(30);
+
+    private final TidingRepository table;
+
+    TidingUpkeep(TidingRepository table) {
+        this.table = table;
+    }
+
+    @Override
+    public List<Held> held() {
+        return List.of();
+    }
+
+    @Override
+    public List<Removed> remove(Instant now) {
+        int gone = table.forget(now.minus(KEPT));
+        return gone == 0 ? List.of() : List.of(new Removed("things that were told", gone, 0));
+    }
+}

@@ -1,0 +1,76 @@
+package org.logophon.app.services.notifications;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Table {@code wish}. */
+@Repository
+class WishRepository {
+
+    private final JdbcClient jdbc;
+
+    WishRepository(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** @param person null for who uses the machine */
+    NotificationSettings of(UUID person) {
+        return jdbc.sql("select * from wish where person_id is not distinct from cast(:person as uuid)")
+                .param("person", person)
+                .query(WishRepository::wish)
+                .optional()
+                .orElseGet(() -> NotificationSettings.unsaid(person));
+    }
+
+    Optional<NotificationSettings> find(UUID id) {
+        return jdbc.sql("select * from wish where id = :id")
+                .param("id", id)
+                .query(WishRepository::wish)
+                .optional();
+    }
+
+    /** Of the people of a workspace, and of who uses the machine, who want to be told elsewhere than in the page. */
+    List<NotificationSettings> elsewhere(UUID workspace, boolean people) {
+        return jdbc.sql("select w.* from wish w where (w.mail <> '' or w.hook <> '') and "
+                        + (people
+                                ? "w.person_id in (select person_id from member where workspace_id = :workspace)"
+                                : "w.person_id is null and cast(:workspace as uuid) is not null"))
+                .param("workspace", workspace)
+                .query(WishRepository::wish)
+                .list();
+    }
+
+    void save(NotificationSettings wish) {
+        jdbc.sql("""
+                insert into wish (id, person_id, renders, deliveries, visitors, mail, hook, secret)
+                values (:id, :person, :renders, :deliveries, :visitors, :mail, :hook, :secret)
+                on conflict (coalesce(person_id, '00000000-0000-0000-0000-000000000000')) do update set renders = excluded.renders,
+                deliveries = excluded.deliveries, visitors = excluded.visitors, mail = excluded.mail, hook = excluded.hook, secret = excluded.secret""")
+                .param("id", wish.id())
+                .param("person", wish.person())
+                .param("renders", wish.renders())
+                .param("deliveries", wish.deliveries())
+                .param("visitors", wish.visitors())
+                .param("mail", wish.mail())
+                .param("hook", wish.hook())
+                .param("secret", wish.secret())
+                .update();
+    }
+
+    private static NotificationSettings wish(ResultSet row, int at) throws SQLException {
+        return new NotificationSettings(
+                row.getObject("id", UUID.class),
+                row.getObject("person_id", UUID.class),
+                row.getBoolean("renders"),
+                row.getBoolean("deliveries"),
+                row.getBoolean("visitors"),
+                row.getString("mail"),
+                row.getString("hook"),
+                row.getString("secret"));
+    }
+}

@@ -1,0 +1,21 @@
+package org.logophon.app.services.page;
+
+import java.time.Duration;
+import java.time.Instant;
+
+/** How long ago something was, as people say it. */
+public final class Ago {
+
+    private Ago() {}
+
+    public static String of(Instant then, Instant now) {
+        Duration age = Duration.between(then, now);
+        if (age.toMinutes() < 1) {
+            return "just now";
+        }
+        if (age.toHours() < 1) {
+            return age.toMinutes() + " min ago";
+        }
+        return age.toDays() < 1 ? age.toHours() + " h ago" : then.toString().substring(0, 10);
+    }
+}

@@ -1,0 +1,235 @@
+package org.logophon.app.services.project;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.text.script.ScriptCue;
+import org.logophon.core.text.script.Slot;
+import org.logophon.core.time.programme.Placement.Anchor;
+import org.logophon.core.voice.take.TakenDirection;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/**
+ * Table {@code cue}. A cue that left the script is marked, not deleted: its takes stay, and it comes back with its
+ * words.
+ */
+@Repository
+public class CueRepository {
+
+    private static final String SELECT = "select c.* from cue c ";
+
+    private final JdbcClient jdbc;
+    private final JdbcTemplate batches;
+    private final Clock clock;
+
+    CueRepository(JdbcClient jdbc, JdbcTemplate batches, Clock clock) {
+        this.jdbc = jdbc;
+        this.batches = batches;
+        this.clock = clock;
+    }
+
+    /** A cue with the place and number that a new split gives it. */
+    public record Placed(
+            UUID id,
+            int position,
+            String number,
+            ScriptCue cue,
+            int words,
+            int syllables,
+            double referenceSeconds,
+            Direction direction,
+            Slot slot) {}
+
+    public List<Cue> of(UUID project) {
+        return jdbc.sql(SELECT + "where c.project_id = :project and c.removed_at is null order by c.position")
+                .param("project", project)
+                .query(CueRepository::cue)
+                .list();
+    }
+
+    /** Cues that left the script, the latest first. */
+    public List<Cue> removed(UUID project) {
+        return jdbc.sql(
+                        SELECT
+                                + "where c.project_id = :project and c.removed_at is not null order by c.removed_at desc limit 500")
+                .param("project", project)
+                .query(CueRepository::cue)
+                .list();
+    }
+
+    public Optional<Cue> find(UUID project, UUID cue) {
+        return jdbc.sql(SELECT + "where c.project_id = :project and c.id = :cue and c.removed_at is null")
+                .param("project", project)
+                .param("cue", cue)
+                .query(CueRepository::cue)
+                .optional();
+    }
+
+    public void insert(UUID project, List<Placed> cues) {
+        batches.batchUpdate(
+                """
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
+                                 %s)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, %s)""".formatted(DirectionColumns.NAMES, DirectionColumns.MARKS), cues, 500, (statement, placed) -> {
+                    statement.setObject(1, placed.id());
+                    statement.setObject(2, project);
+                    statement.setInt(3, placed.position());
+                    statement.setString(4, placed.number());
+                    statement.setString(5, placed.cue().scene());
+                    statement.setString(6, placed.cue().role());
+                    statement.setString(7, placed.cue().text());
+                    statement.setInt(8, placed.words());
+                    statement.setInt(9, placed.syllables());
+                    statement.setDouble(10, placed.referenceSeconds());
+                    statement.setObject(
+                            11, placed.slot() == null ? null : placed.slot().inMillis());
+                    statement.setObject(
+                            12, placed.slot() == null ? null : placed.slot().outMillis());
+                    DirectionColumns.set(statement, 13, placed.direction());
+                });
+    }
+
+    public void update(List<Placed> cues) {
+        batches.batchUpdate("""
+                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, words = ?, syllables = ?, reference_seconds = ?, removed_at = null
+                where id = ?""", cues, 500, (statement, placed) -> {
+            statement.setInt(1, placed.position());
+            statement.setString(2, placed.number());
+            statement.setString(3, placed.cue().scene());
+            statement.setString(4, placed.cue().role());
+            statement.setString(5, placed.cue().text());
+            statement.setInt(6, placed.words());
+            statement.setInt(7, placed.syllables());
+            statement.setDouble(8, placed.referenceSeconds());
+            statement.setObject(9, placed.id());
+        });
+    }
+
+    public void remove(List<UUID> cues) {
+        var now = clock.instant().atOffset(ZoneOffset.UTC);
+        batches.batchUpdate("update cue set removed_at = ? where id = ?", cues, 500, (statement, id) -> {
+            statement.setObject(1, now);
+            statement.setObject(2, id);
+        });
+    }
+
+    /** @return false when the cue is no longer at that version: someone else changed it */
+    public boolean direct(UUID cue, Direction direction, int version) {
+        return jdbc.sql("update cue set " + DirectionColumns.SET
+                                + ", version = version + 1 where id = :cue and version = :version")
+                        .params(DirectionColumns.parameters(direction))
+                        .param("cue", cue)
+                        .param("version", version)
+                        .update()
+                == 1;
+    }
+
+    /** Sets all that a cue says of how it is spoken, whatever its version is: undo, and being made like a take. */
+    public void direct(UUID cue, Direction direction, TakenDirection taken) {
+        jdbc.sql("update cue set " + DirectionColumns.SET
+                        + ", taken = cast(:taken as jsonb), version = version + 1 where id = :cue")
+                .params(DirectionColumns.parameters(direction))
+                .param("taken", TakenColumn.write(taken))
+                .param("cue", cue)
+                .update();
+    }
+
+    /** @param recipe hash of the cue's recipe now, null when it has none: until it differs the cue counts as unchanged */
+    public void keep(UUID cue, UUID take, String recipe) {
+        jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
+                .param("take", take)
+                .param("recipe", recipe)
+                .param("cue", cue)
+                .update();
+    }
+
+    /** Slots in the order of the cues; a null leaves the cue without one. */
+    public void setSlots(List<UUID> cues, List<Slot> slots) {
+        List<Integer> all =
+                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        batches.batchUpdate(
+                "update cue set slot_in_millis = ?, slot_out_millis = ? where id = ?", all, 500, (statement, i) -> {
+                    statement.setObject(
+                            1, slots.get(i) == null ? null : slots.get(i).inMillis());
+                    statement.setObject(
+                            2, slots.get(i) == null ? null : slots.get(i).outMillis());
+                    statement.setObject(3, cues.get(i));
+                });
+    }
+
+    /** A cue's place, slot and gap as they are stored together. @param gapMillis its own; null for none */
+    public record StoredPlace(UUID cue, CuePlace place, Slot slot, Integer gapMillis) {}
+
+    public void setPlaces(List<StoredPlace> places) {
+        batches.batchUpdate("""
+                update cue set placement = ?, anchor = ?, offset_samples = ?, fixed_samples = ?, slot_in_millis = ?, slot_out_millis = ?,
+                pause_after_millis = ? where id = ?""", places, 500, (statement, placed) -> {
+            CuePlace place = placed.place();
+            statement.setString(1, place.kind() == null ? null : place.kind().id());
+            statement.setString(2, place.anchor().name().toLowerCase(Locale.ROOT));
+            statement.setLong(3, place.offsetSamples());
+            statement.setObject(4, place.fixedSamples());
+            statement.setObject(5, placed.slot() == null ? null : placed.slot().inMillis());
+            statement.setObject(6, placed.slot() == null ? null : placed.slot().outMillis());
+            statement.setObject(7, placed.gapMillis());
+            statement.setObject(8, placed.cue());
+        });
+    }
+
+    public void setNumbers(List<UUID> cues, List<String> numbers) {
+        List<Integer> all =
+                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
+        batches.batchUpdate("update cue set number = ? where id = ?", all, 500, (statement, i) -> {
+            statement.setString(1, numbers.get(i));
+            statement.setObject(2, cues.get(i));
+        });
+    }
+
+    /** Every number that a cue of the project has or had. */
+    public java.util.Set<String> usedNumbers(UUID project) {
+        return new java.util.HashSet<>(jdbc.sql("select number from cue where project_id = :project")
+                .param("project", project)
+                .query(String.class)
+                .list());
+    }
+
+    private static Slot slot(ResultSet row) throws SQLException {
+        Integer in = row.getObject("slot_in_millis", Integer.class);
+        return in == null ? null : new Slot(in, row.getInt("slot_out_millis"));
+    }
+
+    private static CuePlace place(ResultSet row) throws SQLException {
+        String kind = row.getString("placement");
+        return new CuePlace(
+                kind == null ? null : CuePlace.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                Anchor.valueOf(row.getString("anchor").toUpperCase(Locale.ROOT)),
+                row.getLong("offset_samples"),
+                row.getObject("fixed_samples", Long.class));
+    }
+
+    private static Cue cue(ResultSet row, int at) throws SQLException {
+        return new Cue(
+                row.getObject("id", UUID.class),
+                row.getInt("position"),
+                row.getString("number"),
+                row.getString("scene"),
+                row.getString("role"),
+                row.getString("text"),
+                row.getInt("words"),
+                row.getInt("syllables"),
+                row.getDouble("reference_seconds"),
+                slot(row),
+                DirectionColumns.read(row),
+                row.getInt("version"),
+                TakenColumn.read(row.getString("taken")),
+                place(row));
+    }
+}

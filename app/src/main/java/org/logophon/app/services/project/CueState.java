@@ -1,0 +1,30 @@
+package org.logophon.app.services.project;
+
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Locale;
+
+/** Where a cue stands between script and delivery. */
+public enum CueState {
+    READY("ready"),
+    CHANGED("changed"),
+    NEW("not rendered"),
+    RENDERING("rendering"),
+    PROBLEM("needs a look");
+
+    private final String label;
+
+    CueState(String label) {
+        this.label = label;
+    }
+
+    /** For people. */
+    public String label() {
+        return label;
+    }
+
+    /** For pages: {@code ready}. */
+    @JsonValue
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,68 @@
+package org.logophon.app.services.project;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.Map;
+import org.logophon.app.platform.node.DatabaseChange;
+import org.logophon.app.services.project.take.SpeechRepository;
+import org.logophon.core.text.estimate.SpeakingRate;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * How fast each voice speaks, measured over all that it has spoken here. Kept in memory and read again after a render.
+ */
+@Component
+public class SpeakingRates {
+
+    /** Less speech than this says little about a voice. */
+    private static final double LEAST_SECONDS = 3;
+    /** While many cues are rendered, all speech isn't summed up again after each. */
+    private static final Duration FRESH = Duration.ofSeconds(2);
+
+    private final SpeechRepository speeches;
+    private final Clock clock;
+    private volatile Map<String, SpeakingRate> rates;
+    private volatile Instant measuredAt = Instant.MIN;
+    private volatile boolean changed = true;
+
+    SpeakingRates(SpeechRepository speeches, Clock clock) {
+        this.speeches = speeches;
+        this.clock = clock;
+    }
+
+    /** Null while the voice hasn't spoken enough to be measured. */
+    public SpeakingRate of(String voiceId) {
+        if (rates == null || changed && measuredAt.plus(FRESH).isBefore(clock.instant())) {
+            changed = false;
+            measuredAt = clock.instant();
+            rates = measured();
+        }
+        return rates.get(voiceId);
+    }
+
+    /** Something was spoken, here or on another server. */
+    @EventListener
+    void told(DatabaseChange told) {
+        if (told.may(DatabaseChange.STATUS)) {
+            changed = true;
+        }
+    }
+
+    /** Something was spoken here, and not told yet. */
+    public void changed() {
+        changed = true;
+    }
+
+    private Map<String, SpeakingRate> measured() {
+        Map<String, SpeakingRate> found = new HashMap<>();
+        speeches.spoken().forEach((voice, seconds) -> {
+            if (seconds[1] >= LEAST_SECONDS) {
+                found.put(voice, new SpeakingRate(seconds[1] / seconds[0]));
+            }
+        });
+        return found;
+    }
+}

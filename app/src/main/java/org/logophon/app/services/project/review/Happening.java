@@ -1,0 +1,31 @@
+package org.logophon.app.services.project.review;
+
+import java.util.Locale;
+
+/** What happens to cues beside what happens to their takes. */
+public enum Happening {
+    WORDS("words changed"),
+    RECAST("voice recast"),
+    DIRECTED("directed like a take"),
+    APPROVED("approved"),
+    WITHDRAWN("approval taken back"),
+    NOTED("noted"),
+    NOTE_DONE("note done"),
+    NOTE_REOPENED("note open again"),
+    NOTE_DELETED("note deleted");
+
+    private final String label;
+
+    Happening(String label) {
+        this.label = label;
+    }
+
+    /** For people. */
+    public String label() {
+        return label;
+    }
+
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,16 @@
+package org.logophon.app.steps.cast;
+
+import java.util.List;
+
+/**
+ * What the house thinks of a voice.
+ *
+ * @param stars  0–5, 0 for none given
+ * @param groups names of the house's groups that it is in
+ */
+record VoiceNote(boolean shortlisted, int stars, String note, List<String> groups) {
+
+    static final VoiceNote NONE = new VoiceNote(false, 0, "", List.of());
+    static final int LONGEST = 2_000;
+    static final int LONGEST_GROUP = 60;
+}

@@ -1,2 +1,0 @@
-/** What the parts of the store say of themselves: how much they hold, and what of it nobody needs any more. */
-package org.logophon.app.upkeep;

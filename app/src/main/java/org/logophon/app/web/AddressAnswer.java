@@ -1,4 +1,0 @@
-package org.logophon.app.web;
-
-/** @param address of the page to go to */
-public record AddressAnswer(String address) {}

@@ -1,9 +1,0 @@
-package org.logophon.app.web;
-
-/** Somebody else's page asks; the message is a sentence. */
-public final class Forbidden extends RuntimeException {
-
-    public Forbidden(String sentence) {
-        super(sentence);
-    }
-}

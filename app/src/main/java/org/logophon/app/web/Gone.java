@@ -1,9 +1,0 @@
-package org.logophon.app.web;
-
-/** What was there once and has ended; the message is a sentence. */
-public final class Gone extends RuntimeException {
-
-    public Gone(String sentence) {
-        super(sentence);
-    }
-}

@@ -1,9 +1,0 @@
-package org.logophon.app.web;
-
-/** What was asked for isn't there; the message is a sentence. */
-public class NotFound extends RuntimeException {
-
-    public NotFound(String sentence) {
-        super(sentence);
-    }
-}

@@ -1,4 +1,0 @@
-package org.logophon.app.web;
-
-/** What was done, or why it wasn't, for people to read. */
-public record SentenceAnswer(String sentence) {}

@@ -1,9 +1,0 @@
-package org.logophon.app.web;
-
-/** Asked more often than it is answered; the message is a sentence that says when to ask again. */
-public final class TooOften extends RuntimeException {
-
-    public TooOften(String sentence) {
-        super(sentence);
-    }
-}

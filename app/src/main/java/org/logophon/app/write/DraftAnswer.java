@@ -1,6 +1,0 @@
-package org.logophon.app.write;
-
-import java.util.UUID;
-
-/** @param draft the version in which the text was kept */
-record DraftAnswer(UUID draft) {}

@@ -1,2 +1,0 @@
-/** Finding and replacing in a script. */
-package org.logophon.app.write.find;

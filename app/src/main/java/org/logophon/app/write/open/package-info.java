@@ -1,2 +1,0 @@
-/** Documents opened as scripts, with what they bring along. */
-package org.logophon.app.write.open;

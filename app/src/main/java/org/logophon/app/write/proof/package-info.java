@@ -1,2 +1,0 @@
-/** Findings of a script, and what is done about them. */
-package org.logophon.app.write.proof;

@@ -1,2 +1,0 @@
-/** Lists of readings of the project and of the house, and hearing them. */
-package org.logophon.app.write.readings;

@@ -1,2 +1,0 @@
-/** What is said, to be read along: where captions begin, end and break, and the formats that they are written in. */
-package org.logophon.core.caption;

@@ -1,2 +1,0 @@
-/** Digests that serve as keys. */
-package org.logophon.core.digest;

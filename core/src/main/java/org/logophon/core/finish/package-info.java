@@ -1,2 +1,0 @@
-/** From speech to a clip that can be delivered: rate, loudness, true peak, head and tail. */
-package org.logophon.core.finish;

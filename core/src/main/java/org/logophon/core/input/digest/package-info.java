@@ -1,0 +1,2 @@
+/** Digests that serve as keys. */
+package org.logophon.core.input.digest;

@@ -1,2 +1,0 @@
-/** Marks: direction on single words, runs of words and the gaps between them. */
-package org.logophon.core.mark;

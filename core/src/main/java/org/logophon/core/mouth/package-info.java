@@ -1,2 +1,0 @@
-/** Shapes of the mouth for characters that speak. */
-package org.logophon.core.mouth;

@@ -1,2 +1,0 @@
-/** Times of the picture, read from the files of editors and captions, and matched to cues. */
-package org.logophon.core.picture;

@@ -1,0 +1,44 @@
+package org.logophon.core.review.proof;
+
+/**
+ * Something to do about a finding.
+ *
+ * @param text the words to say, the text to write instead, or for a cut the word that it comes after
+ * @param at   for a cut the index in the cue's text of the word that the new cue starts with; −1 otherwise
+ */
+public record Suggestion(Act act, String text, int at) {
+
+    public Suggestion(Act act, String text) {
+        this(act, text, -1);
+    }
+
+    /** What taking it does. */
+    public enum Act {
+        /** Keeps the text and says it in these words. */
+        SAY,
+        /** Keeps the text and says it letter by letter. */
+        LETTERS,
+        /** Writes this instead. */
+        WRITE,
+        /** Starts a new cue after these words. */
+        CUT,
+        /** Takes the text out. */
+        REMOVE,
+        /** Casts a voice of the language; the text is the voice's name. */
+        CAST
+    }
+
+    public static Suggestion say(String words) {
+        return new Suggestion(Act.SAY, words);
+    }
+
+    /** As it is offered: the words to say or to write, or what would be done. */
+    public String sentence() {
+        return switch (act) {
+            case SAY, LETTERS, WRITE -> text;
+            case CUT -> "Split after “" + text + "”";
+            case REMOVE -> "Take it out";
+            case CAST -> "Cast " + text;
+        };
+    }
+}

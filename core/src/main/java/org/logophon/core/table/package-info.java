@@ -1,2 +1,0 @@
-/** Tables that go to and come from other programs. */
-package org.logophon.core.table;

@@ -1,0 +1,36 @@
+package org.logophon.core.text.reading;
+
+import java.util.Arrays;
+import java.util.Locale;
+import org.logophon.core.input.InvalidInput;
+
+/**
+ * In what way a reading says its form: in other words, as a kind (W3C's note "SSML 1.0 say-as attribute values", 2005),
+ * or in IPA.
+ */
+public enum PronunciationKind {
+    WORDS,
+    LETTERS,
+    DIGITS,
+    CARDINAL,
+    ORDINAL,
+    DATE,
+    TIME,
+    TELEPHONE,
+    IPA;
+
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** @throws InvalidInput with a sentence for an unknown word */
+    public static PronunciationKind of(String word) {
+        return Arrays.stream(values())
+                .filter(as -> as.id().equalsIgnoreCase(word.strip()))
+                .findFirst()
+                .orElseThrow(
+                        () -> new InvalidInput(
+                                "\"" + word
+                                        + "\" is no way to say something. Use words, letters, digits, cardinal, ordinal, date, time, telephone or ipa."));
+    }
+}

@@ -1,0 +1,34 @@
+package org.logophon.core.text.script;
+
+import org.logophon.core.input.InvalidInput;
+
+/**
+ * How cues are numbered: start, step, width, and a prefix. The defaults give 010, 020, 030.
+ *
+ * @param start  first number, 0 or more
+ * @param step   distance between neighbours, 1 or more
+ * @param width  digits at least, 1 to 9; filled with zeros
+ * @param prefix put before the digits, often empty
+ */
+public record CueNumbers(int start, int step, int width, String prefix) {
+
+    public static final CueNumbers DEFAULT = new CueNumbers(10, 10, 3, "");
+
+    public CueNumbers {
+        if (start < 0 || start > 999_999) {
+            throw new InvalidInput("Cue numbers start at 0 to 999999, not at " + start + ".");
+        }
+        if (step < 1 || step > 1_000) {
+            throw new InvalidInput("Cue numbers step by 1 to 1000, not by " + step + ".");
+        }
+        if (width < 1 || width > 9) {
+            throw new InvalidInput("Cue numbers are 1 to 9 digits wide, not " + width + ".");
+        }
+    }
+
+    /** The number of the cue at a zero-based position. */
+    public String at(int position) {
+        String digits = Long.toString(start + (long) step * position);
+        return prefix + "0".repeat(Math.max(0, width - digits.length())) + digits;
+    }
+}

@@ -1,0 +1,179 @@
+package org.logophon.core.text.script;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Reads a script line by line; a paragraph ends at a blank line, a heading or a divider. */
+final class ScriptParser {
+
+    /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */
+    private static final Pattern HEADING = Pattern.compile("^ {0,3}#{1,6}[ \\t]");
+
+    /** A longer one is shown by its beginning: it is no title but a paragraph. Ours. */
+    private static final int LONGEST_TITLE = 500;
+
+    private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
+
+    private final String source;
+    private final boolean mixedCaseNames;
+    private final List<Paragraph> paragraphs = new ArrayList<>();
+    private final List<Script.Scene> scenes = new ArrayList<>();
+    private final List<Script.Note> notes = new ArrayList<>();
+    private final List<MappedText> lines = new ArrayList<>();
+    private int paragraphStart = -1;
+    private int paragraphEnd;
+    private int blanks = Paragraph.APART;
+    private boolean afterDivider;
+    private String scene = "";
+    private String role = Script.NARRATOR;
+
+    ScriptParser(String source) {
+        this.source = source;
+        this.mixedCaseNames = usesNames(source);
+    }
+
+    void read() {
+        forEachLine(source, this::line);
+        closeParagraph();
+    }
+
+    List<Paragraph> paragraphs() {
+        return paragraphs;
+    }
+
+    List<Script.Scene> scenes() {
+        return scenes;
+    }
+
+    List<Script.Note> notes() {
+        return notes;
+    }
+
+    private void line(int start, int end) {
+        String line = source.substring(start, end);
+        if (line.isBlank()) {
+            closeParagraph();
+            blanks++;
+        } else if (isDivider(line)) {
+            closeParagraph();
+            blanks = Paragraph.APART;
+            afterDivider = true;
+        } else if (isHeading(line)) {
+            closeParagraph();
+            blanks = Paragraph.APART;
+            scene = title(line);
+            scenes.add(new Script.Scene(start, end, scene));
+        } else if (isNote(line)) {
+            notes.add(new Script.Note(start, end, line.strip().substring(2).strip()));
+        } else {
+            spoken(start, end, line);
+        }
+    }
+
+    /**
+     * A heading's words without its hashes. By hand: a pattern for both ends takes time by the square of a long line.
+     */
+    private static String title(String line) {
+        String words = line.strip();
+        int from = 0;
+        while (from < words.length() && words.charAt(from) == '#') {
+            from++;
+        }
+        int to = words.length();
+        while (to > from && words.charAt(to - 1) == '#') {
+            to--;
+        }
+        // a closing run counts only after a space: "C#" keeps its hash
+        boolean closing = to == from || Character.isWhitespace(words.charAt(to - 1));
+        String title = words.substring(from, closing ? to : words.length()).strip();
+        return title.length() <= LONGEST_TITLE
+                ? title
+                : title.substring(0, title.offsetByCodePoints(0, LONGEST_TITLE / 2)) + "…";
+    }
+
+    private void spoken(int start, int end, String line) {
+        int from = 0;
+        if (lines.isEmpty()) {
+            var name = RoleName.at(line).filter(n -> n.capital() || mixedCaseNames);
+            if (name.isPresent()) {
+                role = name.get().name();
+                from = name.get().length();
+            }
+            if (paragraphStart < 0) {
+                paragraphStart = start;
+            }
+        }
+        // a single line break is a space: text out of mail or PDF is hard-wrapped
+        MappedText words = MappedText.of(source, start + from, end);
+        if (!words.isEmpty()) {
+            lines.add(words);
+        }
+        paragraphEnd = end;
+    }
+
+    private void closeParagraph() {
+        if (!lines.isEmpty()) {
+            paragraphs.add(
+                    new Paragraph(paragraphStart, paragraphEnd, scene, role, List.copyOf(lines), blanks, afterDivider));
+            blanks = 0;
+            afterDivider = false;
+        }
+        lines.clear();
+        paragraphStart = -1;
+    }
+
+    /**
+     * Names in mixed case ("Keeper:") count only in a script that shows it uses names: its first spoken paragraph has
+     * one, or some paragraph has one in capitals. Else "Remember: never look down." would be a role.
+     */
+    private static boolean usesNames(String source) {
+        boolean[] seen = {false, false, true};
+        forEachLine(source, (start, end) -> {
+            String line = source.substring(start, end);
+            boolean spoken = !line.isBlank() && !isHeading(line) && !isNote(line) && !isDivider(line);
+            if (spoken && seen[2]) {
+                var name = RoleName.at(line);
+                seen[1] |= name.isPresent() && (!seen[0] || name.get().capital());
+                seen[0] = true;
+            }
+            seen[2] = !spoken && !isNote(line);
+        });
+        return seen[1];
+    }
+
+    // a look at the first letter spares most lines the patterns
+    private static boolean isHeading(String line) {
+        return "# ".indexOf(line.charAt(0)) >= 0 && HEADING.matcher(line).find();
+    }
+
+    private static boolean isDivider(String line) {
+        return "- ".indexOf(line.charAt(0)) >= 0 && DIVIDER.matcher(line).matches();
+    }
+
+    private static boolean isNote(String line) {
+        return line.stripLeading().startsWith("//");
+    }
+
+    private interface LineReader {
+        void read(int start, int end);
+    }
+
+    private static void forEachLine(String source, LineReader reader) {
+        int start = 0;
+        while (start < source.length()) {
+            int end = start;
+            while (end < source.length() && !endsLine(source.charAt(end))) {
+                end++;
+            }
+            reader.read(start, end);
+            boolean pair = end + 1 < source.length() && source.charAt(end) == '\r' && source.charAt(end + 1) == '\n';
+            start = end + (pair ? 2 : 1);
+        }
+    }
+
+    /** Line ends of Unicode UAX #14, and NEL; nearly every character is told by the first comparison. */
+    private static boolean endsLine(char c) {
+        return c <= '\r' ? c == '\n' || c == '\r' : c >= 0x85 && (c == 0x85 || c == 0x2028 || c == 0x2029);
+    }
+}

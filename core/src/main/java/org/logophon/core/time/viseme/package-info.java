@@ -1,0 +1,2 @@
+/** Shapes of the mouth for characters that speak. */
+package org.logophon.core.time.viseme;

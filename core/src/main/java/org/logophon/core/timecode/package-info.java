@@ -1,2 +1,0 @@
-/** Frames and timecode: how editors count time (SMPTE ST 12-1). */
-package org.logophon.core.timecode;

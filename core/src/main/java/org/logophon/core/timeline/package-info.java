@@ -1,2 +1,0 @@
-/** Programmes as timeline files of open formats: edit decision lists and OpenTimelineIO. */
-package org.logophon.core.timeline;

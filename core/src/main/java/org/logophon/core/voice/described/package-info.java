@@ -1,0 +1,2 @@
+/** From a plain description to the closest voices and how to tune them, by what was measured. */
+package org.logophon.core.voice.described;
