@@ -142,8 +142,16 @@ export function renew(selector, address) {
   turn.done = (async () => {
     while (turn.next && document.querySelector(selector)) {
       const asked = turn.next;
+      const part = document.querySelector(selector);
       turn.next = null;
-      await htmx.ajax('GET', asked, { source: document.querySelector(selector), target: selector, swap: 'outerHTML' });
+      let landed = false;
+      const land = (/** @type {any} */ { detail }) => { landed ||= detail.target === part && detail.requestConfig.path === asked; };
+      document.addEventListener('htmx:beforeSwap', land);
+      try {
+        await htmx.ajax('GET', asked, { source: part, target: selector, swap: 'outerHTML' });
+      } finally { document.removeEventListener('htmx:beforeSwap', land); }
+      // another answer took the part's place meanwhile: this one went nowhere
+      if (!landed && !part.isConnected) turn.next ??= asked;
     }
   })().finally(() => renewing.delete(selector));
   return turn.done;

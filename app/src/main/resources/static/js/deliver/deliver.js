@@ -14,13 +14,18 @@ const spoken = captions(`${address}/deliver/captions`);
 /** What the form asks, as an address has it. */
 const wished = () => new URLSearchParams(/** @type {any} */ (new FormData(form)));
 
+const contents = () => renew('#contents', `${address}/deliver/contents?${wished()}`);
+const checks = () => renew('#left-out', `${address}/deliver/left-out`);
+
 let due = null;
 function hold() {
   clearTimeout(due);
-  due = setTimeout(() => renew('#contents', `${address}/deliver/contents?${wished()}`), 200);
+  due = setTimeout(contents, 200);
 }
 
 if (form) {
+  checks();
+  contents();
   form.addEventListener('input', event => { if (event.target.name !== 'setName') hold(); });
   // Enter in the name of a set keeps it; it doesn't build
   form.addEventListener('keydown', event => {
@@ -102,7 +107,7 @@ document.addEventListener('logophon:changed', event => {
   const cues = kinds.some(kind => ['content', 'status', 'house'].includes(kind));
   // the first cue, or the last one gone: the page is another one
   if (cues && !document.getElementById('contents')) { location.reload(); return; }
-  if (cues || kinds.includes('delivery')) renew('#left-out', `${address}/deliver/left-out`);
+  if (cues || kinds.includes('delivery')) checks();
   if (kinds.includes('delivery')) renew('#deliveries', `${address}/deliveries`);
   if (cues || kinds.includes('delivery')) { hold(); spoken.renew(); }
 });

@@ -84,6 +84,14 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer();
 
     @ArchTest
+    static final ArchRule REPOSITORIES_KNOW_NOTHING_OF_THE_WEB = noClasses()
+            .that()
+            .haveSimpleNameEndingWith("Repository")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.logophon.app.platform.web..", "org.springframework.web..", "jakarta.servlet..");
+
+    @ArchTest
     static final ArchRule NO_CYCLES_IN_THE_CORE =
             slices().matching("org.logophon.core.(**)").should().beFreeOfCycles();
 
@@ -114,5 +122,25 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule NO_CYCLES_IN_THE_APPLICATION =
-            slices().matching("org.logophon.app.(*).(*)..").should().beFreeOfCycles();
+            slices().matching("org.logophon.app.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule NO_CYCLES_IN_SPEECH =
+            slices().matching("org.logophon.speech.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule DOCUMENTS_KNOW_NOTHING_OF_THEIR_WORKER = noClasses()
+            .that()
+            .resideInAPackage("org.logophon.documents")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.logophon.documents.worker");
+
+    @ArchTest
+    static final ArchRule COMMANDS_KNOW_NOTHING_OF_WHAT_LISTS_THEM = noClasses()
+            .that()
+            .resideInAPackage("org.logophon.cli.*..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.logophon.cli");
 }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -75,6 +76,7 @@ class CastPageTest extends BrowserTest {
         page.locator("#by-accent").selectOption(new SelectOption().setValue("Great Britain"));
         assertThat(page).hasURL(Pattern.compile(".*accent=Great%20Britain.*"));
         page.locator("#by-sounds").selectOption("man");
+        assertThat(page).hasURL(Pattern.compile(".*sounds=man.*"));
         // house voices come before all others, and other tests make some
         assertThat(page.locator("#voices tr[data-voice]:not([data-house])").first())
                 .hasAttribute("data-voice", "aldric");
@@ -187,6 +189,30 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("#role-pace")).hasValue("85");
         assertThat(page.locator("#role-effect")).hasValue("hall");
         assertThat(page.locator("#role-pitch")).hasValue("-2.0");
+    }
+
+    /** The list that is asked for after a note finds that another answer has taken the page's place. */
+    @Test
+    void aNoteIsShownThoughADialsAnswerCameBetween() {
+        casting("Between");
+        page.locator("#roledials summary").click();
+        AtomicReference<Route> dial = new AtomicReference<>();
+        page.route("**/cast/direction", dial::set);
+        page.locator("#role-effect").selectOption("hall");
+        page.waitForCondition(() -> dial.get() != null);
+        AtomicReference<Route> list = new AtomicReference<>();
+        Predicate<String> lists = url -> url.contains("/cast?");
+        page.route(lists, list::set);
+        page.locator("tr[data-voice=tamsin] .note").click();
+        page.locator("#note-text").fill("for the storm");
+        page.locator("#note-keep").click();
+        page.waitForCondition(() -> list.get() != null);
+        page.locator("#stage").evaluate("stage => { stage.dataset.before = true; }");
+        dial.get().resume();
+        assertThat(page.locator("#stage[data-before]")).hasCount(0);
+        page.unroute(lists);
+        list.get().resume();
+        assertThat(page.locator("tr[data-voice=tamsin]")).containsText("“for the storm”");
     }
 
     @Test

@@ -102,7 +102,7 @@ class DeliveryTest extends ApplicationTest {
         String project = rendered("Named", "The first cue.\n\n***\n\nThe third cue.", 2);
         String third = server.cues(project).get(2).get("id").asString();
         server.post(project + "/cues/" + third + "/direction", Map.of("pace", "80", "version", "0"));
-        String page = server.get(project + "/deliver").body();
+        String page = server.get(project + "/deliver/left-out").body();
         assertThat(page)
                 .contains("1 cue has no take and will be missing")
                 .contains("1 cue has changed since its kept take");

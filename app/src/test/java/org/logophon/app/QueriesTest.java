@@ -45,6 +45,8 @@ class QueriesTest extends ApplicationTest {
             "/direct?cue=" + cue,
             "/cues/" + cue + "/marks",
             "/deliver",
+            "/deliver/left-out",
+            "/deliver/contents?pattern=%7Bnumber%7D&target=-19",
             "/programme",
             "/render?step=WRITE",
             "/counts",

@@ -3,6 +3,7 @@ package org.logophon.cli;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.signal.pitch.PitchMeter;
 import org.logophon.core.signal.pitch.PitchTrack;
 import org.logophon.core.signal.sound.Sound;
@@ -19,19 +20,19 @@ import org.logophon.speech.WorkerPool;
 import org.logophon.speech.own.OwnEnginesFile;
 
 /** Tries a file of engines before it is used: what is wrong with it, and what each voice measures. */
-final class EnginesTrial {
+public final class EnginesTrial {
 
     private static final double PACE = 1.25;
     private static final double SEMITONES = 3;
 
     private final PrintWriter out;
 
-    EnginesTrial(PrintWriter out) {
+    public EnginesTrial(PrintWriter out) {
         this.out = out;
     }
 
     /** @return an exit status */
-    int of(Path path) {
+    public int of(Path path) {
         OwnEnginesFile file = OwnEnginesFile.read(path);
         file.wrong().forEach(sentence -> out.println(path + ", " + sentence));
         if (file.wrong().isEmpty() && file.engines().isEmpty()) {

@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.logophon.cli.input.ExitStatus;
+import org.logophon.cli.input.InputUnusable;
 import org.logophon.core.delivery.ClipNote;
 import org.logophon.core.delivery.ClipReading;
 import org.logophon.core.delivery.WholeFile;

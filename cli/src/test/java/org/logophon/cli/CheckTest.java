@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.speech.NativeVoices;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.standin.StandIn;
 import org.logophon.standin.Temper;
 import tools.jackson.databind.JsonNode;

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.delivery.FolderHold;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

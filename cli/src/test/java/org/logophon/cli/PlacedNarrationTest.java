@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.time.timecode.FrameRate;
 import org.logophon.core.time.timecode.Timecode;
 import tools.jackson.databind.JsonNode;

@@ -11,6 +11,7 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.wav.WavReader;
 import org.logophon.core.voice.recording.RecordingFigures;

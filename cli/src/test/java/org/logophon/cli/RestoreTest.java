@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.direction.ssml.SsmlCue;
 import org.logophon.core.direction.ssml.SsmlReader;
 
@@ -19,8 +20,8 @@ class RestoreTest {
 
     private static final String SCRIPT = """
             <speak version="1.1" xmlns="http://www.w3.org/2001/10/synthesis" xml:lang="en-GB">
-            <voice name="Isla"><p>The <sub alias="lantern">lamp</sub> is lit.<break time="400ms"/> <emphasis>Now</emphasis> go.</p></voice>
-            <voice name="Marnie"><p>Tomorrow &amp; after.</p></voice>
+            <voice name="isla"><p>The <sub alias="lantern">lamp</sub> is lit.<break time="400ms"/> <emphasis>Now</emphasis> go.</p></voice>
+            <voice name="marnie"><p>Tomorrow &amp; after.</p></voice>
             </speak>
             """;
 

@@ -44,7 +44,7 @@ public final class Documents {
         return opened;
     }
 
-    static void refuseSize(String fileName, byte[] bytes) {
+    public static void refuseSize(String fileName, byte[] bytes) {
         if (bytes.length == 0) {
             throw new DocumentUnusable(fileName + " is empty. Give a file with words in it.");
         }
@@ -63,7 +63,7 @@ public final class Documents {
     }
 
     /** True for what is opened without taking anything apart. */
-    static boolean plainText(String fileName, byte[] bytes) {
+    public static boolean plainText(String fileName, byte[] bytes) {
         String start = start(bytes);
         String ending = fileName.substring(withoutEnding(fileName).length()).toLowerCase(Locale.ROOT);
         return !packed(bytes)

@@ -112,7 +112,7 @@ class EngineAgreementTest {
                         && !voice.whispers()
                         && voice.tuning().equals(Tuning.NONE))
                 .toList();
-        for (Voice voice : SharedSpeech.some(own)) {
+        for (Voice voice : SharedSpeech.each(3, own)) {
             double[] taken = new double[cues.size()];
             double[] reference = new double[cues.size()];
             double learntTaken = 0;

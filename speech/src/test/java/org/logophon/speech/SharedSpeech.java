@@ -40,8 +40,13 @@ public final class SharedSpeech {
 
     /** Some of many, or all of them. */
     static <T> List<T> some(List<T> all) {
+        return each(SOME, all);
+    }
+
+    /** Each n-th of many, where a share of them is promised something; or all of them. */
+    static <T> List<T> each(int n, List<T> all) {
         return IntStream.range(0, all.size())
-                .filter(SharedSpeech::tried)
+                .filter(i -> EACH || i % n == 0)
                 .mapToObj(all::get)
                 .toList();
     }

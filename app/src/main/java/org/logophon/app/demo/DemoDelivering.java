@@ -4,7 +4,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.deliveries.DeliveryService;
 import org.logophon.app.services.project.CueState;

@@ -5,7 +5,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.CueState;
 import org.logophon.app.services.project.CueView;

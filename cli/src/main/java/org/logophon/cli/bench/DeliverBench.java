@@ -6,7 +6,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SoundSource;
 import org.logophon.core.signal.wav.BroadcastExtension;

@@ -1,6 +1,6 @@
 package org.logophon.cli.bench;
 
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import tools.jackson.databind.JsonNode;
 
 /** A running application: one word of a 200-cue project is changed, until the changed cue can be played. */

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 
 /** The commands as they are typed: a process each, from the start of the launcher to its end. */
 final class LaunchedCommand {

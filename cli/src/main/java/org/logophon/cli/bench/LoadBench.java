@@ -9,7 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Predicate;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -3,7 +3,7 @@ package org.logophon.cli.bench;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.List;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 
 /** A running application with a project of 2,000 cues and 100,000 words: opening its pages, saving it. */
 final class LongProjectBench {

@@ -8,7 +8,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 
 /** Runs public tools as processes. */
 final class Tool {

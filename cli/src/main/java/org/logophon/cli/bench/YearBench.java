@@ -7,7 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -17,9 +17,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
-import org.logophon.cli.InputUnusable;
-import org.logophon.cli.ScriptFile;
-import org.logophon.cli.Sentence;
+import org.logophon.cli.input.InputUnusable;
+import org.logophon.cli.input.ScriptFile;
+import org.logophon.cli.input.Sentence;
 import org.logophon.cli.narrate.DeliverOptions.Deliver;
 import org.logophon.cli.narrate.NarrationReport.FindingEntry;
 import org.logophon.cli.narrate.NarrationReport.InPicture;
@@ -345,7 +345,7 @@ final class ClipMaker {
         }
         Delivered delivered = new Delivered(
                 deliver == null || deliver.title().isEmpty() ? file.name() : deliver.title(),
-                plan.voice().language(),
+                plan.language(),
                 picture == null ? FrameRate.DEFAULT : picture.rate(),
                 picture == null ? 0 : picture.start(),
                 programme.with(Made::clip),

@@ -5,13 +5,15 @@ import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IllformedLocaleException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import org.logophon.cli.ExitStatus;
-import org.logophon.cli.InputUnusable;
-import org.logophon.cli.ScriptFile;
-import org.logophon.cli.ScriptOptions;
+import org.logophon.cli.input.ExitStatus;
+import org.logophon.cli.input.InputUnusable;
+import org.logophon.cli.input.ScriptFile;
+import org.logophon.cli.input.ScriptOptions;
 import org.logophon.cli.recording.RecordedCues;
 import org.logophon.core.delivery.FileNames;
 import org.logophon.core.delivery.Slug;
@@ -59,6 +61,12 @@ public final class NarrateCommand implements Callable<Integer> {
 
     @Mixin
     private ScriptOptions options;
+
+    @Option(
+            names = "--language",
+            paramLabel = "TAG",
+            description = "Language of the script, as in en-GB; the voice's own where none is given.")
+    private String language;
 
     @Option(names = "--pace", paramLabel = "PERCENT", description = "50 to 200; 100 is the voice's own.")
     private Integer pace;
@@ -269,6 +277,18 @@ public final class NarrateCommand implements Callable<Integer> {
         return alike.size() == 1 ? base : base + "-" + (alike.indexOf(file) + 1);
     }
 
+    private String language() {
+        if (language == null) {
+            return options.voice().language();
+        }
+        try {
+            return new Locale.Builder().setLanguageTag(language).build().toLanguageTag();
+        } catch (IllformedLocaleException unknown) {
+            throw new IllegalArgumentException(
+                    "--language is a language tag, as in en-GB, and " + language + " is none.", unknown);
+        }
+    }
+
     private NarrationPlan plan(ReadingList readings) {
         try {
             Direction direction = new Direction(
@@ -285,6 +305,7 @@ public final class NarrateCommand implements Callable<Integer> {
             new FileNames(name);
             return new NarrationPlan(
                     options.voice(),
+                    language(),
                     options.cast(),
                     direction,
                     readings,

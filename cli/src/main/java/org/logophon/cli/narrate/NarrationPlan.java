@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import org.logophon.cli.ScriptFile;
+import org.logophon.cli.input.ScriptFile;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.direction.mark.Instruction;
@@ -33,10 +33,12 @@ import org.logophon.speech.NativeVoices;
 /**
  * Everything asked for on the command line.
  *
- * @param cast role in lower case to voice
+ * @param language of the scripts, BCP 47
+ * @param cast     role in lower case to voice
  */
 record NarrationPlan(
         Voice voice,
+        String language,
         Map<String, Voice> cast,
         Direction asked,
         ReadingList readings,
@@ -46,7 +48,7 @@ record NarrationPlan(
 
     /** The same, where it is known what other languages sound like. */
     NarrationPlan with(SpokenSounds known) {
-        return new NarrationPlan(voice, cast, asked, readings, namePattern, finish, known);
+        return new NarrationPlan(voice, language, cast, asked, readings, namePattern, finish, known);
     }
 
     Voice voiceOf(String role) {
@@ -65,17 +67,17 @@ record NarrationPlan(
     /** A cue as it is delivered with its direction: as the script has it, else as was asked for all. */
     SsmlCue score(ScriptFile file, int at) {
         String text = file.script().cues().get(at).text();
-        String name = voiceOf(file, at).name();
+        String voiceId = voiceOf(file, at).id();
         if (file.directed().isEmpty()) {
             List<PlacedReading> placed = readings.said(text, voiceOf(file, at).language()).stream()
                     .map(place -> TakeScore.placed(text, place))
                     .toList();
-            return new SsmlCue(text, name, asked, Marks.NONE, placed, Map.of());
+            return new SsmlCue(text, voiceId, asked, Marks.NONE, placed, Map.of());
         }
         SsmlCue directed = file.directed().get(at);
         return new SsmlCue(
                 text,
-                name,
+                voiceId,
                 directed.direction(),
                 directed.marks(),
                 directed.readings(),

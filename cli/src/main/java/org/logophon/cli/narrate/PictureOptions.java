@@ -6,7 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Supplier;
-import org.logophon.cli.UnusableOption;
+import org.logophon.cli.input.UnusableOption;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.time.picture.PictureTimes;
 import org.logophon.core.time.picture.PictureTimes.PictureSlot;

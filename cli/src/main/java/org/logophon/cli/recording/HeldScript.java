@@ -2,7 +2,7 @@ package org.logophon.cli.recording;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.logophon.cli.ScriptFile;
+import org.logophon.cli.input.ScriptFile;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.align.LongCut;
 import org.logophon.core.voice.recording.CueCutter;

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.recording.Activity;
 import org.logophon.core.voice.recording.HeldRecording;

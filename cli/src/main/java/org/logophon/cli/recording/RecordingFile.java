@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.logophon.cli.InputUnusable;
+import org.logophon.cli.input.InputUnusable;
 import org.logophon.core.delivery.WholeFile;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SoundSource;

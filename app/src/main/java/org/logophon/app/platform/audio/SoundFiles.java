@@ -5,7 +5,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.core.time.coding.Coder;
 import org.logophon.core.time.coding.CodingFailed;
 import org.logophon.core.time.coding.FloatFile;

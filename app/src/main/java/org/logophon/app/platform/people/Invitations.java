@@ -5,11 +5,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.platform.failure.Gone;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.people.InvitationRepository.Invitation;
-import org.logophon.app.platform.web.Gone;
 import org.logophon.app.platform.web.LinkToken;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

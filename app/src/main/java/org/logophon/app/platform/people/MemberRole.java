@@ -2,7 +2,7 @@ package org.logophon.app.platform.people;
 
 import java.util.Arrays;
 import java.util.Locale;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 
 /** What somebody is in a workspace. */
 public enum MemberRole {

@@ -2,9 +2,9 @@ package org.logophon.app.platform.people;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.people.MemberRepository.Member;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -4,7 +4,7 @@ import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UCharacterCategory;
 import com.ibm.icu.text.Normalizer2;
 import com.ibm.icu.text.SpoofChecker;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
 
 /**

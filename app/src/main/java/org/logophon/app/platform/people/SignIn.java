@@ -5,12 +5,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.platform.failure.Forbidden;
+import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.platform.failure.TooOften;
 import org.logophon.app.platform.people.PersonRepository.Tries;
-import org.logophon.app.platform.web.Forbidden;
 import org.logophon.app.platform.web.PassPhrase;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.app.platform.web.StorableText;
-import org.logophon.app.platform.web.TooOften;
 import org.logophon.core.input.digest.Sha256;
 import org.springframework.stereotype.Service;
 

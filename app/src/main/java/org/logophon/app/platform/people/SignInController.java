@@ -2,9 +2,9 @@ package org.logophon.app.platform.people;
 
 import jakarta.servlet.http.HttpServletRequest;
 import org.logophon.app.platform.disk.NeedsNoRoom;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.people.InvitationRepository.Invitation;
 import org.logophon.app.platform.web.AddressAnswer;
-import org.logophon.app.platform.web.NotFound;
 import org.logophon.app.platform.web.OwnAddress;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

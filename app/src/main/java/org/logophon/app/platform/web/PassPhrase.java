@@ -3,6 +3,8 @@ package org.logophon.app.platform.web;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.platform.failure.TooOften;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** Pass phrases: what is kept of them, and how long one waits after wrong ones. */

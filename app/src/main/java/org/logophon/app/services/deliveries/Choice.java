@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.core.delivery.DeliveryOptions;
 import org.logophon.core.delivery.Part;
 import org.logophon.core.delivery.part.CaptionsPart;

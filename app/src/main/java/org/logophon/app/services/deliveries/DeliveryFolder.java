@@ -7,7 +7,7 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Path;
 import java.nio.file.ReadOnlyFileSystemException;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
 import org.logophon.app.services.project.Projects;
 import org.logophon.core.delivery.FolderWriter;

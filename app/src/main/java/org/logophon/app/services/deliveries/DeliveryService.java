@@ -4,7 +4,7 @@ import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.ProjectView;

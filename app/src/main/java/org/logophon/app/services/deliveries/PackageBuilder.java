@@ -8,13 +8,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.platform.disk.DiskRoom;
-import org.logophon.app.platform.web.DatabaseAway;
-import org.logophon.app.platform.web.NoRoom;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.DatabaseAway;
+import org.logophon.app.platform.failure.NoRoom;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
-import org.logophon.app.services.project.bed.LaidOut;
 import org.logophon.app.services.rendering.JobRetry;
 import org.logophon.core.delivery.Manifest;
 import org.logophon.core.time.coding.CodingFailed;
@@ -103,11 +102,10 @@ class PackageBuilder {
 
     private void packed(Delivery delivery) throws IOException {
         ProjectView view = projects.view(delivery.projectId());
-        // once: whoever changes a bed meanwhile changes the next delivery
-        LaidOut laid = writer.laidOut(view, delivery);
-        deliveries.setTotal(delivery.id(), writer.steps(view, delivery, laid));
+        PackageWriter.Contents contents = writer.contents(view, delivery);
+        deliveries.setTotal(delivery.id(), writer.steps(contents));
         int[] told = {0};
-        List<Stored> written = writer.write(view, delivery, laid, done -> {
+        List<Stored> written = writer.write(contents, done -> {
             room.need(0);
             if (done != told[0]) {
                 told[0] = done;
@@ -117,11 +115,11 @@ class PackageBuilder {
         });
         if (written != null) {
             List<Stored> all = told(delivery, view, written);
-            List<DeliveredCue> cues = writer.cues(view, delivery);
+            List<DeliveredCue> cues = writer.cues(contents);
             long bytes = all.stream().mapToLong(file -> file.entry().bytes()).sum();
             transaction.executeWithoutResult(status -> {
                 files.save(delivery.id(), all);
-                ready.save(delivery.id(), cues, laid);
+                ready.save(delivery.id(), cues, contents.laid());
                 if (deliveries.end(delivery.id(), "ready", null, bytes)) {
                     over(delivery, "");
                 }

@@ -24,7 +24,7 @@ import java.util.concurrent.TimeoutException;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.logophon.app.platform.audio.AudioStore;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.deliveries.DeliveredFiles.Measured;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
 import org.logophon.app.services.deliveries.DeliveredProject.Asked;
@@ -32,10 +32,10 @@ import org.logophon.app.services.deliveries.DeliveredProject.Made;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.bed.LaidOut;
-import org.logophon.app.services.project.bed.Layers;
 import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.app.services.project.take.StoredSpeech;
 import org.logophon.app.services.project.take.Take;
+import org.logophon.app.services.rendering.Layers;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.FileWriting;
 import org.logophon.core.delivery.Manifest;
@@ -82,24 +82,29 @@ class PackageWriter {
         this.transaction = transaction;
     }
 
-    /** How many steps there are: each clip is measured, then each file is written. */
-    int steps(ProjectView view, Delivery delivery, LaidOut laid) {
-        Choice choice = delivery.choice();
-        Programme<Made> programme = delivering.programme(view, asked(delivery));
-        Delivered delivered = delivering.delivered(view, programme, null);
-        return programme.clips().size()
-                + partFiles(choice, delivered, DeliverySounds.names(laid, delivered))
+    /**
+     * A delivery's clips in their places and what lies under them, worked out once: whoever changes something while it is
+     * built changes the next delivery.
+     */
+    record Contents(ProjectView view, Delivery delivery, Programme<Made> programme, LaidOut laid) {}
+
+    Contents contents(ProjectView view, Delivery delivery) {
+        Programme<Made> programme =
+                delivering.programme(view, Asked.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice()));
+        return new Contents(view, delivery, programme, delivering.laidOut(view, programme, delivery.targetLufs()));
+    }
+
+    /** The number of steps: each clip is measured, then each file is written. */
+    int steps(Contents contents) {
+        Delivered delivered = delivering.delivered(contents.view(), contents.programme(), null);
+        return contents.programme().clips().size()
+                + partFiles(contents.delivery().choice(), delivered, DeliverySounds.names(contents.laid(), delivered))
                         .size();
     }
 
-    /** What lies under it. */
-    LaidOut laidOut(ProjectView view, Delivery delivery) {
-        return delivering.laidOut(view, delivering.programme(view, asked(delivery)), delivery.targetLufs());
-    }
-
     /** Its cues as they are heard in it. */
-    List<DeliveredCue> cues(ProjectView view, Delivery delivery) {
-        return delivering.programme(view, asked(delivery)).clips().stream()
+    List<DeliveredCue> cues(Contents contents) {
+        return contents.programme().clips().stream()
                 .map(placed -> {
                     CueView cue = placed.cue().cue();
                     return new DeliveredCue(
@@ -111,13 +116,9 @@ class PackageWriter {
                             cue.direction().loudnessDb(),
                             placed.start(),
                             placed.length(),
-                            cue.heard(view.project()));
+                            cue.heard(contents.view().project()));
                 })
                 .toList();
-    }
-
-    private static Asked asked(Delivery delivery) {
-        return Asked.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice());
     }
 
     private static List<PartFile> partFiles(
@@ -128,12 +129,14 @@ class PackageWriter {
     }
 
     /**
-     * @param laid what lies under it
      * @param goOn told how many steps are done; false stops
      * @return what was written, compared with nothing yet; null when it was stopped
      */
-    List<Stored> write(ProjectView view, Delivery delivery, LaidOut laid, IntPredicate goOn) throws IOException {
-        Programme<Made> programme = delivering.programme(view, asked(delivery));
+    List<Stored> write(Contents contents, IntPredicate goOn) throws IOException {
+        ProjectView view = contents.view();
+        Delivery delivery = contents.delivery();
+        LaidOut laid = contents.laid();
+        Programme<Made> programme = contents.programme();
         ExecutorService threads =
                 Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
         try {

@@ -5,7 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.ProjectParts;
 import org.logophon.app.services.project.Projects;
 import org.springframework.context.annotation.Configuration;

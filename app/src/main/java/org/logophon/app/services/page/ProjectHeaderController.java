@@ -2,8 +2,8 @@ package org.logophon.app.services.page;
 
 import java.util.UUID;
 import org.logophon.app.platform.disk.NeedsNoRoom;
-import org.logophon.app.platform.web.PriceFirst;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.PriceFirst;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.rendering.RenderService;
 import org.springframework.stereotype.Controller;

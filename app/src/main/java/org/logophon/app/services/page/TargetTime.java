@@ -2,7 +2,7 @@ package org.logophon.app.services.page;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 
 /** How long a programme shall run, as typed: {@code 6:00}, {@code 1:02:30}, or seconds. */
 public final class TargetTime {

@@ -1,6 +1,6 @@
 package org.logophon.app.services.project;
 
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 
 /** The name of a project, as it can be. */
 public final class ProjectName {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.review.CueReview;
 import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.time.programme.SampleCount;

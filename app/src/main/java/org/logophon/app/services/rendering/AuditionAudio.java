@@ -26,7 +26,7 @@ public class AuditionAudio {
      * The line as it is spoken.
      *
      * @param agreed characters of hired voices that may be paid for it
-     * @throws org.logophon.app.platform.web.PriceFirst when it costs more than was agreed to
+     * @throws org.logophon.app.platform.failure.PriceFirst when it costs more than was agreed to
      * @throws org.logophon.core.voice.render.SpeechFailed when the voice can't say it
      */
     public StoredSpeech say(UUID project, Recipe recipe, int agreed) {

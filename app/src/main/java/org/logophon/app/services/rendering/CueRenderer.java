@@ -2,7 +2,7 @@ package org.logophon.app.services.rendering;
 
 import java.util.UUID;
 import org.logophon.app.platform.disk.DiskRoom;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;

@@ -5,12 +5,12 @@ import com.github.kagkarlsson.scheduler.task.FailureHandler.ExponentialBackoffFa
 import com.github.kagkarlsson.scheduler.task.FailureHandler.MaxRetriesFailureHandler;
 import java.time.Duration;
 import java.util.function.Consumer;
-import org.logophon.app.platform.web.DatabaseAway;
+import org.logophon.app.platform.failure.DatabaseAway;
+import org.logophon.app.platform.failure.NoRoom;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.LogSafeTrace;
 import org.logophon.app.platform.web.MemoryUsedUp;
-import org.logophon.app.platform.web.NoRoom;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.render.SpeechFailed;
 import org.slf4j.Logger;

@@ -6,7 +6,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import org.logophon.app.platform.web.DatabaseAway;
+import org.logophon.app.platform.failure.DatabaseAway;
 import org.springframework.stereotype.Component;
 
 /** What a lane does on its turn: cue after cue for a moment; then whoever waits for a server has theirs. */

@@ -111,7 +111,7 @@ public class ProgrammeReader {
                 programme.length().seconds());
     }
 
-    /** @throws org.logophon.app.platform.web.NotFound when there is no such project */
+    /** @throws org.logophon.app.platform.failure.NotFound when there is no such project */
     public String stamp(UUID id) {
         return stamp(projects.require(id));
     }

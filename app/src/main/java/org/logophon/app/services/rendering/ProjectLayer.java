@@ -9,7 +9,6 @@ import java.util.function.ToDoubleFunction;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.bed.LaidOut;
-import org.logophon.app.services.project.bed.Layers;
 import org.logophon.core.signal.sound.ConvertedSource;
 import org.logophon.core.signal.sound.Resampler;
 import org.logophon.core.signal.sound.Sound;

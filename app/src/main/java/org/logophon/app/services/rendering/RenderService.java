@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.function.Predicate;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.hired.Prices;
 import org.logophon.app.services.hired.Quote;
 import org.logophon.app.services.project.CueState;
@@ -58,7 +58,7 @@ public class RenderService {
      *
      * @param agreed characters of hired voices that somebody has agreed to pay for
      * @return how many were added
-     * @throws org.logophon.app.platform.web.PriceFirst when that is too few
+     * @throws org.logophon.app.platform.failure.PriceFirst when that is too few
      * @throws Refused with a sentence when the allowance doesn't reach
      */
     public int renderChanged(UUID project, int agreed) {

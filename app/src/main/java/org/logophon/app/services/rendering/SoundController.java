@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.UUID;
 import org.logophon.app.platform.audio.StoredSound;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;

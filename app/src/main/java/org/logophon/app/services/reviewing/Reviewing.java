@@ -1,12 +1,12 @@
 package org.logophon.app.services.reviewing;
 
 import java.util.UUID;
+import org.logophon.app.platform.failure.Forbidden;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.platform.people.Visit;
 import org.logophon.app.platform.people.Visits;
-import org.logophon.app.platform.web.Forbidden;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
-import org.logophon.app.platform.web.Stale;
 import org.logophon.app.platform.web.StorableText;
 import org.logophon.app.services.project.CueState;
 import org.logophon.app.services.project.CueView;

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Cue;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.MarkRepository;

@@ -2,9 +2,9 @@ package org.logophon.app.services.voices;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.people.Visits;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.render.SpeechFailed;

@@ -110,7 +110,7 @@ public class VoiceMeasuring implements DisposableBean {
      * Measures a voice that has to be paid.
      *
      * @param agreed characters
-     * @throws org.logophon.app.platform.web.PriceFirst when that is too few
+     * @throws org.logophon.app.platform.failure.PriceFirst when that is too few
      */
     public void measurePaid(Voice voice, int agreed) {
         UUID agreement = prices.agree(null, List.of(VoiceMeter.recipe(narrator, voice)), agreed);

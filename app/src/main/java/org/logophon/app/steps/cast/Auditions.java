@@ -3,7 +3,7 @@ package org.logophon.app.steps.cast;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
@@ -81,7 +81,7 @@ class Auditions {
      * @param line typed, or empty for the role's first cue
      * @param agreed characters that may be paid for it
      * @throws Refused with a sentence when there is nothing to say
-     * @throws org.logophon.app.platform.web.PriceFirst when it costs more than was agreed to
+     * @throws org.logophon.app.platform.failure.PriceFirst when it costs more than was agreed to
      */
     Audition audition(UUID project, Role role, Voice voice, UUID cue, String line, int agreed) {
         ProjectView view = projects.view(project);

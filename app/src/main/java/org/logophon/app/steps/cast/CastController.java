@@ -2,11 +2,11 @@ package org.logophon.app.steps.cast;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.platform.web.Costly;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.app.platform.web.SentenceAnswer;
-import org.logophon.app.platform.web.Stale;
 import org.logophon.app.services.page.DirectionForm;
 import org.logophon.app.services.page.ProjectPage;
 import org.logophon.app.services.page.Step;

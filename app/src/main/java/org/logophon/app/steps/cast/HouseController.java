@@ -2,9 +2,9 @@ package org.logophon.app.steps.cast;
 
 import java.util.List;
 import java.util.UUID;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.DoneAnswer;
 import org.logophon.app.platform.web.DoneOnce;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.app.platform.web.SentenceAnswer;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;

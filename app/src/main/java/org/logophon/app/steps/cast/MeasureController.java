@@ -1,6 +1,6 @@
 package org.logophon.app.steps.cast;
 
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.web.SentenceAnswer;
 import org.logophon.app.services.voices.VoiceMeasuring;
 import org.logophon.core.voice.Voice;

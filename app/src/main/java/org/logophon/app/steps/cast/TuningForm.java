@@ -1,6 +1,6 @@
 package org.logophon.app.steps.cast;
 
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.signal.effect.Effect;
 import org.logophon.core.voice.Tuning;

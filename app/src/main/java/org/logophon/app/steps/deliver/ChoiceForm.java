@@ -1,7 +1,7 @@
 package org.logophon.app.steps.deliver;
 
 import java.util.List;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.core.input.TypedNumber;
 

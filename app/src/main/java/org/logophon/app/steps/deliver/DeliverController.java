@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.platform.disk.NeedsNoRoom;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.Costly;
-import org.logophon.app.platform.web.Refused;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.deliveries.ChoiceRepository;
 import org.logophon.app.services.deliveries.DeliveredFiles;
@@ -88,11 +88,8 @@ class DeliverController {
                 CaptionsPart.KINDS.stream()
                         .map(kind -> Map.entry(kind, CAPTIONS.get(kind)))
                         .toList());
-        List<Delivery> all = deliveries(id, model);
-        Prepared now = kept(view, choice);
-        Earlier earlier = Earlier.of(all, files);
-        model.addAttribute("concerns", DeliveryChecks.of(now, earlier, speeds.fast(now)));
-        model.addAttribute("holds", DeliveryContents.of(now, choice, earlier));
+        // what it will hold is much work for a long script: the page asks for it once it is there
+        deliveries(id, model);
         return "deliver";
     }
 

@@ -3,7 +3,7 @@ package org.logophon.app.steps.deliver;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.deliveries.DeliveredFiles;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
 import org.logophon.app.services.deliveries.Delivery;

@@ -1,7 +1,7 @@
 package org.logophon.app.steps.deliver;
 
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.web.SentenceAnswer;
 import org.logophon.app.services.deliveries.Delivery;
 import org.logophon.app.services.deliveries.DeliveryFolder;

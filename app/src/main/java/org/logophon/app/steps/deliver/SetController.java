@@ -1,7 +1,7 @@
 package org.logophon.app.steps.deliver;
 
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.deliveries.ChoiceRepository;
 import org.logophon.app.services.project.Projects;

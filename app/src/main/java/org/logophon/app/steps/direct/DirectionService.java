@@ -2,7 +2,7 @@ package org.logophon.app.steps.direct;
 
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.Stale;
+import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;

@@ -2,7 +2,7 @@ package org.logophon.app.steps.direct;
 
 import java.util.List;
 import java.util.Locale;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.app.services.project.take.StoredSpeech;

@@ -2,7 +2,7 @@ package org.logophon.app.steps.direct;
 
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.direction.CueSettings;
 import org.logophon.app.services.direction.ScoreEdits;
 import org.logophon.app.services.direction.ScoreEdits.Setting;

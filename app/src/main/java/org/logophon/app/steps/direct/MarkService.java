@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.direction.CueSettings;
 import org.logophon.app.services.direction.ScoreEdits;
 import org.logophon.app.services.direction.ScoreEdits.Edit;

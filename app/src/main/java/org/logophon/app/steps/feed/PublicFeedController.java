@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.deliveries.DeliveredCue;
 import org.logophon.app.services.deliveries.ReadyDeliveries;
 import org.logophon.app.services.deliveries.ReadyDeliveries.WholeFile;

@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.core.text.script.Script;
 import org.logophon.core.text.script.ScriptCue;
 import org.logophon.documents.OpenedDocument;

@@ -3,7 +3,7 @@ package org.logophon.app.steps.language;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.core.text.script.Script;
 import org.logophon.core.text.script.ScriptCue;
 import org.logophon.documents.ScriptText;

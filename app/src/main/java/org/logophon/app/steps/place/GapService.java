@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueRepository.StoredPlace;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;

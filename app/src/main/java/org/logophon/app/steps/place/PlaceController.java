@@ -5,7 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.SentenceAnswer;
 import org.logophon.app.services.page.ProjectPage;
 import org.logophon.app.services.page.Step;

@@ -1,6 +1,6 @@
 package org.logophon.app.steps.place;
 
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CuePlace;
 import org.logophon.app.services.project.CuePlace.Kind;
 import org.logophon.app.services.project.CueRepository.StoredPlace;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.logophon.app.platform.audio.AudioStore;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;

@@ -1,7 +1,7 @@
 package org.logophon.app.steps.record;
 
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;

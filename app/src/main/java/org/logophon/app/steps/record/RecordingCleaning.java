@@ -3,7 +3,7 @@ package org.logophon.app.steps.record;
 import java.io.IOException;
 import java.util.UUID;
 import org.logophon.app.platform.audio.AudioStore;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.RoleRepository;

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.logophon.app.platform.audio.AudioStore;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.script.ScriptSaving;

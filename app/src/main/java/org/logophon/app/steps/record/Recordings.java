@@ -3,7 +3,7 @@ package org.logophon.app.steps.record;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.Projects;

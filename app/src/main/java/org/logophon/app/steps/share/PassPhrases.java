@@ -5,9 +5,9 @@ import java.security.MessageDigest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Base64;
-import org.logophon.app.platform.web.Forbidden;
+import org.logophon.app.platform.failure.Forbidden;
+import org.logophon.app.platform.failure.TooOften;
 import org.logophon.app.platform.web.PassPhrase;
-import org.logophon.app.platform.web.TooOften;
 import org.logophon.core.input.digest.Hmac;
 import org.springframework.stereotype.Component;
 

@@ -2,8 +2,8 @@ package org.logophon.app.steps.sounds;
 
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.Projects;

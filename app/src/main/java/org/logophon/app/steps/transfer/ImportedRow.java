@@ -6,7 +6,7 @@ import java.util.IllformedLocaleException;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
 import org.logophon.core.input.InvalidInput;
 import tools.jackson.databind.JsonNode;

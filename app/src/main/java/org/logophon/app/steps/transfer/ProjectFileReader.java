@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.zip.ZipException;
 import org.logophon.app.platform.disk.DiskRoom;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.Project;
 import org.springframework.dao.DataIntegrityViolationException;

@@ -3,7 +3,7 @@ package org.logophon.app.steps.transfer;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 
 /** Holds every row of one file against what can be stored and shown, before anything of it is stored. */
 final class RowCheck {

@@ -1,7 +1,7 @@
 package org.logophon.app.steps.transfer;
 
 import java.util.HexFormat;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.project.take.RecordingRepository;
 import org.logophon.app.services.project.take.TakeEvent;

@@ -5,10 +5,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
-import org.logophon.app.platform.web.PriceFirst;
-import org.logophon.app.platform.web.Refused;
-import org.logophon.app.platform.web.Stale;
+import org.logophon.app.platform.failure.NotFound;
+import org.logophon.app.platform.failure.PriceFirst;
+import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.services.deliveries.Delivery;
 import org.logophon.app.services.deliveries.DeliveryFolder;
 import org.logophon.app.services.deliveries.DeliveryService;
@@ -25,11 +25,11 @@ import org.logophon.app.services.script.DocumentImport;
 import org.logophon.app.steps.watchfolder.DroppedRepository.Row;
 import org.logophon.app.steps.watchfolder.DroppedRepository.State;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
 import org.logophon.documents.DroppedScript;
 import org.logophon.documents.OpenedDocument;
+import org.logophon.documents.worker.DocumentOpener;
 import org.springframework.stereotype.Component;
 
 /**

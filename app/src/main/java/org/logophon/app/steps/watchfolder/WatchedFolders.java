@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.steps.watchfolder.DroppedRepository.Row;

@@ -2,7 +2,7 @@ package org.logophon.app.steps.write;
 
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.Cue;
 import org.logophon.app.services.project.CueRepository;
 import org.logophon.app.services.project.Project;

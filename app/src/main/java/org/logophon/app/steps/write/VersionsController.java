@@ -3,7 +3,7 @@ package org.logophon.app.steps.write;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.page.Ago;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;

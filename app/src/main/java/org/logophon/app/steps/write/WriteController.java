@@ -1,8 +1,8 @@
 package org.logophon.app.steps.write;
 
 import java.util.UUID;
+import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.platform.web.AddressAnswer;
-import org.logophon.app.platform.web.Stale;
 import org.logophon.app.services.page.ProjectPage;
 import org.logophon.app.services.page.Step;
 import org.logophon.app.services.page.TargetTime;

@@ -22,8 +22,8 @@ import java.util.UUID;
 import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
 import org.logophon.app.platform.disk.DiskRoom;
-import org.logophon.app.platform.web.NoRoom;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NoRoom;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.Projects;
 import org.logophon.core.time.coding.CodingFailed;
 import org.springframework.context.ApplicationEventPublisher;
@@ -72,7 +72,7 @@ class PackageBuilderTest {
     @Test
     void aFullDiskEndsInASentence() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
+        when(writer.write(any(), any())).thenAnswer(asked -> {
             try (OutputStream full = Files.newOutputStream(Path.of("/dev/full"))) {
                 full.write(1);
             }
@@ -85,7 +85,7 @@ class PackageBuilderTest {
     @Test
     void aDatabaseWithoutRoomEndsItAtOnceInsteadOfTryingForEver() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any()))
+        when(writer.write(any(), any()))
                 .thenThrow(new DataAccessResourceFailureException(
                         "delivered_content", new SQLException("could not extend file", "53100")));
         builder.run(id);
@@ -95,8 +95,8 @@ class PackageBuilderTest {
     @Test
     void aDiskThatFillsUpMeanwhileStopsIt() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenAnswer(asked -> {
-            IntPredicate goOn = asked.getArgument(3);
+        when(writer.write(any(), any())).thenAnswer(asked -> {
+            IntPredicate goOn = asked.getArgument(1);
             goOn.test(1);
             goOn.test(2);
             return List.of();
@@ -111,7 +111,7 @@ class PackageBuilderTest {
     @Test
     void aTakeThatIsGoneIsNamed() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
+        when(writer.write(any(), any())).thenThrow(new NotFound("The kept take of cue 030 is gone."));
         builder.run(id);
         verify(deliveries).end(id, "failed", "The kept take of cue 030 is gone.", 0);
     }
@@ -119,8 +119,7 @@ class PackageBuilderTest {
     @Test
     void aMissingCoderIsToldInItsOwnWords() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any()))
-                .thenThrow(new CodingFailed("FFmpeg isn't installed. Choose WAV."));
+        when(writer.write(any(), any())).thenThrow(new CodingFailed("FFmpeg isn't installed. Choose WAV."));
         builder.run(id);
         verify(deliveries).end(id, "failed", "FFmpeg isn't installed. Choose WAV.", 0);
     }
@@ -128,7 +127,7 @@ class PackageBuilderTest {
     @Test
     void aCancelledBuildStoresNothing() throws IOException {
         delivery("building");
-        when(writer.write(any(), any(), any(), any())).thenReturn(null);
+        when(writer.write(any(), any())).thenReturn(null);
         builder.run(id);
         verify(deliveries, never()).end(any(), any(), any(), anyLong());
         verify(files, never()).save(any(), any());

@@ -7,7 +7,7 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.logophon.app.platform.web.NotFound;
+import org.logophon.app.platform.failure.NotFound;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.render.SpeechFailed;
 import org.springframework.dao.DataAccessResourceFailureException;

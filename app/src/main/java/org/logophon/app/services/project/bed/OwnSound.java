@@ -33,7 +33,7 @@ public record OwnSound(
     }
 
     /** What is heard of it, for whoever keeps it. */
-    LaidOut.Used used() {
+    public LaidOut.Used used() {
         return new LaidOut.Used(sound, from, to, ownDb);
     }
 }

@@ -1,7 +1,7 @@
 package org.logophon.app.services.project.take;
 
 import java.util.List;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
 
 /**

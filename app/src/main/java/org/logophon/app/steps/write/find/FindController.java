@@ -3,7 +3,7 @@ package org.logophon.app.steps.write.find;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.ReadingRepository;

@@ -2,7 +2,7 @@ package org.logophon.app.steps.write.readings;
 
 import java.util.List;
 import java.util.UUID;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.SoundAnswer;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;

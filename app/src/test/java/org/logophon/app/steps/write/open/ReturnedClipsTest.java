@@ -11,7 +11,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.logophon.app.platform.web.Refused;
+import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.take.TakeRepository;

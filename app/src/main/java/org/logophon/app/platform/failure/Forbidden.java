@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** Somebody else's page asks; the message is a sentence. */
 public final class Forbidden extends RuntimeException {

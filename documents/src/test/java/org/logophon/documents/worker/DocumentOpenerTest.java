@@ -1,4 +1,4 @@
-package org.logophon.documents;
+package org.logophon.documents.worker;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -19,6 +19,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.core.text.script.Script;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.OpenedDocument;
 
 /** Documents are opened in a process of their own, and what they are made to do stays there. */
 class DocumentOpenerTest {

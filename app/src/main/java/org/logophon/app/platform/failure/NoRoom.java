@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 import java.io.IOException;
 import java.nio.file.FileSystemException;

@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** A request that can't be done as asked; the message says what is wrong and what to do. */
 public class Refused extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** What was there once and has ended; the message is a sentence. */
 public final class Gone extends RuntimeException {

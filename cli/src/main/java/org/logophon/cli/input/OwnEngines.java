@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 import java.nio.file.Path;
 import java.util.List;

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -16,10 +16,10 @@ import org.logophon.core.text.script.FrozenNumbers;
 import org.logophon.core.text.script.HandCuts;
 import org.logophon.core.text.script.Script;
 import org.logophon.core.text.script.Splitting;
-import org.logophon.documents.DocumentOpener;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
 import org.logophon.documents.OpenedDocument;
+import org.logophon.documents.worker.DocumentOpener;
 
 /**
  * A script read from a file.

@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** What was asked for costs more than anybody has agreed to; the message says what, and what will be left. */
 public class PriceFirst extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** Nobody has signed in: a page is answered with the door, anything else with a sentence. */
 public final class SignInFirst extends RuntimeException {

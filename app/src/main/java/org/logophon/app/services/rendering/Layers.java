@@ -1,4 +1,4 @@
-package org.logophon.app.services.project.bed;
+package org.logophon.app.services.rendering;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -14,9 +14,14 @@ import org.logophon.app.platform.audio.AudioStore;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectView;
+import org.logophon.app.services.project.bed.BedRepository;
+import org.logophon.app.services.project.bed.LaidOut;
 import org.logophon.app.services.project.bed.LaidOut.BedAt;
 import org.logophon.app.services.project.bed.LaidOut.SoundAt;
 import org.logophon.app.services.project.bed.LaidOut.Used;
+import org.logophon.app.services.project.bed.OwnSound;
+import org.logophon.app.services.project.bed.OwnSoundRepository;
+import org.logophon.app.services.project.bed.ProjectBed;
 import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.app.services.project.take.SpeechRepository.Timed;
 import org.logophon.app.services.project.take.Take;

@@ -1,4 +1,4 @@
-package org.logophon.documents;
+package org.logophon.documents.worker;
 
 import java.io.BufferedInputStream;
 import java.io.DataInputStream;
@@ -14,9 +14,9 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.apache.commons.io.FileUtils;
-import org.logophon.documents.worker.DocumentWorkerMain;
-import org.logophon.documents.worker.OpenedJson;
-import org.logophon.documents.worker.WorkerFrames;
+import org.logophon.documents.DocumentUnusable;
+import org.logophon.documents.Documents;
+import org.logophon.documents.OpenedDocument;
 
 /**
  * Opens documents of strangers in a process of their own, with a limit on its memory, its time and its answer: whatever a

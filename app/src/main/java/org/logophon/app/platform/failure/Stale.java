@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** Someone changed the same thing meanwhile; nothing was overwritten. */
 public class Stale extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 /** What the process ends with. */
 public final class ExitStatus {

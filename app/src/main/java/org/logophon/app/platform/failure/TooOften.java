@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** Asked more often than it is answered; the message is a sentence that says when to ask again. */
 public final class TooOften extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 /** What was asked for isn't there; the message is a sentence. */
 public class NotFound extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 import java.io.UncheckedIOException;
 import java.nio.charset.MalformedInputException;

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 import java.util.List;
 import java.util.Map;
@@ -20,7 +20,7 @@ public final class HiredVoices {
     }
 
     /** @throws InputUnusable with a sentence when the address is none */
-    static HiredVoices of(Map<String, String> environment) {
+    public static HiredVoices of(Map<String, String> environment) {
         String address = environment.getOrDefault(ADDRESS, "");
         if (address.isBlank()) {
             return new HiredVoices(null);
@@ -47,7 +47,7 @@ public final class HiredVoices {
     }
 
     /** @throws InputUnusable with a sentence when the service can't be asked */
-    List<Voice> all() {
+    public List<Voice> all() {
         if (voices == null) {
             try {
                 voices = service == null ? List.of() : service.voices();

@@ -1,4 +1,4 @@
-package org.logophon.cli;
+package org.logophon.cli.input;
 
 /** A file given can't be used; the message is a sentence. */
 public final class InputUnusable extends RuntimeException {

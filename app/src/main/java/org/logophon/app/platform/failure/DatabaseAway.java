@@ -1,4 +1,4 @@
-package org.logophon.app.platform.web;
+package org.logophon.app.platform.failure;
 
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.TransientDataAccessException;
