@@ -22,7 +22,9 @@ let heard = null;
 let coming = null;
 
 const role = () => page('role').value;
-const place = () => rows.findIndex(row => row.id === sheet?.id);
+// the cue that was asked for last: an answer that comes later than it was wanted changes nothing
+let wanted = null;
+const place = () => rows.findIndex(row => row.id === wanted);
 
 // --- what is to be read
 
@@ -49,10 +51,12 @@ async function list() {
 }
 
 async function open(id) {
+  wanted = id;
   await voice.stop();
   player.stop();
   const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
-  if (status !== 200) { say(body.sentence); return; }
+  if (wanted !== id) return;
+  if (status !== 200) { wanted = sheet?.id ?? null; say(body.sentence); return; }
   const another = sheet?.id !== body.id;
   sheet = body;
   transport.goTo(id);
@@ -156,7 +160,7 @@ async function keep(take, on) {
   const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/keep`, new FormData());
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  if (on && place() + 1 < rows.length) { await list(); go(1); } else { await open(sheet.id); await list(); }
+  if (on && place() + 1 < rows.length) { await list(); go(1); } else { await open(wanted); await list(); }
 }
 
 /** The newest recording is what the key keeps. */
@@ -165,12 +169,12 @@ const latest = () => takes.find(take => take.recorded);
 const voice = recorder(project, {
   cue: () => sheet,
   begins: () => { player.stop(); transport.halt(); },
-  taken: async (cue, take) => { heard = take; if (sheet?.id === cue) await open(cue); await list(); },
+  taken: async (cue, take) => { heard = take; if (wanted === cue) await open(cue); await list(); },
 });
 
 const showCleaning = cleaner(project, {
   take: () => takes.find(one => one.recorded && one.id === heard) ?? latest(),
-  done: async take => { heard = take; await open(sheet.id); await list(); },
+  done: async take => { heard = take; await open(wanted); await list(); },
 });
 
 /** Before and after cleaning, at the same word. */
@@ -200,12 +204,12 @@ page('recast').addEventListener('submit', async event => {
   const { status, body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
   coming = status === 200 ? sheet.id : null;
-  await open(sheet.id);
+  await open(wanted);
 });
 page('byvoice').addEventListener('click', async () => {
   const { body } = await ask('POST', `/projects/${project}/record/cues/${sheet.id}/voice`, new FormData());
   say(body?.sentence ?? 'That did not work. Reload the page.');
-  await open(sheet.id);
+  await open(wanted);
   list();
 });
 
@@ -213,7 +217,7 @@ alike(project, () => sheet?.role);
 
 // --- files
 
-const files = filesOf(project, { rows: () => rows, role, done: id => { list(); if (id === null || id === sheet?.id) { if (sheet) open(sheet.id); } } });
+const files = filesOf(project, { rows: () => rows, role, done: id => { list(); if (id === null || id === sheet?.id) { if (sheet) open(wanted); } } });
 page('files').addEventListener('change', async () => { await files.bring(page('files').files); page('files').value = ''; });
 ['dragover', 'drop'].forEach(kind => document.addEventListener(kind, event => {
   if (![...event.dataTransfer?.types ?? []].includes('Files')) return;
@@ -227,7 +231,7 @@ page('role').addEventListener('change', () => { sheet = null; history.replaceSta
 let due = null;
 document.addEventListener('logophon:programme', () => {
   clearTimeout(due);
-  due = setTimeout(async () => { await list(); if (sheet && voice.idle() && !player.isPlaying()) open(sheet.id); }, 200);
+  due = setTimeout(async () => { await list(); if (sheet && voice.idle() && !player.isPlaying()) open(wanted); }, 200);
 });
 
 const table = [

