@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
@@ -21,11 +20,8 @@ import org.logophon.cli.input.InputUnusable;
 import org.logophon.cli.input.ScriptFile;
 import org.logophon.cli.input.Sentence;
 import org.logophon.cli.narrate.DeliverOptions.Deliver;
-import org.logophon.cli.narrate.NarrationReport.FindingEntry;
-import org.logophon.cli.narrate.NarrationReport.InPicture;
-import org.logophon.cli.narrate.NarrationReport.SlotEntry;
+import org.logophon.cli.narrate.MadeClip.Sounding;
 import org.logophon.cli.narrate.PictureOptions.Picture;
-import org.logophon.cli.recording.RecordedCues;
 import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.ClipFile;
 import org.logophon.core.delivery.Delivered;
@@ -44,94 +40,50 @@ import org.logophon.core.text.script.ScriptCue;
 import org.logophon.core.time.coding.SoundFormat;
 import org.logophon.core.time.place.Fit;
 import org.logophon.core.time.place.Fitting;
-import org.logophon.core.time.place.PlaceCheck.PlacedCue;
-import org.logophon.core.time.place.PlaceFinding;
-import org.logophon.core.time.place.TimedTake;
-import org.logophon.core.time.programme.Placement.InSlot;
 import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.time.timecode.FrameRate;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.finish.Clip;
-import org.logophon.core.voice.finish.ClipFinisher;
-import org.logophon.core.voice.render.Measurement;
-import org.logophon.core.voice.render.Narrator;
 import org.logophon.core.voice.render.Recipe;
-import org.logophon.core.voice.render.Speech;
 import org.logophon.core.voice.render.SpeechFailed;
-import org.logophon.speech.Engines;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
-import org.logophon.speech.hired.HiredEngine;
-import org.logophon.speech.hired.HiredService;
-import org.logophon.speech.own.OwnEngine;
 
 /** Renders, finishes and writes the cues of one script after another, on all cores, in the order of the script. */
 final class ClipMaker {
 
-    private final Narrator narrator;
-    private final ClipFinisher finisher;
+    private final CueMaker maker;
+    private final WorkerPool pool;
     private final NarrationPlan plan;
     private final Outcome outcome;
     private final Picture picture;
     private final Deliver deliver;
-    private final RecordedCues recorded;
-    private final KeptSpeech kept;
-    private final WorkerPool pool;
     private final PrintWriter progress;
     private WorkSounds work;
     private final int threads = Math.max(1, Runtime.getRuntime().availableProcessors());
 
     /**
-     * @param hired   null when there is no service of hired voices
      * @param picture that clips are placed to; null for none
-     * @param recorded cues that a person says; null for none
-     * @param kept    what was spoken before
      * @param deliver null for clips, a cue sheet and captions
      */
     ClipMaker(
+            CueMaker maker,
             WorkerPool pool,
             NarrationPlan plan,
-            HiredService hired,
-            List<OwnEngine> own,
             Outcome outcome,
             Picture picture,
             Deliver deliver,
-            RecordedCues recorded,
-            KeptSpeech kept,
             PrintWriter progress) {
-        this.narrator = new Narrator(
-                new Engines(pool, hired == null ? null : new HiredEngine(hired, outcome), own),
-                new WorkerResampler(pool));
-        this.finisher = new ClipFinisher(new WorkerResampler(pool));
+        this.maker = maker;
+        this.pool = pool;
         this.plan = plan;
         this.outcome = outcome;
         this.picture = picture;
         this.deliver = deliver;
-        this.recorded = recorded;
-        this.kept = kept;
-        this.pool = pool;
         this.progress = progress;
     }
-
-    /**
-     * A clip that is on disk.
-     *
-     * @param index     of its cue in the script
-     * @param semitones that were asked for
-     */
-    private record Made(
-            int index,
-            DeliveredClip clip,
-            SampleCount length,
-            Measurement measurement,
-            double paceFactor,
-            double semitones,
-            Said said) {}
-
-    /** What a fit starts from. */
-    private record Said(Recipe recipe, TimedTake take) {}
 
     void make(ScriptFile file, Path folder) throws IOException {
         Files.createDirectories(folder);
@@ -152,15 +104,15 @@ final class ClipMaker {
         ExecutorService threadsOfWork = Executors.newFixedThreadPool(threads);
         try (WorkSounds sounds = new WorkSounds(new WorkerResampler(pool))) {
             work = sounds;
-            List<Future<Made>> making = new ArrayList<>();
+            List<Future<MadeClip>> making = new ArrayList<>();
             for (int i = 0; i < cues.size(); i++) {
                 int at = i;
                 making.add(threadsOfWork.submit(() -> one(file, at, folder, fileNames.get(at), null)));
             }
-            List<Made> clips = collect(file, making);
+            List<MadeClip> clips = collect(file, making);
             Placing placing = new Placing(
                     picture, file.numbers(), cues.stream().map(ScriptCue::text).toList());
-            List<Made> fitted = placing.fits() ? fitted(clips, placing, file, folder, threadsOfWork) : clips;
+            List<MadeClip> fitted = placing.fits() ? fitted(clips, placing, file, folder, threadsOfWork) : clips;
             place(fitted, placing, file, folder, threadsOfWork);
         } finally {
             threadsOfWork.shutdownNow();
@@ -168,22 +120,21 @@ final class ClipMaker {
     }
 
     /** Those that run past their slots, made anew so that they don't; where that can't be, it is told. */
-    private List<Made> fitted(
-            List<Made> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
+    private List<MadeClip> fitted(
+            List<MadeClip> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
             throws IOException {
-        List<Made> all = new ArrayList<>(clips);
-        List<Future<Made>> work = new ArrayList<>();
+        List<MadeClip> all = new ArrayList<>(clips);
+        List<Future<MadeClip>> work = new ArrayList<>();
         List<Integer> places = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            Made made = all.get(i);
+            MadeClip made = all.get(i);
             SampleCount slot = placing.slot(made.index());
-            Said said = made.said();
             Fit fit = slot == null
                     ? null
                     : Fit.into(
                             slot,
                             Fitting.spoken(
-                                    made.clip().text(), said.recipe().voice().language(), said.take(), made.length()),
+                                    made.clip().text(), made.recipe().voice().language(), made.take(), made.length()),
                             SampleCount.ZERO);
             if (fit == null) {
                 continue;
@@ -193,60 +144,29 @@ final class ClipMaker {
                         file.name() + ", cue " + made.clip().number() + ": it can't fit its slot within comfort. "
                                 + (fit.words() == 1 ? "1 word" : fit.words() + " words") + " would have to go.");
             }
-            Recipe recipe = Fitting.fitted(said.recipe(), said.take(), fit);
+            Recipe recipe = Fitting.fitted(made.recipe(), made.take(), fit);
             String fileName = made.clip().file();
             places.add(i);
             work.add(threadsOfWork.submit(() -> one(file, made.index(), folder, fileName, recipe)));
         }
-        List<Made> again =
+        List<MadeClip> again =
                 collect(file, work, places.stream().map(i -> all.get(i).index()).toList());
-        for (Made made : again) {
+        for (MadeClip made : again) {
             all.replaceAll(one -> one.index() == made.index() ? made : one);
         }
         return all;
     }
 
     /** @param fitted how it is said to fit its slot; null for as the plan says */
-    private Made one(ScriptFile file, int at, Path folder, String fileName, Recipe fitted) throws IOException {
-        ScriptCue cue = file.script().cues().get(at);
-        String number = file.numbers().get(at);
-        String problem = ScriptCue.problem(cue.text());
-        if (problem != null) {
-            throw new SpeechFailed(problem);
-        }
-        Recipe recipe = fitted == null ? plan.recipe(file, at, narrator::engineVersion) : fitted;
-        Voice voice = recipe.voice();
-        Speech speech = (recorded == null
-                        ? Optional.<Speech>empty()
-                        : recorded.of(number, cue.text(), recipe.spokenText(), voice.language()))
-                .orElseGet(() -> kept.of(recipe, narrator::render));
-        Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
+    private MadeClip one(ScriptFile file, int at, Path folder, String fileName, Recipe fitted) throws IOException {
+        Sounding sounding = maker.make(file, at, fileName, fitted);
+        DeliveredClip clip = sounding.made().clip();
         if (deliver == null) {
-            write(clip, number, cue.text(), folder, folder.resolve(fileName));
+            write(sounding.sound(), clip.number(), clip.text(), folder, folder.resolve(fileName));
         } else {
-            work.keep(number, clip.sound());
+            work.keep(clip.number(), sounding.sound().sound());
         }
-        return new Made(
-                at,
-                new DeliveredClip(
-                        number,
-                        fileName,
-                        cue.scene(),
-                        cue.role(),
-                        plan.voiceOf(file, at).name(),
-                        cue.text(),
-                        clip.words(),
-                        clip.loudness(),
-                        clip.truePeakDbtp(),
-                        "",
-                        plan.score(file, at),
-                        speech.phones(),
-                        null),
-                SampleCount.converted(clip.sound().length(), clip.sound().rate()),
-                speech.measurement(),
-                recipe.paceFactor(),
-                voice.whispers() ? plan.direction().semitones() : recipe.semitones(),
-                new Said(recipe, TimedTake.of(speech.sound(), speech.words())));
+        return sounding.made();
     }
 
     /** A clip is whole or not there: written beside its place, then moved. */
@@ -256,18 +176,18 @@ final class ClipMaker {
     }
 
     /** Those that could be made, in the order of the script; the others are told. */
-    private List<Made> collect(ScriptFile file, List<Future<Made>> work) {
+    private List<MadeClip> collect(ScriptFile file, List<Future<MadeClip>> work) {
         return collect(file, work, IntStream.range(0, work.size()).boxed().toList());
     }
 
     /** @param cues that the work is for */
-    private List<Made> collect(ScriptFile file, List<Future<Made>> work, List<Integer> cues) {
-        List<Made> clips = new ArrayList<>();
+    private List<MadeClip> collect(ScriptFile file, List<Future<MadeClip>> work, List<Integer> cues) {
+        List<MadeClip> clips = new ArrayList<>();
         for (int i = 0; i < work.size(); i++) {
             int at = cues.get(i);
             String number = file.numbers().get(at);
             try {
-                Made made = work.get(i).get();
+                MadeClip made = work.get(i).get();
                 clips.add(made);
                 warnings(file, number, plan.voiceOf(file, at), made);
                 plan.missing(file, at)
@@ -295,7 +215,7 @@ final class ClipMaker {
                 : "it failed without a known reason (" + cause.getClass().getSimpleName() + ").";
     }
 
-    private void warnings(ScriptFile file, String number, Voice voice, Made made) {
+    private void warnings(ScriptFile file, String number, Voice voice, MadeClip made) {
         made.measurement()
                 .misses(made.paceFactor(), made.semitones(), voice)
                 .forEach(miss -> outcome.warning(file.name() + ", cue " + number + ": " + miss));
@@ -317,16 +237,18 @@ final class ClipMaker {
     }
 
     /** Gives every clip its place in the programme, and writes what is told of the whole. */
-    private void place(List<Made> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
+    private void place(
+            List<MadeClip> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
             throws IOException {
         SampleCount gap = SampleCount.ofMillis(plan.direction().pauseMillis());
-        Programme<Made> programme = Programme.placed(
+        Programme<MadeClip> programme = Programme.placed(
                 clips.stream()
                         .map(made -> new Programme.Entry<>(made, made.length(), gap, placing.placement(made.index())))
                         .toList(),
                 picture == null ? null : picture.rate());
-        for (PlacedClip<Made> placed : programme.clips()) {
-            Made made = placed.cue();
+        PlacementReport report = new PlacementReport(placing, outcome);
+        for (PlacedClip<MadeClip> placed : programme.clips()) {
+            MadeClip made = placed.cue();
             if (deliver == null) {
                 WavFile.setTimeReference(
                         folder.resolve(made.clip().file()), placed.start().samples());
@@ -338,17 +260,15 @@ final class ClipMaker {
                     file.directed().isEmpty()
                             ? List.of()
                             : file.directed().get(made.index()).places(),
-                    picture == null ? null : inPicture(placed, placing));
+                    report.of(placed));
         }
-        if (picture != null) {
-            findings(programme, placing, file);
-        }
+        report.findings(programme, file);
         Delivered delivered = new Delivered(
                 deliver == null || deliver.title().isEmpty() ? file.name() : deliver.title(),
                 plan.language(),
                 picture == null ? FrameRate.DEFAULT : picture.rate(),
                 picture == null ? 0 : picture.start(),
-                programme.with(Made::clip),
+                programme.with(MadeClip::clip),
                 List.of(),
                 List.of());
         if (deliver != null) {
@@ -374,48 +294,14 @@ final class ClipMaker {
 
     private void deliver(Delivered delivered, Path folder, ExecutorService threadsOfWork) throws IOException {
         if (!deliver.title().isEmpty() && !delivered.programme().clips().isEmpty()) {
-            String said = SpokenTitle.of(deliver.title(), delivered.programme().length(), delivered.language());
-            Recipe recipe = Recipe.of(said, plan.voice(), narrator.engineVersion(plan.voice()), plan.direction());
-            work.title(
-                    finisher.finish(narrator.render(recipe), plan.finish(), 0).sound());
+            work.title(maker.say(
+                    SpokenTitle.of(deliver.title(), delivered.programme().length(), delivered.language())));
         }
         if (deliver.bed() != null && !delivered.programme().clips().isEmpty()) {
             work.bed(deliver.bed(), delivered, plan.finish().targetLufs());
         }
         for (String path : new DeliveredFolder(folder, threadsOfWork).write(delivered, deliver, work)) {
             outcome.file(path);
-        }
-    }
-
-    private InPicture inPicture(PlacedClip<Made> placed, Placing placing) {
-        boolean slotted = placing.placement(placed.cue().index()) instanceof InSlot;
-        InSlot slot = slotted ? (InSlot) placing.placement(placed.cue().index()) : null;
-        long after = picture.rate().rounded(placed.end().samples(), SampleCount.RATE);
-        return new InPicture(
-                picture.timecode(placed.start().samples()),
-                picture.timecode(after),
-                placed.start().samples(),
-                slot == null
-                        ? null
-                        : new SlotEntry(
-                                picture.timecode(slot.in().samples()),
-                                picture.timecode(slot.out().samples())),
-                slot == null
-                        ? null
-                        : picture.rate().frameAt(slot.out().samples(), SampleCount.RATE)
-                                - picture.rate().frameAt(after, SampleCount.RATE));
-    }
-
-    private void findings(Programme<Made> programme, Placing placing, ScriptFile file) {
-        outcome.findings();
-        Programme<PlacedCue> checked =
-                programme.with(made -> new PlacedCue(made.clip().number(), placing.placement(made.index())));
-        for (PlaceFinding finding : placing.findings(checked)) {
-            String number = finding.index() < 0
-                    ? null
-                    : checked.clips().get(finding.index()).cue().number();
-            outcome.finding(new FindingEntry(finding.kind().id(), number, finding.frames(), finding.sentence()));
-            outcome.warning(file.name() + ": " + finding.sentence());
         }
     }
 }

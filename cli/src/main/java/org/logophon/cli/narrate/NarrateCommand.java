@@ -22,11 +22,17 @@ import org.logophon.core.direction.style.Style;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.text.reading.ReadingList;
+import org.logophon.core.voice.finish.ClipFinisher;
 import org.logophon.core.voice.finish.FinishSettings;
+import org.logophon.core.voice.render.Narrator;
 import org.logophon.core.voice.render.SpokenSounds;
+import org.logophon.speech.Engines;
 import org.logophon.speech.LanguageSounds;
 import org.logophon.speech.WorkerPool;
+import org.logophon.speech.WorkerResampler;
+import org.logophon.speech.hired.HiredEngine;
 import org.logophon.speech.hired.HiredRequest;
+import org.logophon.speech.hired.HiredService;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -172,19 +178,27 @@ public final class NarrateCommand implements Callable<Integer> {
             if (files.stream().mapToInt(file -> file.script().cues().size()).sum() > 1) {
                 pool.early(Runtime.getRuntime().availableProcessors() - 1);
             }
+            HiredService hired = options.hired().service();
+            Engines engines = new Engines(
+                    pool,
+                    hired == null ? null : new HiredEngine(hired, outcome),
+                    options.own().engines());
+            RecordedCues recorded = recordings == null
+                    ? null
+                    : new RecordedCues(recordings, pool, spec.commandLine().getErr());
+            CueMaker cues = new CueMaker(
+                    new Narrator(engines, new WorkerResampler(pool)),
+                    new ClipFinisher(new WorkerResampler(pool)),
+                    sounding,
+                    recorded,
+                    kept);
             ClipMaker maker = new ClipMaker(
+                    cues,
                     pool,
                     sounding,
-                    options.hired().service(),
-                    options.own().engines(),
                     outcome,
                     asked,
                     deliver,
-                    recordings == null
-                            ? null
-                            : new RecordedCues(
-                                    recordings, pool, spec.commandLine().getErr()),
-                    kept,
                     spec.commandLine().getErr());
             for (ScriptFile file : files) {
                 maker.make(file, files.size() == 1 ? out : out.resolve(folder(file, files)));

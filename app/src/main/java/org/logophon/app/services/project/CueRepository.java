@@ -98,27 +98,37 @@ public class CueRepository {
     }
 
     public void update(List<Placed> cues) {
-        batches.batchUpdate("""
-                update cue set position = ?, number = ?, scene = ?, role = ?, text = ?, words = ?, syllables = ?, reference_seconds = ?, removed_at = null
-                where id = ?""", cues, 500, (statement, placed) -> {
-            statement.setInt(1, placed.position());
-            statement.setString(2, placed.number());
-            statement.setString(3, placed.cue().scene());
-            statement.setString(4, placed.cue().role());
-            statement.setString(5, placed.cue().text());
-            statement.setInt(6, placed.words());
-            statement.setInt(7, placed.syllables());
-            statement.setDouble(8, placed.referenceSeconds());
-            statement.setObject(9, placed.id());
-        });
+        if (cues.isEmpty()) {
+            return;
+        }
+        jdbc.sql("""
+                update cue c set position = r.position, number = r.number, scene = r.scene, role = r.role, text = r.text,
+                words = r.words, syllables = r.syllables, reference_seconds = r.seconds, removed_at = null
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, position int, number text, scene text, role text,
+                text text, words int, syllables int, seconds float8)
+                where c.id = r.id""")
+                .param("rows", Rows.of(cues, (placed, row) -> {
+                    row.put("id", placed.id());
+                    row.put("position", placed.position());
+                    row.put("number", placed.number());
+                    row.put("scene", placed.cue().scene());
+                    row.put("role", placed.cue().role());
+                    row.put("text", placed.cue().text());
+                    row.put("words", placed.words());
+                    row.put("syllables", placed.syllables());
+                    row.put("seconds", placed.referenceSeconds());
+                }))
+                .update();
     }
 
     public void remove(List<UUID> cues) {
-        var now = clock.instant().atOffset(ZoneOffset.UTC);
-        batches.batchUpdate("update cue set removed_at = ? where id = ?", cues, 500, (statement, id) -> {
-            statement.setObject(1, now);
-            statement.setObject(2, id);
-        });
+        if (cues.isEmpty()) {
+            return;
+        }
+        jdbc.sql("update cue set removed_at = :now where id = any(:cues)")
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("cues", cues.toArray(UUID[]::new))
+                .update();
     }
 
     /** @return false when the cue is no longer at that version: someone else changed it */
@@ -153,44 +163,55 @@ public class CueRepository {
 
     /** Slots in the order of the cues; a null leaves the cue without one. */
     public void setSlots(List<UUID> cues, List<Slot> slots) {
-        List<Integer> all =
-                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
-        batches.batchUpdate(
-                "update cue set slot_in_millis = ?, slot_out_millis = ? where id = ?", all, 500, (statement, i) -> {
-                    statement.setObject(
-                            1, slots.get(i) == null ? null : slots.get(i).inMillis());
-                    statement.setObject(
-                            2, slots.get(i) == null ? null : slots.get(i).outMillis());
-                    statement.setObject(3, cues.get(i));
-                });
+        jdbc.sql("""
+                update cue c set slot_in_millis = r.slot_in, slot_out_millis = r.slot_out
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, slot_in int, slot_out int)
+                where c.id = r.id""")
+                .param("rows", Rows.of(cues, (cue, row) -> {
+                    row.put("id", cue);
+                    put(row, slots.get(row.at()));
+                }))
+                .update();
+    }
+
+    private static void put(Rows.Row row, Slot slot) {
+        row.put("slot_in", slot == null ? null : slot.inMillis());
+        row.put("slot_out", slot == null ? null : slot.outMillis());
     }
 
     /** A cue's place, slot and gap as they are stored together. @param gapMillis its own; null for none */
     public record StoredPlace(UUID cue, CuePlace place, Slot slot, Integer gapMillis) {}
 
     public void setPlaces(List<StoredPlace> places) {
-        batches.batchUpdate("""
-                update cue set placement = ?, anchor = ?, offset_samples = ?, fixed_samples = ?, slot_in_millis = ?, slot_out_millis = ?,
-                pause_after_millis = ? where id = ?""", places, 500, (statement, placed) -> {
-            CuePlace place = placed.place();
-            statement.setString(1, place.kind() == null ? null : place.kind().id());
-            statement.setString(2, place.anchor().name().toLowerCase(Locale.ROOT));
-            statement.setLong(3, place.offsetSamples());
-            statement.setObject(4, place.fixedSamples());
-            statement.setObject(5, placed.slot() == null ? null : placed.slot().inMillis());
-            statement.setObject(6, placed.slot() == null ? null : placed.slot().outMillis());
-            statement.setObject(7, placed.gapMillis());
-            statement.setObject(8, placed.cue());
-        });
+        jdbc.sql("""
+                update cue c set placement = r.kind, anchor = r.anchor, offset_samples = r.by, fixed_samples = r.fixed,
+                slot_in_millis = r.slot_in, slot_out_millis = r.slot_out, pause_after_millis = r.gap
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, kind text, anchor text, by int8, fixed int8,
+                slot_in int, slot_out int, gap int)
+                where c.id = r.id""")
+                .param("rows", Rows.of(places, (placed, row) -> {
+                    CuePlace place = placed.place();
+                    row.put("id", placed.cue());
+                    row.put("kind", place.kind() == null ? null : place.kind().id());
+                    row.put("anchor", place.anchor().name().toLowerCase(Locale.ROOT));
+                    row.put("by", place.offsetSamples());
+                    row.put("fixed", place.fixedSamples());
+                    put(row, placed.slot());
+                    row.put("gap", placed.gapMillis());
+                }))
+                .update();
     }
 
     public void setNumbers(List<UUID> cues, List<String> numbers) {
-        List<Integer> all =
-                java.util.stream.IntStream.range(0, cues.size()).boxed().toList();
-        batches.batchUpdate("update cue set number = ? where id = ?", all, 500, (statement, i) -> {
-            statement.setString(1, numbers.get(i));
-            statement.setObject(2, cues.get(i));
-        });
+        jdbc.sql("""
+                update cue c set number = r.number
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, number text)
+                where c.id = r.id""")
+                .param("rows", Rows.of(cues, (cue, row) -> {
+                    row.put("id", cue);
+                    row.put("number", numbers.get(row.at()));
+                }))
+                .update();
     }
 
     /** Every number that a cue of the project has or had. */

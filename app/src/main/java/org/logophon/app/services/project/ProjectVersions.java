@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -12,14 +11,10 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ProjectVersions {
 
-    private static final int BATCH = 500;
-
     private final JdbcClient jdbc;
-    private final JdbcTemplate batches;
 
-    ProjectVersions(JdbcClient jdbc, JdbcTemplate batches) {
+    ProjectVersions(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.batches = batches;
     }
 
     /**
@@ -62,12 +57,16 @@ public class ProjectVersions {
     }
 
     public void link(List<Link> links) {
-        batches.batchUpdate(
-                "update cue set first_cue_id = ?, first_text = ? where id = ?", links, BATCH, (statement, link) -> {
-                    statement.setObject(1, link.first());
-                    statement.setString(2, link.text());
-                    statement.setObject(3, link.cue());
-                });
+        jdbc.sql("""
+                update cue c set first_cue_id = r.first, first_text = r.text
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, first uuid, text text)
+                where c.id = r.id""")
+                .param("rows", Rows.of(links, (link, row) -> {
+                    row.put("id", link.cue());
+                    row.put("first", link.first());
+                    row.put("text", link.text());
+                }))
+                .update();
     }
 
     /** Numbers, slots and places as they are in the first language. */
