@@ -17,11 +17,11 @@ async function list() {
     const about = element('span', '');
     about.append(element('b', '', link.name || 'A link'), ` leads to ${link.what} `, element('span', 'soft', `· ${link.terms} · ${link.made}`));
     line.append(about, element('span', link.open ? 'pill sea' : 'pill', link.state));
-    line.append(link.open ? button('btn-quiet danger', 'take it back', async () => {
+    line.append(link.open ? button('btn-quiet danger', 'Revoke', async () => {
       const answer = await ask('POST', `${address}/${link.id}/take-back`, new FormData());
       tell(answer.body?.sentence ?? 'That did not work. Reload the page.');
       list();
-    }, `Take back the link ${link.name || link.made}`) : element('span', ''));
+    }, `Revoke the link ${link.name || link.made}`) : element('span', ''));
     return line;
   }));
   part('none').hidden = body.length > 0;
@@ -29,6 +29,9 @@ async function list() {
 
 /** Whether a delivery is in the feed of the house. */
 async function feed(delivery) {
+  // until it is known there is nothing to press: a press would be lost
+  part('infeed').textContent = '';
+  part('put').hidden = true;
   const { status, body } = await ask('GET', `/projects/${project}/deliveries/${delivery.id}/feed`);
   if (status !== 200) return;
   part('infeed').textContent = body.in ? 'It is in the feed.' : body.open ? 'It isn’t in the feed.' : 'There is no feed yet.';

@@ -14,7 +14,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.api.parallel.Isolated;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.app.FaultyHouse.Fault;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.wav.SampleFormat;
@@ -26,7 +27,7 @@ import org.logophon.core.signal.wav.WavWriter;
  * cut off, is full, slow or lies, at a moment that nobody chose. Each kind has its turn; how many times is {@code -Dfaults}. A run prints its seed,
  * and {@code -Dfaults.seed} does the same again.
  */
-@Isolated("servers of its own are killed")
+@Execution(ExecutionMode.CONCURRENT)
 class FaultsTest {
 
     private static final int FAULTS = Integer.getInteger("faults", Fault.values().length);

@@ -34,7 +34,8 @@ class ScorePageTest extends BrowserTest {
         while (true) {
             page.waitForTimeout(300);
             BoundingBox now = locator.boundingBox();
-            if (now.x == box.x && now.y == box.y) {
+            // what is drawn anew is nowhere for a moment
+            if (now != null && box != null && now.x == box.x && now.y == box.y) {
                 return now;
             }
             box = now;

@@ -89,7 +89,7 @@ class SharePageTest extends BrowserTest {
                     .allMatch(url ->
                             url.startsWith(address() + "/s/") || url.matches(".*/(css|js|webjars|fonts|mark\\.svg).*"));
             page.getByText("Share…").click();
-            page.getByText("take it back").click();
+            page.getByText("Revoke").click();
             assertThat(theirs.locator("#nothing")).containsText("This link was taken back", SOON);
             assertThat(cues).hasCount(0);
         }

@@ -154,7 +154,7 @@ class LongCutTest {
     @ParameterizedTest
     @ValueSource(strings = {"rufus", "marnie"})
     void cuesAreFoundWithCoughsRepeatsAndWhatWasLeftOut(String person) {
-        Programme programme = programme(person, 40, new Random(11));
+        Programme programme = programme(person, 24, new Random(11));
         List<LongCut.Said> found = CUTTER.cut(SoundSource.of(programme.sound()), programme.texts(), "en-GB");
         int right = 0;
         for (int cue = 0; cue < programme.texts().size(); cue++) {

@@ -26,10 +26,10 @@ public final class SharedSpeech {
         Runtime.getRuntime().addShutdownHook(new Thread(POOL::close));
     }
 
-    /** Of what holds for every voice each fifth is tried, and all of it by {@code ./logophon fuzz}. */
+    /** Of what holds for every voice each eighth is tried, and all of it by {@code ./logophon fuzz}. */
     private static final boolean EACH = Boolean.getBoolean("logophon.promises");
 
-    private static final int SOME = 5;
+    private static final int SOME = 8;
 
     private SharedSpeech() {}
 

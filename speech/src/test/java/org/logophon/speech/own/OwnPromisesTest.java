@@ -70,10 +70,10 @@ class OwnPromisesTest {
 
     @Test
     void aTextOverItsLimitIsSaidInPieces() {
-        String text = "The keeper lit the lamp. ".repeat(100).strip();
+        String text = "The keeper lit the lamp. ".repeat(84).strip();
         Voice wren = voice("own-pipe-wren");
         Speech said = NARRATOR.render(Recipe.of(text, wren, "", ResolvedDirection.NEUTRAL));
-        assertThat(said.words()).hasSize(500);
+        assertThat(said.words()).hasSize(420);
         assertThat(said.words()).extracting(WordTime::startSample).isSorted();
     }
 }
