@@ -9,9 +9,6 @@ const none = document.getElementById('todo-none');
 const count = document.getElementById('todo-count');
 const LOOKS = { UNKNOWN_WORD: 'unknown', HOMOGRAPH: 'homograph' };
 const ADVICE = ['LONG_SENTENCE', 'MISSING_STOP', 'RUN_TOGETHER', 'DOUBLED_WORD', 'WATCH_WORD', 'STAGE_DIRECTION', 'LANGUAGE', 'OVER_LIMIT'];
-const PLURALS = { UNKNOWN_WORD: 'In no dictionary', HOMOGRAPH: 'Two pronunciations', LONG_SENTENCE: 'Long sentences', MISSING_STOP: 'Missing full stops', RUN_TOGETHER: 'Run together',
-  DOUBLED_WORD: 'Doubled words', WATCH_WORD: 'On the watch list', STAGE_DIRECTION: 'Directions in brackets', LANGUAGE: 'Other languages', OVER_LIMIT: 'Can’t be spoken so', MONEY: 'Money',
-  ROMAN_NUMERAL: 'Roman numerals', MIXED: 'Letters and figures', WEB_ADDRESS: 'Web addresses' };
 const MOST_CARDS = 150;
 let findings = [];
 let dismissed = 0;
@@ -22,7 +19,6 @@ let painted = () => {};
 
 export const onFindings = listener => { painted = listener; };
 const look = kind => LOOKS[kind] ?? (ADVICE.includes(kind) ? 'advice' : 'wrong');
-const titled = finding => PLURALS[finding.kind] ?? `${finding.title[0].toUpperCase()}${finding.title.slice(1)}s`;
 
 /** Asks for the findings of the text as it was last saved. */
 export async function proof() {
@@ -42,43 +38,89 @@ function mark() {
   painted();
 }
 
+/** What is to look at, in three lists; each starts with its heading and comes by kind. */
+const LISTS = [
+  ['To decide', f => f.kind !== 'UNKNOWN_WORD' && !ADVICE.includes(f.kind)],
+  ['Names and words in no dictionary', f => f.kind === 'UNKNOWN_WORD'],
+  ['Sentences', f => ADVICE.includes(f.kind)],
+];
+
 function show() {
   const open = findings.filter(f => !f.right);
   const stuck = problems();
   count.textContent = open.length + stuck.length;
   none.hidden = open.length + stuck.length > 0;
-  const groups = new Map();
-  for (const finding of showRight ? findings : open) {
-    if (!groups.has(finding.kind)) groups.set(finding.kind, []);
-    groups.get(finding.kind).push(finding);
-  }
   const parts = stuck.map(stuckCard);
   let cards = 0;
-  for (const all of groups.values()) {
-    const head = element('div', 'kindhead');
-    head.append(element('span', '', `${titled(all[0])} · ${all.length}`));
-    const takable = all.filter(f => f.suggestions.length && !f.right);
-    if (takable.length > 1 && all[0].kind !== 'LANGUAGE') head.append(button('btn-quiet', `Take all ${takable.length}`, () => takeItems(takable.map(f => item(f, f.suggestions[0])))));
-    parts.push(head);
+  for (const [title, belongs] of LISTS) {
+    const listed = open.filter(belongs);
+    if (!listed.length) continue;
+    parts.push(element('h3', 'kindhead', `${title} · ${listed.length}`));
     const same = new Map();
-    for (const finding of all) {
-      const key = finding.kind === 'HOMOGRAPH' ? finding.number + finding.from : finding.text + finding.reason;
+    for (const finding of listed) {
+      const key = finding.kind + (finding.kind === 'HOMOGRAPH' ? finding.number + finding.from : finding.text + finding.reason);
       same.set(key, [...(same.get(key) ?? []), finding]);
     }
     for (const alike of same.values()) if (cards++ < MOST_CARDS) parts.push(card(alike));
   }
   if (cards > MOST_CARDS) parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they show as these are dealt with.`));
-  const foot = element('div', 'row-of-buttons mt-3');
-  const takable = open.filter(f => f.suggestions.length && f.kind !== 'LANGUAGE');
-  if (takable.length) foot.append(button('btn btn-sea', `Take all the suggestions, ${takable.length}`, () => takeItems(takable.map(f => item(f, f.suggestions[0])))));
-  if (right) foot.append(button('btn-quiet', showRight ? 'Only what needs a look' : `Show also ${right} said right`, () => { showRight = !showRight; proof(); }));
-  if (dismissed) foot.append(button('btn-quiet', `Show again ${dismissed} left alone`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
-  parts.push(foot);
+  if (right) parts.push(byRule());
+  if (dismissed) {
+    const foot = element('div', 'row-of-buttons mt-3');
+    foot.append(button('btn-quiet', `Show again ${dismissed} left alone`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
+    parts.push(foot);
+  }
   const focused = list.contains(document.activeElement) ? [...list.querySelectorAll('button')].indexOf(document.activeElement) : -1;
   list.replaceChildren(...parts);
   // whoever works through the list by keyboard goes on where they were
   if (focused >= 0) { const all = list.querySelectorAll('button'); all[Math.min(focused, all.length - 1)]?.focus(); }
 }
+
+/** Written forms that need nobody: closed, and each can be heard and changed. */
+function byRule() {
+  const box = element('details', 'byrule');
+  box.open = showRight;
+  box.append(element('summary', 'kindhead', `Said by rule · ${right}`));
+  box.addEventListener('toggle', () => {
+    if (box.open === showRight) return;
+    showRight = box.open;
+    if (showRight) proof();
+  });
+  if (!showRight) return box;
+  const lines = element('ul', 'rulelines');
+  const same = new Map();
+  for (const finding of findings.filter(f => f.right)) {
+    const key = finding.text + finding.wouldSay;
+    same.set(key, [...(same.get(key) ?? []), finding]);
+  }
+  [...same.values()].slice(0, MOST_CARDS).forEach(alike => lines.append(ruleLine(alike)));
+  box.append(lines);
+  if (same.size > MOST_CARDS) box.append(element('p', 'soft', `and ${same.size - MOST_CARDS} more.`));
+  return box;
+}
+
+function ruleLine(alike) {
+  const finding = alike[0];
+  const line = element('li', 'ruleline');
+  line.dataset.start = finding.start;
+  const about = element('p', '');
+  about.append(button('words', finding.text, () => { area.select(finding.start, finding.end); }, `Go to ${finding.text} in cue ${finding.number}`),
+    element('span', 'where', alike.length > 1 ? `${finding.number} +${alike.length - 1}` : finding.number), element('span', 'said', finding.wouldSay));
+  const chips = element('div', 'chips');
+  chips.append(button('chip', '▶', () => hear(saidNow(finding)), `Hear how ${finding.text} is said`));
+  finding.suggestions.slice(1).forEach((suggestion, i) => chips.append(
+    button('chip', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i + 1] ?? suggestion))), `Say ${finding.text} instead: ${suggestion.label}`)));
+  chips.append(respell(finding, finding.text));
+  line.append(about, chips);
+  return line;
+}
+
+/** A form alone may be another one than in its sentence: its words go along. */
+const saidNow = finding => ({ written: finding.text, cue: finding.cue,
+  ...(['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) && !['HOMOGRAPH', 'UNKNOWN_WORD'].includes(finding.kind) ? { said: finding.wouldSay, as: 'words' } : {}) });
+
+const respell = (finding, words) => button('chip', 'respell…', () => document.dispatchEvent(
+  new CustomEvent('logophon:respell', { detail: { written: finding.text, said: finding.suggestions[0]?.text ?? '', cue: finding.cue } })), `Respell ${words}`);
 
 /** What keeps cues from being rendered and is no matter of words: one entry a sentence, with the cues that it holds for. */
 function problems() {
@@ -105,7 +147,7 @@ function stuckCard(cues) {
 
 function card(alike) {
   const finding = alike[0];
-  const box = element('div', `finding ${finding.look}${finding.right ? ' right' : ''}`);
+  const box = element('div', `finding ${finding.look}`);
   box.dataset.start = finding.start;
   const words = finding.text.length > 80 ? `${finding.text.slice(0, 78)}…` : finding.text;
   box.append(button('words', words, () => { area.select(finding.start, finding.end); }, `Go to ${words} in cue ${finding.number}`));
@@ -113,10 +155,10 @@ function card(alike) {
   box.append(element('span', 'where', numbers.length > 3 ? `${numbers.slice(0, 3).join(' ')} +${numbers.length - 3}` : numbers.join(' ')));
   box.append(element('p', '', finding.reason));
   const chips = element('div', 'chips');
-  if (finding.wouldSay) chips.append(button('chip', '▶ hear it', () => hear({ written: finding.text, cue: finding.cue }), `Hear how ${words} would be said`));
+  if (finding.wouldSay) chips.append(button('chip', '▶ hear it', () => hear(saidNow(finding)), `Hear how ${words} is said`));
   finding.suggestions.forEach((suggestion, i) => chips.append(button(i ? 'chip' : 'chip first', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i] ?? suggestion))), `Take: ${suggestion.label}`)));
   if (['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) || !finding.suggestions.length && finding.kind === 'UNKNOWN_WORD') {
-    chips.append(button('chip', 'respell…', () => document.dispatchEvent(new CustomEvent('logophon:respell', { detail: { written: finding.text, said: finding.suggestions[0]?.text ?? '', cue: finding.cue } })), `Respell ${words}`));
+    chips.append(respell(finding, words));
   }
   const leave = element('div', 'leave');
   leave.append(button('btn-quiet', 'leave', () => dismiss(alike, true), `Leave ${words} as it is here`), button('btn-quiet', 'never ask', () => dismiss(alike, false), `Never ask about ${words} in this project`));

@@ -67,6 +67,7 @@ class NodesTest {
 
     @Test
     @Order(1)
+    @Execution(ExecutionMode.SAME_THREAD)
     void anEditOfOneShowsOnTheOthers() throws Exception {
         project = here.project("Shared", script("night", CUES));
         try (EventStream page = new EventStream(there.address() + project + "/events")) {
@@ -81,6 +82,7 @@ class NodesTest {
 
     @Test
     @Order(2)
+    @Execution(ExecutionMode.SAME_THREAD)
     void aVoiceOfTheHouseIsFoundOnAll() {
         String of = here.project("Voices", "The lamp is lit.");
         String made = Server.parse(here.post(
@@ -96,6 +98,7 @@ class NodesTest {
 
     @Test
     @Order(3)
+    @Execution(ExecutionMode.SAME_THREAD)
     void threeShareARenderAndNothingIsDoneTwice() {
         here.post(project + "/render", Map.of("step", "DIRECT"));
         Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(project) == CUES);
@@ -121,6 +124,7 @@ class NodesTest {
 
     @Test
     @Order(4)
+    @Execution(ExecutionMode.SAME_THREAD)
     void whatAKilledOneWasAtIsTakenOver() throws Exception {
         String more = here.project("Killed", script("day", FEWER));
         here.post(more + "/render", Map.of("step", "DIRECT"));

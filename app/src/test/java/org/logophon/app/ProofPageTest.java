@@ -31,17 +31,24 @@ class ProofPageTest extends BrowserTest {
     @Test
     void findingsAreUnderlinedAndTaken() {
         newProject("Proof", "Its lens weighs 2.3 t and glows under UV.\n\nFfion wound the clock in 1911.");
-        assertThat(page.locator("#script u")).hasText(new String[] {"2.3 t", "Ffion", "wound", "1911"});
-        assertThat(page.locator("#todo-count")).hasText("4");
+        assertThat(page.locator("#script u")).hasText(new String[] {"Ffion", "wound"});
+        assertThat(page.locator("#todo-count")).hasText("2");
+        assertThat(page.locator("#findings .kindhead"))
+                .hasText(new String[] {"To decide · 1", "Names and words in no dictionary · 1", "Said by rule · 3"});
         accessible();
-        named("Take: two point three metric tons").focus();
+        page.locator(".byrule summary").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".ruleline .said"))
+                .hasText(new String[] {"two point three metric tons", "U V", "nineteen eleven"});
+        accessible();
+        named("Say 2.3 t instead: two point three tonnes").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".transport .hint")).hasText("1 reading kept.");
-        assertThat(page.locator("#script u")).hasText(new String[] {"Ffion", "wound", "1911"});
+        assertThat(page.locator("#findings .kindhead").last()).hasText("Said by rule · 2");
         named("Never ask about Ffion in this project").focus();
         page.keyboard().press("Enter");
-        assertThat(page.locator("#todo-count")).hasText("2");
-        page.getByText("Take all the suggestions, 2").focus();
+        assertThat(page.locator("#todo-count")).hasText("1");
+        page.locator(".finding .chip.first").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("#todo-count")).hasText("0");
         assertThat(page.locator("#todo-none")).isVisible();
@@ -54,9 +61,10 @@ class ProofPageTest extends BrowserTest {
         newProject("Typing", "Plain words here.");
         assertThat(page.locator("#todo-none")).isVisible();
         page.locator("#script").press("Control+End");
-        page.keyboard().type(" It weighs 12 W.");
-        assertThat(page.locator("#script u")).hasText(new String[] {"12 W"});
-        assertThat(page.locator(".finding .words")).hasText("12 W");
+        page.keyboard().type(" Skerrow weighs 12 W.");
+        assertThat(page.locator("#script u")).hasText(new String[] {"Skerrow"});
+        assertThat(page.locator(".finding .words")).hasText("Skerrow");
+        assertThat(page.locator(".byrule summary")).hasText("Said by rule · 1");
     }
 
     @Test

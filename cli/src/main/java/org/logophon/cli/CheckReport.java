@@ -7,7 +7,12 @@ import org.logophon.core.review.proof.Suggestion;
 /** What {@code check --json} prints. */
 record CheckReport(List<FindingEntry> findings, List<String> warnings) {
 
-    /** @param start UTF-16 index in the cue's text, to {@code end} */
+    /**
+     * @param start    UTF-16 index in the cue's text, to {@code end}
+     * @param said     how it is said as it stands; empty where nothing wrong is heard
+     * @param sureness of the rule that says a written form; null for what is none
+     * @param wouldSay as {@code said}: its earlier name
+     */
     record FindingEntry(
             String cue,
             int start,
@@ -15,6 +20,8 @@ record CheckReport(List<FindingEntry> findings, List<String> warnings) {
             String text,
             String kind,
             String reason,
+            String said,
+            String sureness,
             String wouldSay,
             List<String> suggestions) {
 
@@ -26,6 +33,8 @@ record CheckReport(List<FindingEntry> findings, List<String> warnings) {
                     finding.text(),
                     finding.kind().label(),
                     finding.reason(),
+                    finding.wouldSay(),
+                    finding.sureness() == null ? null : finding.sureness().id(),
                     finding.wouldSay(),
                     finding.suggestions().stream().map(Suggestion::sentence).toList());
         }

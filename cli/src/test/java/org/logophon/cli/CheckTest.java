@@ -53,7 +53,9 @@ class CheckTest {
         assertThat(lens.get("start").asInt()).isEqualTo(16);
         assertThat(lens.get("end").asInt()).isEqualTo(21);
         assertThat(lens.get("kind").asString()).isEqualTo("unit");
-        assertThat(lens.get("wouldSay").asString()).isEqualTo("two point three T");
+        assertThat(lens.get("said").asString()).isEqualTo("two point three metric tons");
+        assertThat(lens.get("wouldSay")).isEqualTo(lens.get("said"));
+        assertThat(lens.get("sureness").asString()).isIn("sure", "likely");
         assertThat(lens.get("suggestions").get(0).asString()).isEqualTo("two point three metric tons");
         assertThat(lens.get("reason").asString()).isNotBlank();
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.logophon.cli.input.ScriptFile;
 import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.align.LongCut;
 import org.logophon.core.voice.recording.CueCutter;
 import org.logophon.core.voice.recording.HeldRecording;
@@ -44,7 +45,7 @@ final class HeldScript {
                     text,
                     one.fromSeconds(),
                     sound,
-                    holder.hold(sound, text, SpokenText.of(text), language)));
+                    holder.hold(sound, text, SpokenText.of(text, SaidByRule.of(text, language)), language)));
         }
         return held;
     }

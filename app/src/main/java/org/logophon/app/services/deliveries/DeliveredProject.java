@@ -190,7 +190,12 @@ public class DeliveredProject {
                         .shownFor(made.take().text()),
                 made.take().origin().voice() == null
                         ? CueScore.of(view, cue, said)
-                        : TakeScore.of(made.take().origin(), cast),
+                        : TakeScore.of(
+                                made.take().origin(),
+                                cast,
+                                cue.voice() == null
+                                        ? view.project().language()
+                                        : cue.voice().language()),
                 spoken.phones(),
                 new ClipOrigin(view.id(), cue.id(), made.take().id()));
     }

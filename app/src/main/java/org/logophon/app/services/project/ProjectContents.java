@@ -15,6 +15,7 @@ import org.logophon.core.direction.mark.PauseDefaults;
 import org.logophon.core.direction.mark.Score;
 import org.logophon.core.text.estimate.ReferenceTime;
 import org.logophon.core.text.reading.Pronunciation;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.text.script.ScriptCue;
 import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Voice;
@@ -185,7 +186,10 @@ class ProjectContents {
         if (unspeakable != null) {
             return 0;
         }
-        boolean asWritten = recipe == null || recipe.said().isEmpty();
+        // what rules say of written forms was counted with the text
+        boolean asWritten = recipe == null
+                || recipe.said().isEmpty()
+                || recipe.said().equals(SaidByRule.of(cue.text(), recipe.voice().language()));
         return asWritten && cue.referenceSeconds() > 0
                 ? cue.referenceSeconds()
                 : ReferenceTime.seconds(

@@ -27,6 +27,11 @@ public record ProjectReadings(ReadingList list, Map<UUID, List<PlaceReading>> pl
         return of(cue).said(text, language);
     }
 
+    /** The same of words that stand in no cue. */
+    public List<Pronunciation> said(String text, String language) {
+        return new CueReadings(list, List.of()).said(text, language);
+    }
+
     /** Places that are settled, for proof. */
     public List<ReadingList.Match> settled(UUID cue, String text, String language) {
         return of(cue).settled(text, language);

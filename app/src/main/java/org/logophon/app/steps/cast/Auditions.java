@@ -121,7 +121,7 @@ class Auditions {
             if (ScriptCue.problem(line) != null) {
                 throw new Refused("Type words for the voices to say.");
             }
-            said = readings.of(view.id()).list().said(text, voice.language());
+            said = readings.of(view.id()).said(text, voice.language());
         }
         return Recipe.of(
                 text,

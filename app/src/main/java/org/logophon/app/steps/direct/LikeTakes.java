@@ -89,8 +89,7 @@ class LikeTakes {
                 .or(() -> voices.find(origin.voice().baseId()))
                 .map(Voice::language)
                 .orElseThrow(() -> new Refused(take.name() + " was said by a voice that isn't here any more."));
-        Marks then =
-                TakenDirection.marks(origin, text, readings.of(project).list().said(text, language));
+        Marks then = TakenDirection.marks(origin, text, readings.of(project).said(text, language));
         change(project, cue, "like " + take.name(), then.on(text), new Setting(own, taken, seed));
         happened.add(project, cue.id(), Happening.DIRECTED, null, "like " + take.name());
     }

@@ -15,6 +15,7 @@ import org.logophon.app.services.project.take.TakeRepository;
 import org.logophon.app.services.project.take.TakeSource;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.recording.Activity;
@@ -94,7 +95,7 @@ public class Recordings {
         Sound speech = sound.cut(span.from(), span.to());
         String language = language(project, cue);
         boolean said = cue.recipe() != null && !cue.voice().engine().equals(RecordedVoice.ENGINE);
-        SpokenText spoken = said ? cue.recipe().spokenText() : SpokenText.of(text);
+        SpokenText spoken = said ? cue.recipe().spokenText() : SpokenText.of(text, SaidByRule.of(text, language));
         HeldRecording held = holder.hold(speech, text, spoken, language);
         return transaction.execute(status -> {
             table.hold(project);

@@ -1,6 +1,7 @@
 package org.logophon.core.review.proof;
 
 import java.util.List;
+import org.logophon.core.text.normalization.Sureness;
 
 /**
  * Something to look at in a cue.
@@ -9,7 +10,8 @@ import java.util.List;
  * @param text     the words it is about
  * @param reason   why, as a sentence
  * @param wouldSay what would be said as it stands; empty where nothing wrong would be heard
- * @param right    true when it would be said as the first suggestion has it: known, but nothing to do
+ * @param right    true when nobody needs to do anything about it: it is said by a rule
+ * @param sureness of that rule; null for what is no written form
  */
 public record Finding(
         int start,
@@ -19,9 +21,23 @@ public record Finding(
         String reason,
         String wouldSay,
         List<Suggestion> suggestions,
-        boolean right) {
+        boolean right,
+        Sureness sureness) {
 
     public Finding {
         suggestions = List.copyOf(suggestions);
+    }
+
+    /** Something to look at that is no written form. */
+    public Finding(
+            int start,
+            int end,
+            String text,
+            FindingKind kind,
+            String reason,
+            String wouldSay,
+            List<Suggestion> suggestions,
+            boolean right) {
+        this(start, end, text, kind, reason, wouldSay, suggestions, right, null);
     }
 }

@@ -5,8 +5,7 @@
  * and what to do.
  *
  * <p>Proof runs one check after another over each cue. A written form (number, date, acronym…) is found by rules,
- * English ones in {@code form} and CLDR's for other languages, and compared with what the engine would say of it
- * ({@code EngineHabits}, held against the engine in a test). Findings of a text are remembered, so an edit proofs one
- * cue.
+ * English ones and CLDR's for other languages, and is said by them whatever the engine: the proof asks only where no rule
+ * can know which way is meant, and lists the others. Findings of a text are remembered, so an edit proofs one cue.
  */
 package org.logophon.core.review.proof;

@@ -7,7 +7,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.logophon.core.text.dictionary.Dictionary;
 import org.logophon.core.text.dictionary.Sounds;
-import org.logophon.core.text.normalization.EngineHabits;
 import org.logophon.core.text.normalization.WrittenForm;
 import org.logophon.core.text.normalization.WrittenForms;
 
@@ -64,7 +63,7 @@ public final class ReferenceTime {
         for (WrittenForm form : forms) {
             said.append(text, from, form.start())
                     .append(' ')
-                    .append(EngineHabits.say(text.substring(form.start(), form.end()), language))
+                    .append(form.said().get(0))
                     .append(' ');
             from = form.end();
         }

@@ -1,10 +1,12 @@
 package org.logophon.core.text.normalization;
 
 import com.ibm.icu.util.ULocale;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import org.logophon.core.text.dictionary.Dictionary;
 
 /**
@@ -82,11 +84,24 @@ final class Acronyms {
             "my", "is", "of", "to", "she", "her", "his", "our", "was", "can", "did", "may", "any", "for", "are", "has",
             "had", "too", "own", "big");
 
+    /** The word in capitals right before a place, and right after one. */
+    private static final Pattern BEFORE = Pattern.compile("(?<!\\p{L})(\\p{Lu}{1,20})[^\\p{L}\\p{N}.!?\\n]{1,3}$");
+
+    private static final Pattern AFTER = Pattern.compile("^[^\\p{L}\\p{N}.!?\\n]{1,3}(\\p{Lu}{1,20})(?!\\p{L})");
+
     private Acronyms() {}
 
     static List<Rule> rules(ULocale locale) {
         boolean english = "en".equals(locale.getLanguage());
-        return List.of(
+        List<Rule> rules = new ArrayList<>();
+        if (english) {
+            // the letter, not the article: nothing follows that an article could stand before
+            rules.add(Rule.of(
+                    FormKind.ACRONYM,
+                    "(?<=\\p{Ll} )A(?=[,;:!?)]|\\.(?!\\p{L})|$| (?:is|was|has|had|and|or|to|in|on|at|for|with)(?!\\p{L}))",
+                    m -> List.of("A")));
+        }
+        rules.addAll(List.of(
                 Rule.of(
                         FormKind.ACRONYM,
                         "(?<![\\p{L}\\p{N}.])(?:\\p{Lu}\\.){2,6}(?![\\p{L}\\p{N}])",
@@ -104,16 +119,33 @@ final class Acronyms {
                         FormKind.ACRONYM,
                         "(?<![\\p{L}\\p{N}])(?:PhD|BSc|MSc|DPhil|MPhil|BEng|MEng)s?(?![\\p{L}\\p{N}])",
                         m -> List.of(degree(m.group()))),
-                Rule.of(
+                Rule.around(
                         FormKind.ACRONYM,
                         "(?<![\\p{L}\\p{N}'’])\\p{Lu}{2,8}(?![\\p{L}\\p{N}]|-\\p{N})",
-                        m -> say(m, english)));
+                        (m, text) -> english && stressed(m, text) ? List.of() : say(m, english))));
+        return rules;
     }
 
     private static String degree(String written) {
         return written.equals("DPhil") || written.equals("MPhil")
                 ? written.charAt(0) + " fill"
                 : written.endsWith("Eng") ? written.charAt(0) + " enj" : Letters.spaced(written);
+    }
+
+    /** A plain word beside another one in capitals, or the "am" of "I AM": it is louder, and no letters. */
+    private static boolean stressed(MatchResult match, String text) {
+        if (!Dictionary.english().isPlain(match.group().toLowerCase(Locale.ROOT))) {
+            return false;
+        }
+        return BEFORE.matcher(text).region(0, match.start()).results().anyMatch(before -> shouted(before.group(1)))
+                || AFTER.matcher(text)
+                        .region(match.end(), text.length())
+                        .results()
+                        .anyMatch(after -> shouted(after.group(1)));
+    }
+
+    private static boolean shouted(String word) {
+        return word.equals("I") || word.length() > 1 && Dictionary.english().isPlain(word.toLowerCase(Locale.ROOT));
     }
 
     private static List<String> say(MatchResult match, boolean english) {

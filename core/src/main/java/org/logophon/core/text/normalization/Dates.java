@@ -65,6 +65,11 @@ final class Dates {
                         "(?<![\\w/.-])" + YEAR + "-(\\d{2})-(\\d{2})(?![\\w/]|-\\d)",
                         m -> dates.ordered(m.group(3), m.group(2), m.group(1))),
                 Rule.of(
+                                FormKind.DATE,
+                                "(?<![\\w/.-])(?!0?(\\d{1,2})[/.-]0?\\1[/.-])(0?[1-9]|1[0-2])([/.-])(0?[1-9]|1[0-2])\\3(\\d{4}|\\d{2})(?![\\w/]|[.-]\\d)",
+                                m -> dates.figures(m.group(2), m.group(4), m.group(5)))
+                        .asking(),
+                Rule.of(
                         FormKind.DATE,
                         "(?<![\\w/.-])(\\d{1,2})([/.-])(\\d{1,2})\\2(\\d{4}|\\d{2})(?![\\w/]|[.-]\\d)",
                         m -> dates.figures(m.group(1), m.group(3), m.group(4))),

@@ -48,13 +48,31 @@ final class MixedTokens {
                         mixed::camel));
     }
 
-    /** Heights of a picture in lines (SMPTE's and ITU's raster names): 1080p is no sum of pence. */
+    /**
+     * Names of the picture trade: heights in lines (SMPTE's and ITU's raster names; 1080p is no sum of pence), ITU-T's names of
+     * codings, apertures, views all around.
+     */
     static List<Rule> pictureHeights(English english) {
         MixedTokens mixed = new MixedTokens(english);
-        return List.of(Rule.of(
-                FormKind.MIXED,
-                "(?<![\\p{L}\\p{N}.,£$€])(144|240|360|480|576|720|1080|1440|2160|4320)([pi])(?![\\p{L}\\p{N}])",
-                m -> List.of(mixed.pairs(m.group(1)) + " " + m.group(2).toUpperCase(Locale.ROOT))));
+        return List.of(
+                Rule.of(
+                        FormKind.MIXED,
+                        "(?<![\\p{L}\\p{N}.,£$€])(144|240|360|480|576|720|1080|1440|2160|4320)([pi])(?![\\p{L}\\p{N}])",
+                        m -> List.of(mixed.pairs(m.group(1)) + " " + m.group(2).toUpperCase(Locale.ROOT))),
+                Rule.of(
+                        FormKind.MIXED,
+                        "(?<![\\p{L}\\p{N}.])(\\p{Lu})\\.(\\d{3})(?![\\p{L}\\p{N}]|[.,]\\d)",
+                        m -> List.of(
+                                m.group(1) + " " + english.digits(m.group(2)),
+                                m.group(1) + " " + mixed.pairs(m.group(2)))),
+                Rule.of(
+                        FormKind.MIXED,
+                        "(?<![\\p{L}\\p{N}/.])f/(\\d{1,2}(?:\\.\\d)?)(?![\\p{L}\\p{N}/]|[.,]\\d)",
+                        m -> List.of("F " + english.cardinal(m.group(1)))),
+                Rule.of(
+                        FormKind.NUMBER,
+                        "(?<![\\p{L}\\p{N}.,£$€/:–-])360(?=(?:[- ]degree|[- ](?:views?|cameras?|videos?|turns?|tours?|photos?|images?))(?!\\p{Ll}{3}))",
+                        m -> List.of(mixed.pairs("360"), english.cardinal("360"))));
     }
 
     private List<String> say(MatchResult match) {

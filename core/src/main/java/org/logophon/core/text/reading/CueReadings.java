@@ -16,25 +16,34 @@ public record CueReadings(ReadingList list, List<PlacedReading> places) {
         places = List.copyOf(places);
     }
 
-    /** What is said otherwise than written, in the order of the text. @param language BCP 47 tag of the voice that speaks */
+    /**
+     * What is said otherwise than written, in the order of the text: places of their own first, then lists, then the rules
+     * for written forms.
+     *
+     * @param language BCP 47 tag of the voice that speaks
+     */
     public List<Pronunciation> said(String text, String language) {
-        List<Pronunciation> listed = list.said(text, language);
         List<PlacedReading> own = standing(text);
-        if (own.isEmpty()) {
-            return listed;
-        }
-        // "as it is written" at one place takes a list's reading away there, and says nothing otherwise
+        // "as it is written" at one place takes a list's reading away there, and the rule's, and says nothing otherwise
         List<Pronunciation> all = new ArrayList<>(own.stream()
                 .map(place -> place.said(language))
                 .filter(said ->
                         said.ipa() || !text.substring(said.start(), said.end()).equals(said.words()))
                 .toList());
-        listed.stream()
-                .filter(said ->
-                        own.stream().noneMatch(place -> place.start() < said.end() && place.end() > said.start()))
+        List<Pronunciation> listed = list.said(text, language).stream()
+                .filter(said -> own.stream().noneMatch(place -> over(said, place.start(), place.end())))
+                .toList();
+        all.addAll(listed);
+        SaidByRule.of(text, language).stream()
+                .filter(said -> own.stream().noneMatch(place -> over(said, place.start(), place.end())))
+                .filter(said -> listed.stream().noneMatch(other -> over(said, other.start(), other.end())))
                 .forEach(all::add);
         all.sort(Comparator.comparingInt(Pronunciation::start));
         return all;
+    }
+
+    private static boolean over(Pronunciation said, int start, int end) {
+        return start < said.end() && end > said.start();
     }
 
     /** Places of the text that are settled by a list or by a reading of their own. @param language as of {@link #said} */

@@ -8,6 +8,7 @@ import org.logophon.core.signal.sound.ConvertedSource;
 import org.logophon.core.signal.sound.Resampler;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.align.LongCut;
 import org.logophon.core.voice.render.SpeechEngine;
@@ -48,7 +49,8 @@ public final class CueCutter {
 
     private Sound say(Voice voice, String text) {
         try {
-            return telling.speak(new SpeechRequest(voice, SpokenText.of(text), 1, 0))
+            return telling.speak(
+                            new SpeechRequest(voice, SpokenText.of(text, SaidByRule.of(text, voice.language())), 1, 0))
                     .sound();
         } catch (SpeechFailed mute) {
             // a cue that nobody can say isn't looked for

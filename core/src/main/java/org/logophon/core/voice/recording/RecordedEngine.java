@@ -86,7 +86,7 @@ public final class RecordedEngine implements SpeechEngine {
                 .orElseThrow(() -> new SpeechFailed(
                         "The voice that says this recording isn't here any more. Choose another one."));
         Speech said = narrator.render(
-                Recipe.of(text.text(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
+                Recipe.of(text.text(), List.of(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL));
         Speech made = Recast.of(said, anchors(said, text, recorded), recorded, asked);
         return utterance(made.sound(), made.words(), made.phones(), text.text());
     }

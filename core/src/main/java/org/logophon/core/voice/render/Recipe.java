@@ -8,6 +8,7 @@ import org.logophon.core.direction.mark.Score;
 import org.logophon.core.direction.style.Style;
 import org.logophon.core.input.digest.Sha256;
 import org.logophon.core.text.reading.Pronunciation;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
@@ -82,9 +83,9 @@ public record Recipe(
         return parted.isEmpty() ? List.of(new VoicePart(0, this, 0, true)) : parted;
     }
 
-    /** A text that is said as it is written. */
+    /** A text without readings of its own: its written forms are said by rule. */
     public static Recipe of(String text, Voice voice, String engineVersion, ResolvedDirection direction) {
-        return of(text, List.of(), voice, engineVersion, direction);
+        return of(text, SaidByRule.of(text, voice.language()), voice, engineVersion, direction);
     }
 
     public static Recipe of(

@@ -20,9 +20,12 @@ import org.logophon.core.text.reading.Pronunciation;
  */
 public record SpokenText(String text, int[] written) {
 
-    /** A letter A among letters: alone an engine reads it as the article. */
+    /** A letter A by itself or among letters: engines read it as the article. */
     private static final Pattern LETTER_A =
-            Pattern.compile("\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
+            Pattern.compile("^A$|\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
+
+    /** The last of several letters in the plural: engines spell "P Cs" as three letters, and say "P C's" as two. */
+    private static final Pattern LETTERS = Pattern.compile("(?<=\\b\\p{Lu} )(\\p{Lu})s\\b");
 
     private static final String MARKUP = "*_~`|^<>[]{}\\#•·…";
 
@@ -48,9 +51,7 @@ public record SpokenText(String text, int[] written) {
             append(written(cue, from, place.start()), text, places);
             String words = place.ipa()
                     ? IPA_START + place.words() + IPA_END
-                    : LETTER_A.matcher(written(place.words(), 0, place.words().length())
-                                    .text())
-                            .replaceAll("ay");
+                    : lettered(written(place.words(), 0, place.words().length()).text());
             String apart = joins(text, words) ? " " : "";
             text.append(apart).append(words);
             // every character of the replacement stands for the start of what it replaces
@@ -63,6 +64,10 @@ public record SpokenText(String text, int[] written) {
         }
         append(written(cue, from, cue.length()), text, places);
         return new SpokenText(text.toString(), places.build().toArray());
+    }
+
+    private static String lettered(String words) {
+        return LETTERS.matcher(LETTER_A.matcher(words).replaceAll("ay")).replaceAll("$1's");
     }
 
     private static boolean joins(StringBuilder text, String words) {

@@ -12,14 +12,18 @@ import org.logophon.core.text.reading.PlacedReading;
 import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.text.reading.PronunciationKind;
 import org.logophon.core.text.reading.Reading;
+import org.logophon.core.text.reading.SaidByRule;
 
 /** A take's words with all that said how they were spoken, as SSML holds it: as they were, not as the cue is now. */
 public final class TakeScore {
 
     private TakeScore() {}
 
-    /** @param cast ids of voices by role, for marks that name one */
-    public static SsmlCue of(TakeOrigin origin, Map<String, String> cast) {
+    /**
+     * @param cast     ids of voices by role, for marks that name one
+     * @param language of the voice, BCP 47: what its rules say of written forms needs no reading
+     */
+    public static SsmlCue of(TakeOrigin origin, Map<String, String> cast, String language) {
         Direction direction = ResolvedDirection.of(
                         known(origin.project()), known(origin.ofRole()), known(origin.ofCue()))
                 .asOne();
@@ -29,7 +33,7 @@ public final class TakeScore {
                 origin.voice() == null ? "" : origin.voice().id(),
                 direction,
                 marks,
-                readings(origin, marks),
+                readings(origin, marks, language),
                 cast);
     }
 
@@ -38,11 +42,13 @@ public final class TakeScore {
     }
 
     /** Readings that no mark says already, and none that a mark's run ends or starts in: an element holds nothing but its words. */
-    private static List<PlacedReading> readings(TakeOrigin origin, Marks marks) {
+    private static List<PlacedReading> readings(TakeOrigin origin, Marks marks, String language) {
         if (origin.pronunciations() == null) {
             return List.of();
         }
+        List<Pronunciation> byRule = SaidByRule.of(origin.text(), language);
         return origin.pronunciations().stream()
+                .filter(place -> !byRule.contains(place))
                 .filter(place -> marks.all().stream().noneMatch(mark -> collides(mark, place)))
                 .map(place -> placed(origin.text(), place))
                 .toList();

@@ -59,7 +59,7 @@ public record TakenDirection(
      * The marks of a take as they stand on other words now, with a reading for each place that is read otherwise today
      * than it was then.
      *
-     * @param today what lists of readings say of the text now
+     * @param today how the text is said now, by lists of readings and by rule
      */
     public static Marks marks(TakeOrigin origin, String text, List<Pronunciation> today) {
         Marks then = origin.standing().moved(origin.text(), text).marks();

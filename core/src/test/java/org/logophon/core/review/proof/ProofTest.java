@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.ProcessorTime;
 import org.logophon.core.review.proof.Suggestion.Act;
+import org.logophon.core.text.normalization.Sureness;
 import org.logophon.core.text.reading.Reading;
 import org.logophon.core.text.reading.ReadingList;
 import org.logophon.core.text.script.ScriptCue;
@@ -31,14 +32,14 @@ class ProofTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "Its lens weighs 2.3 t today. | 2.3 t | unit | two point three T | two point three tonnes",
+                "Its lens weighs 2.3 t today. | 2.3 t | unit | two point three tonnes | two point three tonnes",
                 "Lit the lamp at 4:52. | 4:52 | time | four fifty-two | four fifty-two",
-                "It was 1911 then. | 1911 | date | nineteen hundred and eleven | nineteen eleven",
+                "It was 1911 then. | 1911 | date | nineteen eleven | nineteen eleven",
                 "Under UV light it glows. | UV | acronym | U V | U V",
-                "Then the LED goes in. | LED | acronym | led | L E D",
-                "It cost £38,500 in all. | £38,500 | money | pound thirty-eight thousand five hundred | thirty-eight thousand five hundred pounds",
-                "The lamp has 12 W now. | 12 W | unit | twelve W | twelve watts",
-                "There No. 4 is chipped. | No. 4 | ordinal | no four | number four",
+                "Then the LED goes in. | LED | acronym | L E D | L E D",
+                "It cost £38,500 in all. | £38,500 | money | thirty-eight thousand five hundred pounds | thirty-eight thousand five hundred pounds",
+                "The lamp has 12 W now. | 12 W | unit | twelve watts | twelve watts",
+                "There No. 4 is chipped. | No. 4 | ordinal | number four | number four",
                 "I have wound the clock. | wound | homograph | woond | wownd",
                 "She read until two. | read | homograph | reed | red",
                 "He was a warden warden here. | warden warden | doubled word | warden warden | warden",
@@ -117,11 +118,23 @@ class ProofTest {
     }
 
     @Test
-    void whatIsSaidRightIsMarkedSo() {
-        assertThat(find("There are 360 prisms, the 4th is new."))
+    void whatARuleSaysNeedsNobodyAndTellsHowSureItIs() {
+        assertThat(find("There are 360 prisms, the 4th is new. Under UV light 12 W are enough."))
                 .allMatch(Finding::right)
-                .hasSize(2);
-        assertThat(find("There are 12 W.")).noneMatch(Finding::right);
+                .extracting(Finding::sureness)
+                .hasSize(4)
+                .doesNotContain(Sureness.ASK);
+    }
+
+    @Test
+    void aDateInFiguresIsAskedAboutWhereBothWaysArePossible() {
+        Finding either = find("It opens on 06/07/2026.").get(0);
+        assertThat(either.right()).isFalse();
+        assertThat(either.sureness()).isEqualTo(Sureness.ASK);
+        assertThat(either.suggestions())
+                .extracting(Suggestion::text)
+                .contains("the sixth of July twenty twenty-six", "the seventh of June twenty twenty-six");
+        assertThat(find("It opens on 25/07/2026.").get(0).right()).isTrue();
     }
 
     @Test

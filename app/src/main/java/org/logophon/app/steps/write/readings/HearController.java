@@ -14,6 +14,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.text.reading.PronunciationKind;
 import org.logophon.core.text.reading.Reading;
+import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.logophon.core.voice.render.Narrator;
@@ -72,17 +73,13 @@ class HearController {
         Voice voice = voices.find(role == null || role.voiceId() == null ? NativeVoices.DEFAULT_ID : role.voiceId())
                 .or(() -> voices.find(NativeVoices.DEFAULT_ID))
                 .orElseThrow();
+        String words = written.strip().replaceAll("\\s+", " ");
         List<Pronunciation> readings = as.isBlank()
-                ? List.of()
-                : List.of(said(new Reading(written, said, PronunciationKind.of(as), null, true), voice));
+                ? SaidByRule.of(words, voice.language())
+                : List.of(said(new Reading(words, said, PronunciationKind.of(as), null, true), voice));
         ResolvedDirection direction =
                 ResolvedDirection.of(view.project().direction(), role == null ? Direction.NONE : role.direction());
-        Recipe recipe = Recipe.of(
-                readings.isEmpty() ? written : written.strip().replaceAll("\\s+", " "),
-                readings,
-                voice,
-                narrator.engineVersion(voice),
-                direction);
+        Recipe recipe = Recipe.of(words, readings, voice, narrator.engineVersion(voice), direction);
         lines.say(id, recipe, agreed);
         return new SoundAnswer(AuditionAudio.address(id, recipe));
     }
