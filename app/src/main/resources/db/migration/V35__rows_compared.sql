@@ -41,10 +41,21 @@ create trigger project_row_changed before update on project for each row
 alter table mark add column id bigint generated always as identity primary key;
 alter table dismissed add column id bigint generated always as identity primary key;
 
--- Words that the application knows.
-alter table batch_cue add constraint batch_cue_state check (state in ('waiting', 'done', 'failed', 'cancelled'));
-alter table delivery add constraint delivery_state check (state in ('building', 'ready', 'failed', 'cancelled'));
-alter table charge add constraint charge_state check (state in ('asked', 'charged'));
-alter table dropped_script add constraint dropped_script_state check (state in ('seen', 'rendering', 'delivering', 'ended'));
-alter table mark add constraint mark_origin check (origin in ('OWN', 'SUGGESTED', 'TAKEN'));
-alter table tiding add constraint tiding_kind check (kind in ('renders', 'deliveries', 'visitors'));
+-- Sounds that lie under a delivery stay as long as it does.
+create table delivered_sound (
+    delivery_id uuid not null references delivery_layer on delete cascade,
+    sound_id uuid not null,
+    primary key (delivery_id, sound_id)
+);
+create index delivered_sound_sound on delivered_sound (sound_id);
+insert into delivered_sound (delivery_id, sound_id)
+select distinct d.delivery_id, f.sound_id from delivery_layer d
+join sound_file f on cast(d.laid_out as text) like '%' || f.sound_id || '%';
+
+-- Words that the application knows; what earlier versions may have written is left as it is.
+alter table batch_cue add constraint batch_cue_state check (state in ('waiting', 'done', 'failed', 'cancelled')) not valid;
+alter table delivery add constraint delivery_state check (state in ('building', 'ready', 'moved', 'failed', 'cancelled')) not valid;
+alter table charge add constraint charge_state check (state in ('asked', 'charged')) not valid;
+alter table dropped_script add constraint dropped_script_state check (state in ('seen', 'rendering', 'delivering', 'ended')) not valid;
+alter table mark add constraint mark_origin check (origin in ('OWN', 'SUGGESTED', 'TAKEN')) not valid;
+alter table tiding add constraint tiding_kind check (kind in ('renders', 'deliveries', 'visitors')) not valid;

@@ -40,9 +40,9 @@ function mark() {
 
 /** What is to look at, in three lists; each starts with its heading and comes by kind. */
 const LISTS = [
-  ['To decide', f => f.kind !== 'UNKNOWN_WORD' && !ADVICE.includes(f.kind)],
-  ['Names and words in no dictionary', f => f.kind === 'UNKNOWN_WORD'],
-  ['Sentences', f => ADVICE.includes(f.kind)],
+  { title: 'To decide', belongs: f => f.kind !== 'UNKNOWN_WORD' && !ADVICE.includes(f.kind) },
+  { title: 'Names and words in no dictionary', belongs: f => f.kind === 'UNKNOWN_WORD' },
+  { title: 'Sentences', belongs: f => ADVICE.includes(f.kind) },
 ];
 
 function show() {
@@ -52,7 +52,7 @@ function show() {
   none.hidden = open.length + stuck.length > 0;
   const parts = stuck.map(stuckCard);
   let cards = 0;
-  for (const [title, belongs] of LISTS) {
+  for (const { title, belongs } of LISTS) {
     const listed = open.filter(belongs);
     if (!listed.length) continue;
     parts.push(element('h3', 'kindhead', `${title} · ${listed.length}`));

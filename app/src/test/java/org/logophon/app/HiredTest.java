@@ -217,7 +217,7 @@ class HiredTest extends ApplicationTest {
         String script = String.join(
                 "\n\n",
                 IntStream.rangeClosed(1, 12)
-                        .mapToObj(i -> "Prism number " + i + " is washed in rain water.")
+                        .mapToObj(i -> "Prism " + "abcdefghijkl".charAt(i - 1) + " is washed in rain water.")
                         .toList());
         List<String> projects = Stream.of("Side one", "Side two")
                 .map(name -> project(name, script, "hired-imogen"))

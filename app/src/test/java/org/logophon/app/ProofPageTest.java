@@ -30,7 +30,7 @@ class ProofPageTest extends BrowserTest {
 
     @Test
     void findingsAreUnderlinedAndTaken() {
-        newProject("Proof", "Its lens weighs 2.3 t and glows under UV.\n\nFfion wound the clock in 1911.");
+        newProject("Proof", "Its lens weighs 2.3 t and glows under UV.\n\nFfion wound the clock on 4 March.");
         assertThat(page.locator("#script u")).hasText(new String[] {"Ffion", "wound"});
         assertThat(page.locator("#todo-count")).hasText("2");
         assertThat(page.locator("#findings .kindhead"))
@@ -39,9 +39,9 @@ class ProofPageTest extends BrowserTest {
         page.locator(".byrule summary").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".ruleline .said"))
-                .hasText(new String[] {"two point three metric tons", "U V", "nineteen eleven"});
+                .hasText(new String[] {"two point three metric tons", "U V", "March fourth"});
         accessible();
-        named("Say 2.3 t instead: two point three tonnes").focus();
+        named("Say 4 March instead: the fourth of March").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".transport .hint")).hasText("1 reading kept.");
         assertThat(page.locator("#findings .kindhead").last()).hasText("Said by rule · 2");

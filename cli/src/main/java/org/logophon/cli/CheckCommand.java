@@ -90,6 +90,11 @@ final class CheckCommand implements Callable<Integer> {
                     todo == 0
                             ? "Nothing to look at."
                             : todo == 1 ? "1 place to look at." : todo + " places to look at.");
+            long byRule = all.size() - todo;
+            if (byRule > 0) {
+                out.println((byRule == 1 ? "1 written form is" : byRule + " written forms are")
+                        + " said by rule; --json has them.");
+            }
         }
         out.flush();
         return ExitStatus.DONE;

@@ -96,9 +96,11 @@ class CheckTest {
 
     @Test
     void forPeopleItIsALineAFinding() throws Exception {
-        Run run = run("check", file("a.txt", "It weighs 2.3 t.\n\nNothing else here."));
+        Run run = run("check", file("a.txt", "Skerrow weighs 2.3 t.\n\nNothing else here."));
         assertThat(run.status()).isEqualTo(ExitStatus.DONE);
-        assertThat(run.out()).contains("010  2.3 t: unit").contains("1 place to look at.");
+        assertThat(run.out())
+                .contains("010  Skerrow: unknown word")
+                .contains("1 place to look at.", "1 written form is said by rule");
         assertThat(run("check", file("b.txt", "Nothing to see here.")).out()).contains("Nothing to look at.");
         assertThat(run("check", folder.resolve("missing.txt").toString()).status())
                 .isEqualTo(ExitStatus.INPUT_UNUSABLE);

@@ -211,7 +211,8 @@ class HiredVoicesTest {
     void aTextOverTheLimitIsMadeInPiecesWithoutAStepInLevel() throws IOException {
         HiredService service = start(Temper.CALM);
         String text = IntStream.rangeClosed(1, 14)
-                .mapToObj(i -> "On day " + i + " the crew have one tide to lift it out, and the sling is rated for it.")
+                .mapToObj(i -> "On day " + "abcdefghijklmn".charAt(i - 1)
+                        + " the crew have one tide to lift it out, and the sling is rated for it.")
                 .collect(Collectors.joining(" "));
         assertThat(text.length()).isGreaterThan(1_000);
         Speech speech = render(service, "rosalind", text, Direction.NONE);

@@ -114,6 +114,10 @@ public class ReadyDeliveries {
                     .param("delivery", delivery)
                     .param("laid", laid.written())
                     .update();
+            jdbc.sql("insert into delivered_sound (delivery_id, sound_id) select :delivery, unnest(:sounds)")
+                    .param("delivery", delivery)
+                    .param("sounds", laid.soundIds().toArray(UUID[]::new))
+                    .update();
         }
         batches.batchUpdate(
                 """

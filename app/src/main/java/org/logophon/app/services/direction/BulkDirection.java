@@ -39,7 +39,7 @@ public class BulkDirection {
     /** @param what in words, for undo */
     @Transactional
     public void redirect(UUID project, String what, Map<UUID, Redirected> cues) {
-        edits.lock(project);
+        table.hold(project);
         Map<UUID, Snapshot> before = new HashMap<>();
         Map<UUID, Snapshot> after = new HashMap<>();
         cues.forEach((id, wanted) -> {

@@ -46,14 +46,6 @@ public class ScoreEdits {
     /** @param what in words, as "pause after tide" */
     public record Edit(int ordinal, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {}
 
-    /** Until the transaction ends, nobody else changes the scores of a project: two tabs one after the other. */
-    public void lock(UUID project) {
-        jdbc.sql("select id from project where id = :project for no key update")
-                .param("project", project)
-                .query(UUID.class)
-                .optional();
-    }
-
     /** Writes a change down; what was undone before can't be done again after it. */
     public void add(UUID project, String what, Map<UUID, Snapshot> before, Map<UUID, Snapshot> after) {
         jdbc.sql("delete from score_edit where project_id = :project and undone")

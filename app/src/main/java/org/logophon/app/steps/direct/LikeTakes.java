@@ -68,7 +68,7 @@ class LikeTakes {
      */
     @Transactional
     public void like(UUID project, UUID takeId) {
-        edits.lock(project);
+        table.hold(project);
         Take take = takes.require(project, takeId);
         TakeOrigin origin = take.origin();
         TakenDirection taken = TakenDirection.of(take.name(), origin);
@@ -97,7 +97,7 @@ class LikeTakes {
     /** Lets a cue follow its project and its role again. */
     @Transactional
     public void follow(UUID project, UUID cueId) {
-        edits.lock(project);
+        table.hold(project);
         CueView cue = projects.cue(project, cueId);
         if (cue.cue().taken() == null) {
             throw new Refused("This cue follows its role already.");

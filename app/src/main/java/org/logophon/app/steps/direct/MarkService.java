@@ -47,7 +47,7 @@ class MarkService {
      */
     @Transactional
     public int change(UUID project, List<CueView> cues, String what, BiFunction<String, Marks, Marks> change) {
-        edits.lock(project);
+        table.hold(project);
         Map<UUID, Marks> stored = marks.of(project);
         Map<UUID, Snapshot> before = new LinkedHashMap<>();
         Map<UUID, Snapshot> after = new LinkedHashMap<>();
@@ -94,7 +94,7 @@ class MarkService {
     /** @throws Refused when nothing is left to undo */
     @Transactional
     public Turned undo(UUID project) {
-        edits.lock(project);
+        table.hold(project);
         Edit edit = edits.toUndo(project).orElseThrow(() -> new Refused("There is nothing to undo in the scores."));
         put(project, edit.before());
         edits.setUndone(project, edit.ordinal(), true);
@@ -103,7 +103,7 @@ class MarkService {
 
     @Transactional
     public Turned redo(UUID project) {
-        edits.lock(project);
+        table.hold(project);
         Edit edit = edits.toRedo(project).orElseThrow(() -> new Refused("There is nothing to do again in the scores."));
         put(project, edit.after());
         edits.setUndone(project, edit.ordinal(), false);

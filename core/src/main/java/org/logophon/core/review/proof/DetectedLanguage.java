@@ -40,6 +40,9 @@ public final class DetectedLanguage implements LanguageGuess {
         Language.LATIN
     };
 
+    /** Of all that it might be, for short texts with many words that English has too. Ours. */
+    private static final double SURE = 0.9;
+
     private static final class Holder {
         private static final LanguageDetector DETECTOR = LanguageDetectorBuilder.fromLanguages(LIKELY)
                 .withLowAccuracyMode()
@@ -48,7 +51,19 @@ public final class DetectedLanguage implements LanguageGuess {
 
     @Override
     public Optional<String> of(String text) {
+        return told(Holder.DETECTOR.detectLanguageOf(text));
+    }
+
+    @Override
+    public Optional<String> surely(String text) {
         Language language = Holder.DETECTOR.detectLanguageOf(text);
+        return language != Language.UNKNOWN
+                        && Holder.DETECTOR.computeLanguageConfidenceValues(text).getOrDefault(language, 0.0) >= SURE
+                ? told(language)
+                : Optional.empty();
+    }
+
+    private static Optional<String> told(Language language) {
         return language == Language.UNKNOWN
                 ? Optional.empty()
                 : Optional.of(language.getIsoCode639_1().toString().toLowerCase(Locale.ROOT));

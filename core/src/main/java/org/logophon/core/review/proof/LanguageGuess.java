@@ -10,4 +10,9 @@ public interface LanguageGuess {
 
     /** ISO 639-1 code of the language that a text is most likely in; empty when it is too short to tell. */
     Optional<String> of(String text);
+
+    /** The same, where hardly any other language is possible. */
+    default Optional<String> surely(String text) {
+        return of(text);
+    }
 }

@@ -19,6 +19,11 @@ final class OtherLanguages implements Check {
     /** An English text has at least this share of its words in the dictionary: no guess is needed. Ours. */
     private static final double SURELY_ENGLISH = 0.65;
 
+    /** Our dictionary has many words of other languages: with a single strange one it is asked. Ours. */
+    private static final double WHOLLY_ENGLISH = 1;
+
+    private static final int FEWEST_WORDS = 6;
+
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
     private final LanguageGuess guess;
@@ -33,12 +38,14 @@ final class OtherLanguages implements Check {
     public void look(CueToProof cue, List<Finding> found) {
         String text = withoutAddresses(cue.text());
         List<String> words = Words.of(text).stream().map(word -> word.in(text)).toList();
-        if (text.codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS
-                || words.size() < 3
-                || cue.english() && englishShare(words) >= SURELY_ENGLISH) {
+        if (text.codePoints().filter(Character::isLetter).count() < FEWEST_LETTERS || words.size() < 3) {
             return;
         }
-        Optional<String> language = guess.of(text);
+        double share = cue.english() ? englishShare(words) : 0;
+        if (share >= SURELY_ENGLISH && (share >= WHOLLY_ENGLISH || words.size() < FEWEST_WORDS)) {
+            return;
+        }
+        Optional<String> language = share >= SURELY_ENGLISH ? guess.surely(text) : guess.of(text);
         String spoken = ULocale.forLanguageTag(cue.language()).getLanguage();
         if (language.isEmpty() || language.get().equals(spoken)) {
             return;

@@ -4,6 +4,7 @@ import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -74,7 +75,16 @@ final class Acronyms {
             "MOMA",
             "AWOL",
             "SOHO",
-            "GUI");
+            "GUI",
+            "VLOG",
+            "SWOT",
+            "LUFS",
+            "LUT",
+            "JSON");
+    /** Those of them that capitals spell otherwise than they sound. */
+    private static final Map<String, String> SOUNDS = Map.of("JPEG", "jay peg", "JSON", "jason");
+    /** Letters that make a plain word too. */
+    private static final Set<String> LETTERS = Set.of("LED", "SAT", "EMS");
     /** Short words that capitals don't turn into letters when the words beside them are capitals too. */
     private static final Set<String> SAID = Set.of("OK");
     /** Little words that are put in capitals to be stressed. */
@@ -83,6 +93,16 @@ final class Acronyms {
             "yes", "no", "so", "up", "on", "in", "or", "if", "go", "do", "be", "by", "at", "an", "as", "we", "he", "me",
             "my", "is", "of", "to", "she", "her", "his", "our", "was", "can", "did", "may", "any", "for", "are", "has",
             "had", "too", "own", "big");
+
+    /** Plain words of three letters that people put in capitals to be heard; the dictionary alone would take many initials for words. */
+    private static final Set<String> SAYABLE = Set.of(
+            "hot", "bad", "big", "red", "run", "see", "say", "saw", "hit", "cut", "let", "get", "got", "put", "sit",
+            "sun", "sea", "sky", "top", "low", "old", "day", "way", "man", "men", "boy", "bed", "end", "eye", "far",
+            "few", "fun", "job", "key", "law", "lot", "mad", "mum", "pay", "ran", "set", "six", "ten", "try", "use",
+            "war", "win", "won", "wow", "yet", "fat", "fit", "fix", "fly", "god", "hey", "kid", "lie", "mom", "dad",
+            "odd", "per", "sad", "shy", "ask", "ate", "bit", "buy", "car", "cat", "dog", "cry", "die", "dry", "due",
+            "ear", "eat", "egg", "joy", "leg", "raw", "rid", "tea", "tie", "via", "wet", "ago", "air", "arm", "art",
+            "bag", "bar", "box", "bus", "him", "its", "nor");
 
     /** The word in capitals right before a place, and right after one. */
     private static final Pattern BEFORE = Pattern.compile("(?<!\\p{L})(\\p{Lu}{1,20})[^\\p{L}\\p{N}.!?\\n]{1,3}$");
@@ -113,8 +133,16 @@ final class Acronyms {
                 Rule.of(
                         FormKind.ACRONYM,
                         "(?<![\\p{L}\\p{N}])(\\p{Lu}{2,5})s(?![\\p{L}\\p{N}])",
-                        m -> List.of(
-                                Letters.spaced(m.group(1)) + "s", m.group(1).toLowerCase(Locale.ROOT) + "s")),
+                        m -> plural(m.group(1))),
+                Rule.of(
+                        FormKind.ACRONYM,
+                        "(?<![\\p{L}\\p{N}])(?:WWI{1,2}|WW[12])(?![\\p{L}\\p{N}])",
+                        m -> List.of("world war " + (m.group().matches("WW(?:II|2)") ? "two" : "one"))),
+                Rule.ofGroup(
+                        FormKind.ACRONYM,
+                        1,
+                        "(?<![\\p{L}\\p{N}])[Tt]he (WHO)(?![\\p{L}\\p{N}])",
+                        m -> List.of("W H O", "who")),
                 Rule.of(
                         FormKind.ACRONYM,
                         "(?<![\\p{L}\\p{N}])(?:PhD|BSc|MSc|DPhil|MPhil|BEng|MEng)s?(?![\\p{L}\\p{N}])",
@@ -129,12 +157,17 @@ final class Acronyms {
     private static String degree(String written) {
         return written.equals("DPhil") || written.equals("MPhil")
                 ? written.charAt(0) + " fill"
-                : written.endsWith("Eng") ? written.charAt(0) + " enj" : Letters.spaced(written);
+                : written.endsWith("Eng")
+                        ? written.charAt(0) + " enj"
+                        : written.endsWith("s")
+                                ? Letters.spaced(written.substring(0, written.length() - 1)) + "s"
+                                : Letters.spaced(written);
     }
 
     /** A plain word beside another one in capitals, or the "am" of "I AM": it is louder, and no letters. */
     private static boolean stressed(MatchResult match, String text) {
-        if (!Dictionary.english().isPlain(match.group().toLowerCase(Locale.ROOT))) {
+        if (WORDS.contains(match.group())
+                || !Dictionary.english().isPlain(match.group().toLowerCase(Locale.ROOT))) {
             return false;
         }
         return BEFORE.matcher(text).region(0, match.start()).results().anyMatch(before -> shouted(before.group(1)))
@@ -145,7 +178,18 @@ final class Acronyms {
     }
 
     private static boolean shouted(String word) {
-        return word.equals("I") || word.length() > 1 && Dictionary.english().isPlain(word.toLowerCase(Locale.ROOT));
+        String lower = word.toLowerCase(Locale.ROOT);
+        return word.equals("I")
+                || STRESSED.contains(lower)
+                || word.length() > 3
+                        && !WORDS.contains(word)
+                        && Dictionary.english().isPlain(lower);
+    }
+
+    private static List<String> plural(String stem) {
+        String letters = Letters.spaced(stem) + "s";
+        String word = SOUNDS.getOrDefault(stem, stem.toLowerCase(Locale.ROOT)) + "s";
+        return WORDS.contains(stem) ? List.of(word, letters) : List.of(letters, word);
     }
 
     private static List<String> say(MatchResult match, boolean english) {
@@ -158,10 +202,11 @@ final class Acronyms {
             return List.of();
         }
         if (WORDS.contains(word)) {
-            return List.of(word.equals("JPEG") ? "jay peg" : lower, Letters.spaced(word));
+            return List.of(SOUNDS.getOrDefault(word, lower), Letters.spaced(word));
         }
         // a long word in capitals is shouted, not spelled
         if (word.length() > 5
+                || word.length() > 2 && english && !LETTERS.contains(word) && SAYABLE.contains(lower)
                 || word.length() > 3
                         && english
                         && lower.chars().anyMatch(c -> "aeiouy".indexOf(c) >= 0)

@@ -52,6 +52,17 @@ final class Units {
                                 + english.measures().name(m.group(2), BigDecimal.ONE))),
                 Rule.of(
                         FormKind.UNIT,
+                        "(?<![\\p{L}\\p{N}.,/])(kHz|MHz|GHz|Hz|dB)(?![\\p{L}\\p{N}])",
+                        m -> List.of(
+                                switch (m.group()) {
+                                    case "kHz" -> "kilohertz";
+                                    case "MHz" -> "megahertz";
+                                    case "GHz" -> "gigahertz";
+                                    case "Hz" -> "hertz";
+                                    default -> "decibels";
+                                })),
+                Rule.of(
+                        FormKind.UNIT,
                         "(?<![\\w.,/])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)[xX×](?![\\p{L}\\p{N}])",
                         m -> List.of(english.cardinal(m.group(1)) + " times")));
     }

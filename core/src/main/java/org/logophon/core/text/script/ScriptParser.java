@@ -1,7 +1,9 @@
 package org.logophon.core.text.script;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Reads a script line by line; a paragraph ends at a blank line, a heading or a divider. */
@@ -12,6 +14,9 @@ final class ScriptParser {
 
     /** A longer one is shown by its beginning: it is no title but a paragraph. Ours. */
     private static final int LONGEST_TITLE = 500;
+
+    /** With its colon and what makes it one. */
+    private static final int LONGEST_NAME = 60;
 
     private static final Pattern DIVIDER = Pattern.compile("^ {0,3}-{3,}[ \\t]*$");
 
@@ -27,6 +32,8 @@ final class ScriptParser {
     private boolean afterDivider;
     private String scene = "";
     private String role = Script.NARRATOR;
+    private final Set<String> names = new HashSet<>();
+    private boolean named;
 
     ScriptParser(String source) {
         this.source = source;
@@ -94,15 +101,18 @@ final class ScriptParser {
 
     private void spoken(int start, int end, String line) {
         int from = 0;
-        if (lines.isEmpty()) {
-            var name = RoleName.at(line).filter(n -> n.capital() || mixedCaseNames);
-            if (name.isPresent()) {
-                role = name.get().name();
-                from = name.get().length();
+        var name = RoleName.at(line).filter(n -> speaks(n, end));
+        if (name.isPresent()) {
+            if (!lines.isEmpty()) {
+                closeParagraph();
             }
-            if (paragraphStart < 0) {
-                paragraphStart = start;
-            }
+            role = name.get().name();
+            from = name.get().length();
+            named = true;
+            names.add(role);
+        }
+        if (paragraphStart < 0) {
+            paragraphStart = start;
         }
         // a single line break is a space: text out of mail or PDF is hard-wrapped
         MappedText words = MappedText.of(source, start + from, end);
@@ -110,6 +120,32 @@ final class ScriptParser {
             lines.add(words);
         }
         paragraphEnd = end;
+    }
+
+    /**
+     * A name starts a paragraph; inside one it speaks where the lines are a dialogue: after another name, or with one on the
+     * next line. In mixed case it must be known there, else "Remember: never look down." would be a role.
+     */
+    private boolean speaks(RoleName name, int end) {
+        if (lines.isEmpty()) {
+            return name.capital() || mixedCaseNames;
+        }
+        return name.capital() ? named || capitalNameAfter(end) : named && names.contains(name.name());
+    }
+
+    private boolean capitalNameAfter(int end) {
+        int next = end + 1;
+        if (next < source.length() && source.charAt(end) == '\r' && source.charAt(next) == '\n') {
+            next++;
+        }
+        int to = next;
+        while (to < source.length() && to - next < LONGEST_NAME && !endsLine(source.charAt(to))) {
+            to++;
+        }
+        return next < to
+                && RoleName.at(source.substring(next, to))
+                        .filter(RoleName::capital)
+                        .isPresent();
     }
 
     private void closeParagraph() {
@@ -121,6 +157,7 @@ final class ScriptParser {
         }
         lines.clear();
         paragraphStart = -1;
+        named = false;
     }
 
     /**

@@ -32,6 +32,8 @@ class SaidByRuleTest {
                 "en-US | We have IT here. | We have I T here.",
                 "en-US | DO IT NOW. | DO IT NOW.",
                 "en-US | I AM here. | I AM here.",
+                "en-US | It is HOT, and I said NO. | It is HOT, and I said NO.",
+                "en-US | NASA, NATO and IBM. | nasa, nato and I B M.",
                 "en-GB | Since 1746 it stood. | Since seventeen forty-six it stood.",
                 "en-GB | A lens of 2.3 t cost £38,500. | A lens of two point three tonnes cost thirty-eight thousand five hundred pounds.",
                 "en-GB | Skerrow Lamps Ltd. | Skerrow Lamps limited.",

@@ -1,6 +1,10 @@
 package org.logophon.app.services.project.bed;
 
 import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.logophon.app.platform.audio.StoredSound;
 import org.logophon.core.input.digest.Sha256;
 import org.logophon.core.time.bed.Bed;
@@ -41,6 +45,13 @@ public record LaidOut(double voiceLufs, List<BedAt> beds, List<SoundAt> sounds) 
 
     public boolean empty() {
         return beds.isEmpty() && sounds.isEmpty();
+    }
+
+    /** Sounds that it needs. */
+    public Set<UUID> soundIds() {
+        return Stream.concat(beds.stream().map(BedAt::used), sounds.stream().map(SoundAt::used))
+                .map(used -> used.sound().id())
+                .collect(Collectors.toSet());
     }
 
     public String written() {

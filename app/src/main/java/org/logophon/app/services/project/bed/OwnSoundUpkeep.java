@@ -41,7 +41,7 @@ class OwnSoundUpkeep implements Upkeep {
                 .update();
         int gone = jdbc.sql("""
                 delete from sound_file f where f.removed_at < :before and not exists (select 1 from bed b where b.sound_file_id = f.id)
-                and not exists (select 1 from delivery_layer d where cast(d.laid_out as text) like '%' || f.sound_id || '%')""").param("before", before).update();
+                and not exists (select 1 from delivered_sound d where d.sound_id = f.sound_id)""").param("before", before).update();
         return gone == 0 ? List.of() : List.of(new Removed("sounds that were taken out", gone, 0));
     }
 
