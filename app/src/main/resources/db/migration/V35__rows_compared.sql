@@ -44,7 +44,7 @@ alter table dismissed add column id bigint generated always as identity primary 
 -- Sounds that lie under a delivery stay as long as it does.
 create table delivered_sound (
     delivery_id uuid not null references delivery_layer on delete cascade,
-    sound_id uuid not null,
+    sound_id uuid not null references sound,
     primary key (delivery_id, sound_id)
 );
 create index delivered_sound_sound on delivered_sound (sound_id);

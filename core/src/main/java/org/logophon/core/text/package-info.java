@@ -3,6 +3,7 @@
  * takes to say.
  *
  * <p>Depends on {@code input}. Begin with {@link org.logophon.core.text.script.ScriptParser}, then
- * {@link org.logophon.core.text.reading.CueReadings}.
+ * {@link org.logophon.core.text.reading.CueReadings}: a reading of a place, of a list, and where there is none the rule
+ * ({@link org.logophon.core.text.reading.SaidByRule}).
  */
 package org.logophon.core.text;

@@ -20,7 +20,8 @@ public class SoundUpkeep implements Upkeep {
     static final String REFERRED =
             "exists (select 1 from speech p where p.sound_id = s.id) or exists (select 1 from paid_speech p where p.sound_id = s.id)"
                     + " or exists (select 1 from recording_upload p where p.sound_id = s.id)"
-                    + " or exists (select 1 from sound_file p where p.sound_id = s.id)";
+                    + " or exists (select 1 from sound_file p where p.sound_id = s.id)"
+                    + " or exists (select 1 from delivered_sound p where p.sound_id = s.id)";
 
     private final JdbcClient jdbc;
 

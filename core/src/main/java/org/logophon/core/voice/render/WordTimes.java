@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.logophon.core.text.dictionary.Dictionary;
 import org.logophon.core.text.dictionary.Sounds;
+import org.logophon.core.text.reading.BracketedDirections;
 import org.logophon.core.text.script.Word;
 import org.logophon.core.text.script.Words;
 
@@ -80,13 +81,19 @@ public final class WordTimes {
             int[] weights = new int[last - first];
             for (int k = first; k < last; k++) {
                 Word word = words.get(k);
-                weights[k - first] = sounds(cue.substring(word.start(), word.end()), english);
+                weights[k - first] = unspoken(cue, word) ? 0 : sounds(cue.substring(word.start(), word.end()), english);
             }
             int[] cuts = cuts(weights, from, to, soundStarts(utterance, from, to));
             for (int k = i; k < last; k++) {
                 starts[k] = cuts[k - first];
             }
         }
+    }
+
+    /** A word of a direction takes no time. */
+    private static boolean unspoken(String cue, Word word) {
+        return BracketedDirections.unspoken(cue).stream()
+                .anyMatch(direction -> direction.start() < word.end() && direction.end() > word.start());
     }
 
     private static int sounds(String word, boolean english) {

@@ -37,6 +37,10 @@ class SaidByRuleTest {
                 "en-GB | Since 1746 it stood. | Since seventeen forty-six it stood.",
                 "en-GB | A lens of 2.3 t cost £38,500. | A lens of two point three tonnes cost thirty-eight thousand five hundred pounds.",
                 "en-GB | Skerrow Lamps Ltd. | Skerrow Lamps limited.",
+                "en-US | Come in. (softly) It is late. | Come in.   It is late.",
+                "en-US | It was [pause 1.5] the lamp. | It was   the lamp.",
+                "en-US | The lamp (which was old) broke. | The lamp (which was old) broke.",
+                "en-US | (laughs) | (laughs)",
                 "de-DE | Es hat 360 Prismen. | Es hat dreihundertsechzig Prismen."
             })
     void enginesAreGivenWords(String language, String text, String spoken) {
