@@ -115,11 +115,12 @@ const newest = new WeakMap();
  * @returns true when it is this one
  */
 export async function fill(target, address, free = () => true) {
-  newest.set(target, address);
+  const turn = {};
+  newest.set(target, turn);
   let response = null;
   try { response = await fetch(address, { headers: { 'HX-Request': 'true' } }); } catch { /* said below */ }
   const text = await response?.text();
-  if (newest.get(target) !== address || !free()) return false;
+  if (newest.get(target) !== turn || !free()) return false;
   if (!response?.ok) {
     let sentence = 'Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.';
     try { sentence = JSON.parse(text).sentence || sentence; } catch { /* not ours: keep the general sentence */ }

@@ -20,6 +20,10 @@ let rate = null;
 let length = 1;
 // which state of the programme the page has
 let stamp = null;
+// the state that the stream began with, while the page has none yet
+let greeting = null;
+let refreshes = 0;
+let deltas = 0;
 let at = 0;
 let running = false;
 // the play that is asked for last
@@ -28,8 +32,16 @@ let moves = null;
 
 /** Reads the whole programme, for what the stream can't tell piece by piece. */
 export async function refresh() {
+  const mine = refreshes += 1;
+  const told = deltas;
   const { status, body } = await ask('GET', `/projects/${project}/programme`);
+  // a later one brings more
+  if (mine !== refreshes) return;
   if (status !== 200) { say(body.sentence); return; }
+  const missed = greeting !== null && greeting !== body.stamp;
+  greeting = null;
+  // what was told while this was under way may be newer than it
+  if (missed || told !== deltas) { await refresh(); return; }
   stamp = body.stamp;
   rate = body.frameRate;
   take(body.cues, body.seconds);
@@ -80,6 +92,7 @@ beds.addEventListener('click', event => {
 /** What has become of some cues, as the stream tells it. */
 async function apply(delta) {
   if (delta.all || !cues.length) { await refresh(); return; }
+  deltas += 1;
   stamp = delta.stamp;
   if (!delta.cues.length && !delta.starts) return;
   const changed = new Map(delta.cues.map(cue => [cue.id, cue]));
@@ -107,6 +120,7 @@ listen(`/projects/${project}/events`, async ({ kinds, programme }) => {
   document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds } }));
 }, async (now, again) => {
   if (stamp === now) return;
+  if (stamp === null) greeting = now;
   const behind = again || stamp !== null;
   if (stamp !== null) { renewHead(); await refresh(); }
   if (behind) document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] } }));

@@ -5,6 +5,7 @@ import * as player from '../player.js';
 import { send } from '../send.js';
 
 const LISTS = [['project', 'Of this project'], ['workspace', 'Of every project'], ['along', 'Come with Logophon']];
+const limits = document.querySelector('.frame').dataset;
 const seconds = value => `${value.toFixed(value < 10 ? 2 : 1)} s`;
 
 /** @param changed told when a list is another one */
@@ -65,11 +66,11 @@ export function soundLists(box, address, changed) {
     tick.addEventListener('change', () => post(`/${sound.id}`, { shared: tick.checked }));
     shared.append(tick, ' for every project');
     form.append(
-      field(sound, 'name', 'Name', sound.name, { type: 'text', maxLength: 60 }),
-      field(sound, 'licence', 'From where, and what it allows', sound.licence, { type: 'text', maxLength: 200, placeholder: 'recorded by myself' }),
+      field(sound, 'name', 'Name', sound.name, { type: 'text', maxLength: Number(limits.longestName) }),
+      field(sound, 'licence', 'From where, and what it allows', sound.licence, { type: 'text', maxLength: Number(limits.longestLicence), placeholder: 'recorded by myself' }),
       field(sound, 'from', 'Use from, s', sound.from.toFixed(2), number(0, sound.whole, 0.01)),
       field(sound, 'to', 'to, s', sound.to.toFixed(2), number(0, sound.whole, 0.01)),
-      field(sound, 'ownDb', 'Louder by, dB', sound.ownDb, number(-24, 24, 0.5)),
+      field(sound, 'ownDb', 'Louder by, dB', sound.ownDb, number(-Number(limits.ownDb), Number(limits.ownDb), 0.5)),
       shared,
       button('btn-quiet danger', 'take it out', () => remove(sound), `Take ${sound.name} out of the list`),
     );

@@ -30,10 +30,12 @@ async function more(upTo = '') {
 }
 
 /** The stage as it is now, with as many voices as are looked at. */
-function again(address = location.href) {
+async function again(address = location.href) {
   const asked = new URL(address);
   asked.searchParams.set('shown', rows().length);
-  return renew('#stage', asked.href);
+  await renew('#stage', asked.href);
+  // filters may have been set meanwhile: their answer is newer, whichever came first
+  if (location.href !== address) await again();
 }
 
 /** @param agrees whether hearing it again agrees to the price that it had the first time: not while arrows pass by */
@@ -161,6 +163,8 @@ function chooseLine() {
 let held = null;
 document.addEventListener('htmx:beforeSwap', event => {
   if (event.detail.target?.id !== 'stage') return;
+  // another answer took its place: this one goes nowhere, and what it was asked for is asked for anew
+  if (!event.detail.target.isConnected) { setTimeout(() => again()); return; }
   const at = document.activeElement?.closest('[data-voice]');
   if (at) held = { place: `${at.tagName === 'TR' ? '#voices tr' : '.dot'}[data-voice="${at.dataset.voice}"]`, part: document.activeElement === at ? '' : ` .${document.activeElement.classList[document.activeElement.classList.length - 1]}` };
 });

@@ -27,6 +27,10 @@ let askedOn = null;
 // the take that was kept before the last render, to hear what it was like
 let before = null;
 let hearsBefore = false;
+// the line that offers a deleted take back, while its cue is shown anew. @type {{cue: string, undo: Element} | null}
+let undoable = null;
+// whether the keyboard was on a word of the score that is being replaced
+let onScore = false;
 // a word that the address names: where a note is to be directed
 let wantedWord = new URLSearchParams(location.search).has('word') ? Number(new URLSearchParams(location.search).get('word')) : null;
 
@@ -38,7 +42,18 @@ const list = cueList(document.getElementById('cuelist'), id => `/projects/${proj
 });
 
 function reload() {
+  // what can still be undone stays in sight
+  const undo = document.getElementById('deleted-take')?.cloneNode(true);
+  undoable = undo ? { cue: stage().dataset.cue, undo } : null;
   renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
+}
+
+function keepUndo(now) {
+  if (undoable?.cue === now.dataset.cue && !document.getElementById('deleted-take')) {
+    now.querySelector('.centre').prepend(undoable.undo);
+    htmx.process(undoable.undo);
+  }
+  undoable = null;
 }
 
 /** What the stage before showed. @type {{take?: string, cue?: string}} */
@@ -48,6 +63,7 @@ async function enterStage() {
   const now = stage();
   if (!now) return;
   transport.goTo(now.dataset.cue);
+  keepUndo(now);
   bindStage(now);
   list.mark(now.dataset.cue);
   const box = document.getElementById('score');
@@ -66,6 +82,7 @@ async function enterStage() {
   data = taken?.status === 200 && (!marks.all() || marks.fits(taken.body)) ? taken.body : marks.all() ? guessed(marks.all()) : null;
   await document.fonts.ready;
   draw();
+  onScore = false;
   if (wantedWord !== null && score) { pick(wantedWord); wantedWord = null; }
   if (askedOn && askedOn !== now && now.dataset.state !== 'rendering') {
     const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'ready';
@@ -92,7 +109,7 @@ function draw() {
   const focused = document.activeElement?.closest?.('#score .word');
   score = drawScore(box, data, marks.lines(), openNotes());
   word = Math.min(word, score.words.length - 1);
-  if (focused) score.words[word].focus({ preventScroll: true });
+  if (focused || onScore && document.activeElement === document.body) score.words[word].focus({ preventScroll: true });
   drag(score, box);
   show();
 }
@@ -140,8 +157,10 @@ function select(index, focus = true) {
 
 /** Chooses a word or a gap, and the keyboard follows. */
 function pick(index, options = {}) {
-  if (!score?.words.length) return;
-  select(index);
+  // the same cue may be on its way anew: what is chosen meanwhile is chosen when it comes
+  if (score) select(index);
+  else if (onScore && marks.all()) word = Math.max(0, Math.min(marks.all().words.length - 1, index));
+  else return;
   marks.choose(word, options);
 }
 
@@ -262,12 +281,15 @@ async function hearBefore() {
 /** How far suggestions reach: this cue unless somebody chose more. */
 const scope = () => document.getElementById('suggest-scope')?.value ?? 'CUE';
 
-const keys = scoreKeys({ project, list, marks, scope, pick, playWord, playChosen, render, hearBefore, once, zoomBy, word: () => word });
+const keys = scoreKeys({ project, list, marks, scope, pick, playWord, playChosen, render, hearBefore, once, zoomBy, word: () => word, onScore: () => onScore });
 bind(keys.table);
 
 let resizing = null;
 window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(draw, 80); });
 
+document.addEventListener('htmx:beforeSwap', event => {
+  if (event.detail.target.id === 'stage') onScore ||= Boolean(document.activeElement?.closest('#score .word'));
+});
 document.addEventListener('htmx:afterSettle', event => {
   if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') enterStage();
 });

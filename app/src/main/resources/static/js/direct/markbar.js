@@ -6,8 +6,7 @@ import { reachedOf } from './score.js';
 
 const { KINDS } = marks;
 const TYPED = [['pace', 'Pace', '%'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
-const SAID_AS = [['', 'as written'], ['words', 'other words'], ['ipa', 'IPA'], ['letters', 'letters'], ['digits', 'digits'], ['cardinal', 'number'], ['ordinal', 'ordinal'], ['date', 'date'], ['time', 'time'], ['telephone', 'telephone']];
-const spelled = kind => kind === 'words' || kind === 'ipa';
+const spelled = id => marks.PRONUNCIATIONS.some(kind => kind.id === id && kind.typed);
 
 function labelled(text, ...inside) {
   const label = element('label', '', text);
@@ -59,9 +58,10 @@ function reading() {
   const [kind] = now.split(' ', 1);
   const select = element('select', 'form-select');
   select.name = 'reading';
-  SAID_AS.forEach(([value, words]) => select.add(new Option(words, value, false, value === kind)));
+  select.add(new Option('as written', ''));
+  marks.PRONUNCIATIONS.forEach(({ id, title }) => select.add(new Option(title, id, false, id === kind)));
   const said = element('input', 'form-control said');
-  Object.assign(said, { type: 'text', name: 'said', maxLength: 200, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
+  Object.assign(said, { type: 'text', name: 'said', maxLength: marks.LONGEST_READING, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
   said.setAttribute('aria-label', 'How it is said');
   said.setAttribute('data-typed', 'said');
   const save = () => marks.set('reading', spelled(select.value) ? `${select.value} ${said.value}` : select.value);

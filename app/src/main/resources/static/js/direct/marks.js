@@ -5,6 +5,9 @@ import { ask, say, underHead } from '../app.js';
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');
 if (answer.status !== 200) underHead('no-marks', `Marks can’t be set now. ${answer.body.sentence} Reload the page when it does.`);
+/** In what ways a reading says its words: {id, title, typed}. */
+export const PRONUNCIATIONS = answer.body?.pronunciations ?? [];
+export const LONGEST_READING = answer.body?.longestReading ?? 0;
 export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
 // from none upwards, and round
 function offered(id) {

@@ -8,10 +8,10 @@ const elsewhere = event => Boolean(event.target.closest?.('input, select, [role=
 const onWord = event => event.target.closest?.('#score .word');
 
 /** @param page what the keys do to it */
-export function scoreKeys({ project, list, marks, scope, pick, playWord, playChosen, render, hearBefore, once, zoomBy, word }) {
+export function scoreKeys({ project, list, marks, scope, pick, playWord, playChosen, render, hearBefore, once, zoomBy, word, onScore }) {
   const walk = (event, by, extend) => {
     if (elsewhere(event)) return false;
-    pick(extend ? marks.edge() + by : onWord(event) ? word() + by : word(), { extend });
+    pick(extend ? marks.edge() + by : onWord(event) || onScore() ? word() + by : word(), { extend });
     return true;
   };
   const showKeys = () => { const dialog = document.getElementById('keys'); explain(dialog, table); dialog.showModal(); };

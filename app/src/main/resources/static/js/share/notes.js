@@ -10,7 +10,7 @@ export function write(one, place, note) {
   const label = element('label', '', `At “${one.text.slice(place.start, place.end)}”`);
   label.htmlFor = 'remark';
   const text = element('textarea', 'form-control');
-  Object.assign(text, { id: 'remark', rows: 2, maxLength: 2000, required: true });
+  Object.assign(text, { id: 'remark', rows: 2, maxLength: Number(document.getElementById('shared').dataset.longestNote), required: true });
   const row = element('div', 'row-of-buttons');
   const send = element('button', 'btn btn-sea', 'Note it');
   row.append(send, button('btn-quiet', 'leave it', () => form.remove()));

@@ -7,7 +7,7 @@ const dialog = document.getElementById('opening');
 const chooser = document.getElementById('files');
 const shown = document.getElementById('opened');
 const buttons = [...dialog.querySelectorAll('[data-how]')];
-const MOST_BYTES = 30 * 1024 * 1024;
+const MOST_BYTES = Number(dialog.dataset.mostBytes);
 let files = [];
 
 function form(fields = {}) {
@@ -22,7 +22,7 @@ async function preview() {
   const large = files.find(file => file.size > MOST_BYTES);
   buttons.forEach(button => { button.disabled = true; });
   if (!files.length) { shown.replaceChildren(); return; }
-  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over 30 MB, which no script is. Take the pictures out, or save it as text.`)); return; }
+  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over ${MOST_BYTES >> 20} MB, which no script is. Take the pictures out, or save it as text.`)); return; }
   const { status, body } = await ask('POST', `/projects/${project}/open/preview`, form());
   if (status !== 200) { shown.replaceChildren(bad('', body.sentence)); return; }
   shown.replaceChildren(...body.map(card));

@@ -5,7 +5,8 @@ import { area, onChange, project, reshape, script } from './script.js';
 
 const byId = id => document.getElementById(id);
 const TITLES = Object.fromEntries([...byId('way').options].map(option => [option.value, option.textContent]));
-const DEFAULT_LIMITS = { characters: 300, words: 40, seconds: 20 };
+/** What the chosen way of splitting is told of: least, usual and most size, for ways that have one. */
+const sizes = () => byId('way').selectedOptions[0].dataset;
 const dialog = byId('splitting');
 const numbering = byId('numbering');
 
@@ -23,8 +24,10 @@ async function preview() {
   // of several asked for at once the newest is shown, in whatever order their answers come
   const turn = previews += 1;
   const way = byId('way').value;
-  const sized = way in DEFAULT_LIMITS;
+  const { least, most } = sizes();
+  const sized = most !== undefined;
   byId('limit-of').hidden = !sized;
+  if (sized) Object.assign(byId('limit'), { min: least, max: most });
   const { status, body } = await ask('GET', `/projects/${project}/script/split?way=${way}&limit=${sized ? byId('limit').value || 0 : 0}`);
   if (turn !== previews) return;
   byId('split-take').disabled = status !== 200;
@@ -44,11 +47,11 @@ byId('open-splitting').addEventListener('click', () => {
   dialog.showModal();
   preview();
 });
-byId('way').addEventListener('change', () => { byId('limit').value = DEFAULT_LIMITS[byId('way').value] ?? byId('limit').value; preview(); });
+byId('way').addEventListener('change', () => { byId('limit').value = sizes().usual ?? byId('limit').value; preview(); });
 byId('limit').addEventListener('input', preview);
 byId('split-take').addEventListener('click', async () => {
   const way = byId('way').value;
-  if (await reshape('split', { way, limit: way in DEFAULT_LIMITS ? byId('limit').value : 0 })) dialog.close();
+  if (await reshape('split', { way, limit: sizes().most !== undefined ? byId('limit').value : 0 })) dialog.close();
 });
 
 const numberFields = () => Object.fromEntries(['start', 'step', 'width', 'prefix'].map(name => [name, byId(`number-${name}`).value]));

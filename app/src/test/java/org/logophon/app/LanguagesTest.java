@@ -221,6 +221,18 @@ class LanguagesTest extends ApplicationTest {
     }
 
     @Test
+    void aCueOfTheVersionsOwnGivesWayToANumberOfTheFirstLanguage() {
+        String first = server.project("Own cue", SCRIPT);
+        String version = german(first);
+        int at = server.json(version + "/script").get("version").asInt();
+        server.save(version, script(version).replace("# The road", "Nur hier gesagt.\n\n# The road"), at);
+        assertThat(numbers(version)).containsExactly("010", "020", "025", "030");
+        jdbc.update("update cue set number = '025' where id = ?::uuid", cue(first, 2));
+        say(version, 3, "Fahr los.");
+        assertThat(numbers(version)).containsExactly("010", "020", "022", "025");
+    }
+
+    @Test
     void textsComeByTheirNumbersOrInOrder() throws Exception {
         String first = server.project("Brought", SCRIPT);
         String version = german(first);

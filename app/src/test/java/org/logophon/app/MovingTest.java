@@ -156,6 +156,13 @@ class MovingTest extends ApplicationTest {
     }
 
     @Test
+    void cuesThatShareANumberInTheFileHaveTheirOwnHere() throws Exception {
+        String moved = brought(with("rows/cue.jsonl", "\"number\": *\"020\"", "\"number\":\"010\""));
+        assertThat(server.cues(moved).valueStream().map(cue -> cue.get("number").asString()))
+                .containsExactly("010", "020");
+    }
+
+    @Test
     void whatIsNoneOrBrokenOrNewerIsRefusedWithASentenceAndLeavesNothing() throws Exception {
         refused(new byte[0], "no project that Logophon saved");
         refused("PK\3\4 nonsense".getBytes(StandardCharsets.UTF_8), "no project that Logophon saved");

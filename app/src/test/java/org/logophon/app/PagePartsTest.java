@@ -12,11 +12,12 @@ import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.services.project.Project;
 
 /** What pages are made of. */
 class PagePartsTest extends ApplicationTest {
 
-    private static final int WIDEST = 160;
+    private static final int WIDEST = 120;
 
     @Test
     void everythingAPageAsksForIsThere() {
@@ -52,6 +53,16 @@ class PagePartsTest extends ApplicationTest {
                         .allSatisfy(line -> assertThat(line.length()).as(line).isLessThanOrEqualTo(WIDEST));
             }
         }
+    }
+
+    /** How much a field takes is what the server takes: templates know no limit of their own. */
+    @Test
+    void lengthsOfFieldsComeFromTheServer() throws IOException {
+        for (Path file : list(Path.of("src/main/resources/templates")).toList()) {
+            assertThat(Files.readString(file)).as(file.toString()).doesNotContainPattern("[^:]maxlength=");
+        }
+        assertThat(Jsoup.parse(server.get("/").body()).select("#name").attr("maxlength"))
+                .isEqualTo(Integer.toString(Project.LONGEST_NAME));
     }
 
     private static Stream<Path> list(Path folder) {

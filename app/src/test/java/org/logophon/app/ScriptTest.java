@@ -211,6 +211,9 @@ class ScriptTest extends ApplicationTest {
                 .startsWith("010", "020");
         save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.");
         server.post(project + "/deliveries", Map.of("pattern", "{number}_{slug}", "target", "-19"));
+        assertThat(numbers(save(project, "Zero.\n\nOne.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.")))
+                .as("who comes back has had a number that another was given since")
+                .containsExactly("005", "010", "020", "030", "040", "050");
         assertThat(numbers(save(project, "One.\n\nTwo.\n\nThree.\n\nFour.\n\nNew words here.\n\nFive.")))
                 .containsExactly("010", "020", "030", "040", "045", "050");
         JsonNode second =

@@ -39,6 +39,8 @@ class SharePageTest extends BrowserTest {
         Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 2);
         page.navigate(address() + project + "/listen");
         assertThat(page.locator("html[data-live]")).isAttached();
+        // the takes push what is under them down as they come
+        assertThat(page.locator("#lanes > *").first()).isVisible();
         page.getByText("Share…").click();
         page.locator("#sharing-name").fill("Ffion");
         page.locator("#sharing-phrase").fill("wind north-west");

@@ -15,7 +15,7 @@ import org.logophon.core.time.coding.SoundFormat;
  */
 public record DeliveryOptions(SoundFormat format, Set<String> captions, int minutes, boolean bedFile, boolean inClips) {
 
-    private static final int LONGEST_MINUTES = 600;
+    public static final int LONGEST_MINUTES = 600;
 
     public static final DeliveryOptions USUAL = new DeliveryOptions(SoundFormat.USUAL, Set.of("srt", "vtt"), 10);
 

@@ -18,6 +18,9 @@ public final class FileNames {
 
     public static final String DEFAULT_PATTERN = "{number}_{slug}";
     public static final int MOST_BYTES = 120;
+    /** Characters of a pattern. */
+    public static final int LONGEST_PATTERN = 200;
+
     private static final Set<String> FIELDS = Set.of("number", "slug", "role", "voice", "take", "scene", "project");
     private static final Pattern FIELD = Pattern.compile("\\{([^{}]*)}");
     private static final Pattern DEVICE =
@@ -41,9 +44,9 @@ public final class FileNames {
                                 .formatted(fields.group(1)));
             }
         }
-        if (given.length() > 200) {
-            throw new InvalidInput(
-                    "A name pattern has 200 characters at most, and this one has " + given.length() + ".");
+        if (given.length() > LONGEST_PATTERN) {
+            throw new InvalidInput("A name pattern has %d characters at most, and this one has %d."
+                    .formatted(LONGEST_PATTERN, given.length()));
         }
         this.pattern = given;
     }

@@ -6,48 +6,75 @@ import java.util.Set;
 /**
  * One speaking voice that an engine offers.
  *
- * @param id       ours, stable: what scripts, casts and recipes name
- * @param name     given name, shown to people
- * @param language BCP 47 tag
- * @param languageName language in English
- * @param accent   region or way of speaking in English, empty when the language has one only
- * @param character words that its maker describes it with
- * @param engine   engine family
- * @param engineVoice the engine's own identifier: internal, never shown
- * @param canDo    what can be asked of it, by itself or with the core's help
- * @param byItself what its engine does; the rest of {@code canDo} is done in the signal
- * @param styles   names of its own ways of speaking
- * @param baseId   the voice of the engine that it is made of: its own id, when it is that
- * @param tuning   what makes it of its base; {@link Tuning#NONE} for an engine's own voice
- * @param making   how its engine makes speech
- * @param ofTheHouse true for one of the user's own
+ * @param id        ours, stable: what scripts, casts and recipes name
+ * @param name      given name, shown to people
+ * @param source    whose it is, for the engine
+ * @param abilities what can be asked of it
  */
 public record Voice(
         String id,
         String name,
-        String language,
-        String languageName,
-        String accent,
-        Gender gender,
-        Age age,
-        List<String> character,
-        String engine,
-        String engineVoice,
-        Set<Ability> canDo,
-        Set<Ability> byItself,
-        List<String> styles,
+        Tongue tongue,
+        Person person,
+        Source source,
+        Abilities abilities,
         Terms terms,
-        String baseId,
-        Tuning tuning,
-        Making making,
-        boolean ofTheHouse) {
+        Origin origin) {
 
-    public Voice {
-        character = List.copyOf(character);
-        canDo = Set.copyOf(canDo);
-        byItself = Set.copyOf(byItself);
-        styles = List.copyOf(styles);
+    /**
+     * What it speaks.
+     *
+     * @param language     BCP 47 tag
+     * @param languageName language in English
+     * @param accent       region or way of speaking in English, empty when the language has one only
+     */
+    public record Tongue(String language, String languageName, String accent) {}
+
+    /**
+     * Who it sounds like.
+     *
+     * @param character words that its maker describes it with
+     */
+    public record Person(Gender gender, Age age, List<String> character) {
+
+        public Person {
+            character = List.copyOf(character);
+        }
     }
+
+    /**
+     * Where it comes from.
+     *
+     * @param engine      engine family
+     * @param engineVoice the engine's own identifier: internal, never shown
+     */
+    public record Source(String engine, String engineVoice) {}
+
+    /**
+     * What it does.
+     *
+     * @param canDo    what can be asked of it, by itself or with the core's help
+     * @param byItself what its engine does; the rest of {@code canDo} is done in the signal
+     * @param styles   names of its own ways of speaking
+     */
+    public record Abilities(Set<Ability> canDo, Set<Ability> byItself, List<String> styles) {
+
+        public Abilities {
+            canDo = Set.copyOf(canDo);
+            byItself = Set.copyOf(byItself);
+            styles = List.copyOf(styles);
+        }
+    }
+
+    /**
+     * What it is made of.
+     *
+     * @param baseId     the voice of the engine that it is made of: its own id, when it is that
+     * @param tuning     what makes it of its base; {@link Tuning#NONE} for an engine's own voice
+     * @param making     how its engine makes speech
+     * @param ofTheHouse true for one of the user's own
+     */
+    public record Origin(String baseId, Tuning tuning, Making making, boolean ofTheHouse) {}
 
     /** An engine's own voice. */
     public Voice(
@@ -68,22 +95,12 @@ public record Voice(
         this(
                 id,
                 name,
-                language,
-                languageName,
-                accent,
-                gender,
-                age,
-                character,
-                engine,
-                engineVoice,
-                canDo,
-                byItself,
-                styles,
+                new Tongue(language, languageName, accent),
+                new Person(gender, age, character),
+                new Source(engine, engineVoice),
+                new Abilities(canDo, byItself, styles),
                 terms,
-                id,
-                Tuning.NONE,
-                Making.UNTOLD,
-                false);
+                new Origin(id, Tuning.NONE, Making.UNTOLD, false));
     }
 
     /** A grown-up's voice without styles, that costs nothing and whose engine does all that it can do. */
@@ -100,93 +117,106 @@ public record Voice(
         this(
                 id,
                 name,
-                language,
-                languageName,
-                accent,
-                gender,
-                Age.GROWN,
-                List.of(),
-                engine,
-                engineVoice,
-                canDo,
-                canDo,
-                List.of(),
-                Terms.FREE);
+                new Tongue(language, languageName, accent),
+                new Person(gender, Age.GROWN, List.of()),
+                new Source(engine, engineVoice),
+                new Abilities(canDo, canDo, List.of()),
+                Terms.FREE,
+                new Origin(id, Tuning.NONE, Making.UNTOLD, false));
     }
 
     /** A house voice made of this one. @param description in words, or empty */
     public Voice tuned(String houseId, String houseName, String description, Tuning otherTuning) {
-        List<String> described = description.isEmpty() ? character : List.of(description);
-        return derived(houseId, houseName, gender, age, described, otherTuning, true);
+        List<String> described = description.isEmpty() ? character() : List.of(description);
+        return derived(houseId, houseName, new Person(gender(), age(), described), otherTuning, true);
     }
 
     /** One that ships with this one's engine, made of it: a person of its own. */
     public Voice as(String otherId, String otherName, Gender of, Age aged, List<String> described, Tuning otherTuning) {
-        return derived(otherId, otherName, of, aged, described, otherTuning, false);
+        return derived(otherId, otherName, new Person(of, aged, described), otherTuning, false);
     }
 
-    private Voice derived(
-            String otherId,
-            String otherName,
-            Gender of,
-            Age aged,
-            List<String> described,
-            Tuning otherTuning,
-            boolean house) {
-        return new Voice(
-                otherId,
-                otherName,
-                language,
-                languageName,
-                accent,
-                of,
-                aged,
-                described,
-                engine,
-                engineVoice,
-                canDo,
-                byItself,
-                styles,
-                terms,
-                baseId,
-                otherTuning,
-                making,
-                house);
+    private Voice derived(String otherId, String otherName, Person other, Tuning otherTuning, boolean house) {
+        Origin made = new Origin(baseId(), otherTuning, making(), house);
+        return new Voice(otherId, otherName, tongue, other, source, abilities, terms, made);
     }
 
     public Voice made(Making how) {
-        return new Voice(
-                id,
-                name,
-                language,
-                languageName,
-                accent,
-                gender,
-                age,
-                character,
-                engine,
-                engineVoice,
-                canDo,
-                byItself,
-                styles,
-                terms,
-                baseId,
-                tuning,
-                how,
-                ofTheHouse);
+        Origin made = new Origin(baseId(), tuning(), how, ofTheHouse());
+        return new Voice(id, name, tongue, person, source, abilities, terms, made);
+    }
+
+    public String language() {
+        return tongue.language();
+    }
+
+    public String languageName() {
+        return tongue.languageName();
+    }
+
+    public String accent() {
+        return tongue.accent();
+    }
+
+    public Gender gender() {
+        return person.gender();
+    }
+
+    public Age age() {
+        return person.age();
+    }
+
+    public List<String> character() {
+        return person.character();
+    }
+
+    public String engine() {
+        return source.engine();
+    }
+
+    public String engineVoice() {
+        return source.engineVoice();
+    }
+
+    public Set<Ability> canDo() {
+        return abilities.canDo();
+    }
+
+    public Set<Ability> byItself() {
+        return abilities.byItself();
+    }
+
+    public List<String> styles() {
+        return abilities.styles();
+    }
+
+    public String baseId() {
+        return origin.baseId();
+    }
+
+    public Tuning tuning() {
+        return origin.tuning();
+    }
+
+    public Making making() {
+        return origin.making();
+    }
+
+    public boolean ofTheHouse() {
+        return origin.ofTheHouse();
     }
 
     /** True for one that ships, made of an engine's own voice. */
     public boolean ofTheCast() {
-        return !ofTheHouse && !id.equals(baseId);
+        return !ofTheHouse() && !id.equals(baseId());
     }
 
     public boolean whispers() {
-        return canDo.contains(Ability.WHISPER);
+        return canDo().contains(Ability.WHISPER);
     }
 
     /** Language with its accent, as in "English, Scotland". */
     public String speaks() {
-        return accent.isEmpty() ? languageName : languageName + ", " + accent;
+        return accent().isEmpty() ? languageName() : languageName() + ", " + accent();
     }
 }

@@ -11,9 +11,9 @@ import org.logophon.app.platform.web.StorableText;
  * A name that a person, or a workspace, is told from others by. What looks the same is the same name: full width is folded
  * (Unicode NFKC), and two names with one skeleton can't be told apart (Unicode Technical Standard 39, section 4).
  */
-final class PersonName {
+public final class PersonName {
 
-    static final int LONGEST = 60;
+    public static final int LONGEST = 60;
 
     private static final SpoofChecker SPOOFS = new SpoofChecker.Builder().build();
 

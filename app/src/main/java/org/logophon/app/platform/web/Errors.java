@@ -18,13 +18,16 @@ import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.platform.failure.TooOften;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.render.SpeechFailed;
+import org.logophon.documents.Documents;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageConversionException;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.util.unit.DataSize;
 import org.springframework.validation.BindException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.ErrorResponseException;
@@ -48,10 +51,16 @@ class Errors {
 
     private static final String MALFORMED =
             "This request is not written as it should be. Reload the page and try again.";
-    private static final String TOO_LARGE =
-            "This is over 30 MB a file or 120 MB in all, which no script is. Take the pictures out, or save it as text.";
 
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
+
+    private final String tooLarge;
+
+    Errors(@Value("${spring.servlet.multipart.max-request-size}") DataSize inAll) {
+        tooLarge =
+                "This is over %d MB a file or %d MB in all, which no script is. Take the pictures out, or save it as text."
+                        .formatted(Documents.MOST_BYTES >> 20, inAll.toMegabytes());
+    }
 
     @ExceptionHandler(NotFound.class)
     Object notFound(NotFound error, HttpServletRequest request) {
@@ -146,7 +155,7 @@ class Errors {
             case METHOD_NOT_ALLOWED -> answer(status, "This address doesn't take that kind of request.", request);
             case NOT_ACCEPTABLE, UNSUPPORTED_MEDIA_TYPE ->
                 answer(status, "This address gives and takes other kinds of content. Reload the page.", request);
-            case CONTENT_TOO_LARGE -> answer(status, TOO_LARGE, request);
+            case CONTENT_TOO_LARGE -> answer(status, tooLarge, request);
             default -> answer(status, MALFORMED, request);
         };
     }
@@ -156,7 +165,7 @@ class Errors {
         boolean large = error instanceof MaxUploadSizeExceededException
                 || String.valueOf(error.getMessage()).contains("exceed");
         return large
-                ? answer(HttpStatus.CONTENT_TOO_LARGE, TOO_LARGE, request)
+                ? answer(HttpStatus.CONTENT_TOO_LARGE, tooLarge, request)
                 : answer(HttpStatus.BAD_REQUEST, "The files did not arrive whole. Choose them again.", request);
     }
 

@@ -10,8 +10,8 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 /** Pass phrases: what is kept of them, and how long one waits after wrong ones. */
 public final class PassPhrase {
 
-    /** More of a phrase bcrypt doesn't look at. */
-    private static final int MOST_BYTES = 72;
+    /** Bytes of a phrase in UTF-8; more of it bcrypt doesn't look at. */
+    public static final int MOST_BYTES = 72;
     /** So many may be wrong before one waits; then twice as long each time, an hour at most. */
     private static final int FREE_TRIES = 5;
 

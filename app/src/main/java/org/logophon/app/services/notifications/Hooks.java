@@ -27,6 +27,7 @@ import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.apache.hc.core5.util.Timeout;
 import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.core.input.digest.Hmac;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
@@ -42,7 +43,6 @@ class Hooks {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Duration PATIENCE = Duration.ofSeconds(15);
-    private static final int LONGEST = 500;
     private static final int OK = 200;
     private static final int REDIRECTS = 300;
     private static final int LAST_PORT = 65_535;
@@ -129,8 +129,8 @@ class Hooks {
             return "";
         }
         URI uri = uri(hook);
-        if (hook.length() > LONGEST || uri == null) {
-            throw new Refused("“" + hook.substring(0, Math.min(LONGEST, hook.length()))
+        if (hook.length() > FieldLimits.WEBHOOK || uri == null) {
+            throw new Refused("“" + hook.substring(0, Math.min(FieldLimits.WEBHOOK, hook.length()))
                     + "” is no address to call. Write one that begins with https://, or leave it empty.");
         }
         if (!mayCall(uri)) {

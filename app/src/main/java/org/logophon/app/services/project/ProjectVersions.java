@@ -74,7 +74,7 @@ public class ProjectVersions {
         jdbc.sql("""
                 update cue v set number = f.number, slot_in_millis = f.slot_in_millis, slot_out_millis = f.slot_out_millis, placement = f.placement,
                 anchor = f.anchor, offset_samples = f.offset_samples, fixed_samples = f.fixed_samples
-                from cue f where f.id = v.first_cue_id and v.project_id = :version and v.removed_at is null""").param("version", version).update();
+                from cue f where f.id = v.first_cue_id and f.removed_at is null and v.project_id = :version and v.removed_at is null""").param("version", version).update();
     }
 
     /** How cues are spoken, as in the first language. */

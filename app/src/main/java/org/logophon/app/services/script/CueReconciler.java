@@ -1,12 +1,14 @@
 package org.logophon.app.services.script;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.logophon.app.services.project.Cue;
 import org.logophon.app.services.project.CueRepository;
@@ -57,7 +59,7 @@ class CueReconciler {
         int[] matched = CueMatch.match(oldTexts, newTexts);
         int[] origins = CueMatch.origins(oldTexts, newTexts, matched);
         Cue[] continued = continued(project.id(), before, after, matched);
-        List<String> numbers = numbers(project.id(), shape, continued);
+        List<String> numbers = numbers(project.id(), shape, before, continued);
         List<Placed> changed = new ArrayList<>();
         List<Placed> added = new ArrayList<>();
         Set<UUID> used = new HashSet<>();
@@ -131,12 +133,20 @@ class CueReconciler {
         return continued;
     }
 
-    private List<String> numbers(UUID project, ScriptShape shape, Cue[] continued) {
-        List<String> numbers = new ArrayList<>();
-        for (int i = 0; i < continued.length; i++) {
-            numbers.add(!shape.frozen() ? shape.numbers().at(i) : continued[i] == null ? null : continued[i].number());
+    /** A cue that comes back after numbers were fixed may have left with one that another cue was given since. */
+    private List<String> numbers(UUID project, ScriptShape shape, List<Cue> before, Cue[] continued) {
+        if (!shape.frozen()) {
+            return IntStream.range(0, continued.length)
+                    .mapToObj(shape.numbers()::at)
+                    .toList();
         }
-        return shape.frozen() && numbers.contains(null)
+        Set<UUID> there = before.stream().map(Cue::id).collect(Collectors.toSet());
+        List<String> numbers = FrozenNumbers.distinct(
+                Arrays.stream(continued)
+                        .map(cue -> cue == null ? null : cue.number())
+                        .toList(),
+                i -> continued[i] != null && there.contains(continued[i].id()));
+        return numbers.contains(null)
                 ? new FrozenNumbers(shape.numbers(), cues.usedNumbers(project)).complete(numbers)
                 : numbers;
     }

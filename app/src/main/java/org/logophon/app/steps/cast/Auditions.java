@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
@@ -25,7 +26,6 @@ import org.springframework.stereotype.Service;
 @Service
 class Auditions {
 
-    static final int LONGEST_LINE = 400;
     private static final int MOST_OFFERED = 100;
 
     private final Projects projects;
@@ -104,9 +104,9 @@ class Auditions {
     }
 
     private Recipe recipe(ProjectView view, Role role, Voice voice, UUID cue, String line) {
-        if (line.length() > LONGEST_LINE) {
+        if (line.length() > FieldLimits.AUDITION_LINE) {
             throw new Refused("A line to try voices on has at most %d characters, and this one has %,d."
-                    .formatted(LONGEST_LINE, line.length()));
+                    .formatted(FieldLimits.AUDITION_LINE, line.length()));
         }
         String text = line;
         List<Pronunciation> said;

@@ -6,6 +6,7 @@ import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.DoneAnswer;
 import org.logophon.app.platform.web.DoneOnce;
 import org.logophon.app.platform.web.SentenceAnswer;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.voices.HouseVoices;
@@ -28,7 +29,6 @@ import org.springframework.web.bind.annotation.RestController;
 class HouseController {
 
     private static final int MOST_PROPOSED = 6;
-    private static final int LONGEST_WORDS = 300;
 
     private final HouseVoices house;
     private final VoiceCatalogue voices;
@@ -120,8 +120,8 @@ class HouseController {
     @GetMapping("/projects/{id}/cast/described")
     Candidates described(@PathVariable UUID id, @RequestParam String words) {
         Project project = projects.require(id);
-        if (words.length() > LONGEST_WORDS) {
-            throw new Refused("A description has at most %d characters.".formatted(LONGEST_WORDS));
+        if (words.length() > FieldLimits.VOICE_DESCRIPTION) {
+            throw new Refused("A description has at most %d characters.".formatted(FieldLimits.VOICE_DESCRIPTION));
         }
         VoiceMatcher described = new VoiceMatcher(voices.all(), figures.all(), clearness::of);
         Description description = Description.of(words, described.places());

@@ -6,6 +6,7 @@ import java.util.Set;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.DoneAnswer;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -56,13 +57,13 @@ class NotesController {
                 .map(String::strip)
                 .filter(name -> !name.isEmpty())
                 .toList());
-        if (note.length() > VoiceNote.LONGEST) {
+        if (note.length() > FieldLimits.VOICE_NOTE) {
             throw new Refused("A note has at most %,d characters, and this one has %,d."
-                    .formatted(VoiceNote.LONGEST, note.length()));
+                    .formatted(FieldLimits.VOICE_NOTE, note.length()));
         }
-        if (names.size() > MOST_GROUPS || names.stream().anyMatch(name -> name.length() > VoiceNote.LONGEST_GROUP)) {
+        if (names.size() > MOST_GROUPS || names.stream().anyMatch(name -> name.length() > FieldLimits.VOICE_GROUP)) {
             throw new Refused("A voice can be in %d groups, each with a name of at most %d characters."
-                    .formatted(MOST_GROUPS, VoiceNote.LONGEST_GROUP));
+                    .formatted(MOST_GROUPS, FieldLimits.VOICE_GROUP));
         }
         if (names.contains(VoiceFilter.SHORTLIST)) {
             throw new Refused("The shortlist is a list of its own. Give the group another name.");

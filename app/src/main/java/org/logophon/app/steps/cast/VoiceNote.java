@@ -11,6 +11,4 @@ import java.util.List;
 record VoiceNote(boolean shortlisted, int stars, String note, List<String> groups) {
 
     static final VoiceNote NONE = new VoiceNote(false, 0, "", List.of());
-    static final int LONGEST = 2_000;
-    static final int LONGEST_GROUP = 60;
 }

@@ -4,6 +4,7 @@ import java.util.UUID;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.deliveries.ChoiceRepository;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Projects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -20,8 +21,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 @Controller
 @RequestMapping("/projects/{id}/deliver/sets")
 class SetController {
-
-    private static final int LONGEST_NAME = 40;
 
     private final Projects projects;
     private final SetRepository sets;
@@ -49,8 +48,10 @@ class SetController {
             @ModelAttribute ChoiceForm form) {
         projects.require(id);
         String name = typed.strip().replaceAll("\\s+", " ");
-        if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new Refused("Give the set a name of at most " + LONGEST_NAME + " letters.");
+        if (name.isEmpty()
+                || name.length() > FieldLimits.PART_SET_NAME
+                || name.chars().anyMatch(Character::isISOControl)) {
+            throw new Refused("Give the set a name of at most " + FieldLimits.PART_SET_NAME + " letters.");
         }
         if (Choice.SETS.stream().anyMatch(set -> set.label().equalsIgnoreCase(name))) {
             throw new Refused("The set \"" + name + "\" is there already and stays as it is. Choose another name.");

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.mark.MarkKind;
+import org.logophon.core.text.reading.PronunciationKind;
+import org.logophon.core.text.reading.Reading;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -11,7 +13,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MarkKindController {
 
-    record MarkKinds(List<MarkKindAnswer> kinds) {}
+    record MarkKinds(List<MarkKindAnswer> kinds, List<PronunciationAnswer> pronunciations, int longestReading) {}
+
+    /** @param typed whether what is said is typed */
+    record PronunciationAnswer(String id, String title, boolean typed) {
+
+        static PronunciationAnswer of(PronunciationKind kind) {
+            return new PronunciationAnswer(kind.id(), kind.title(), kind.typed());
+        }
+    }
 
     /** @param least of its number; null with the others for a kind that has none */
     record MarkKindAnswer(
@@ -47,6 +57,10 @@ class MarkKindController {
     @GetMapping("/mark-kinds")
     MarkKinds kinds() {
         return new MarkKinds(
-                Arrays.stream(MarkKind.values()).map(MarkKindAnswer::of).toList());
+                Arrays.stream(MarkKind.values()).map(MarkKindAnswer::of).toList(),
+                Arrays.stream(PronunciationKind.values())
+                        .map(PronunciationAnswer::of)
+                        .toList(),
+                Reading.LONGEST);
     }
 }

@@ -15,6 +15,7 @@ import org.logophon.app.platform.web.StorableText;
 import org.logophon.app.services.deliveries.Delivery;
 import org.logophon.app.services.deliveries.ReadyDeliveries;
 import org.logophon.app.services.deliveries.ReadyDeliveries.WholeFile;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.core.time.coding.Coder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,8 +24,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Feeds {
 
-    private static final int LONGEST_TITLE = 120;
-    private static final int LONGEST_DESCRIPTION = 1_000;
     private static final int MEASURED_AT = 48_000;
 
     private final FeedRepository table;
@@ -48,11 +47,12 @@ class Feeds {
     public String make(UUID workspace, String title, String description) {
         String named = StorableText.of(title).strip();
         String told = StorableText.of(description).strip();
-        if (named.isEmpty() || named.length() > LONGEST_TITLE) {
-            throw new Refused("A feed has a title of 1 to " + LONGEST_TITLE + " characters.");
+        if (named.isEmpty() || named.length() > FieldLimits.FEED_TITLE) {
+            throw new Refused("A feed has a title of 1 to " + FieldLimits.FEED_TITLE + " characters.");
         }
-        if (told.length() > LONGEST_DESCRIPTION) {
-            throw new Refused("What a feed says of itself has %,d characters at most.".formatted(LONGEST_DESCRIPTION));
+        if (told.length() > FieldLimits.FEED_DESCRIPTION) {
+            throw new Refused(
+                    "What a feed says of itself has %,d characters at most.".formatted(FieldLimits.FEED_DESCRIPTION));
         }
         String token = LinkToken.make();
         table.takeBack(workspace, clock.instant());

@@ -9,6 +9,7 @@ import org.logophon.app.platform.web.AddressAnswer;
 import org.logophon.app.platform.web.DoneOnce;
 import org.logophon.app.platform.web.StorableText;
 import org.logophon.app.services.page.Durations;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectVersions;
 import org.logophon.app.services.project.ProjectView;
@@ -28,7 +29,6 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @RequestMapping("/projects/{id}/languages")
 class LanguagesController {
 
-    private static final int LONGEST_TERM = 100;
     private static final int MOST_TERMS = 1_000;
 
     private final Projects projects;
@@ -150,8 +150,8 @@ class LanguagesController {
 
     private static String checked(String words) {
         String term = StorableText.of(words).strip().replaceAll("\\s+", " ");
-        if (term.length() > LONGEST_TERM) {
-            throw new Refused("A term has " + LONGEST_TERM + " characters at most.");
+        if (term.length() > FieldLimits.GLOSSARY_TERM) {
+            throw new Refused("A term has " + FieldLimits.GLOSSARY_TERM + " characters at most.");
         }
         return term;
     }

@@ -14,6 +14,7 @@ import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.failure.Stale;
 import org.logophon.app.services.project.Cue;
 import org.logophon.app.services.project.CueRepository;
+import org.logophon.app.services.project.DistinctNumbers;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.ProjectVersions;
@@ -40,6 +41,7 @@ public class Versions {
     private final ProjectRepository table;
     private final ProjectVersions versions;
     private final CueRepository cues;
+    private final DistinctNumbers numbers;
     private final ScriptSaving saving;
     private final VoiceCatalogue voices;
     private final VersionCasting casting;
@@ -50,6 +52,7 @@ public class Versions {
             ProjectRepository table,
             ProjectVersions versions,
             CueRepository cues,
+            DistinctNumbers numbers,
             ScriptSaving saving,
             VoiceCatalogue voices,
             VersionCasting casting,
@@ -58,6 +61,7 @@ public class Versions {
         this.table = table;
         this.versions = versions;
         this.cues = cues;
+        this.numbers = numbers;
         this.saving = saving;
         this.voices = voices;
         this.casting = casting;
@@ -169,7 +173,14 @@ public class Versions {
             links.add(new Link(now.get(i).id(), first.get(i).id(), words == null ? null : words.madeFrom()));
         }
         versions.link(links);
-        versions.takeStructure(version.id());
+        takeStructure(version.id());
+    }
+
+    /** A cue that only the version has gives way where the first language has its number. */
+    private void takeStructure(UUID version) {
+        versions.takeStructure(version);
+        Set<UUID> linked = versions.links(version).keySet();
+        numbers.settle(version, cue -> linked.contains(cue.id()));
     }
 
     /** @param madeFrom words of the first language; null for nobody knows: then they are to be looked at */
@@ -263,7 +274,7 @@ public class Versions {
             }
         }
         versions.link(kept);
-        versions.takeStructure(id);
+        takeStructure(id);
     }
 
     /** Words for many cues at once, by the cues of the version. @return how many changed */

@@ -11,6 +11,7 @@ import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.SceneGapRepository;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.time.place.SpareTime;
 import org.logophon.core.time.place.SpareTime.Gap;
@@ -25,7 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class GapService {
 
-    private static final double LONGEST_SECONDS = 10;
     /** A gap that grows by less isn't worth a change. */
     private static final int LEAST_MILLIS = 10;
 
@@ -77,9 +77,7 @@ class GapService {
         if (typed == null) {
             return null;
         }
-        if (typed < 0 || typed > LONGEST_SECONDS) {
-            throw new Refused(what + " goes from 0 to 10 s.");
-        }
+        Dial.PAUSE.check(what, typed * 1_000);
         return (int) Math.round(typed * 1_000);
     }
 
@@ -101,7 +99,7 @@ class GapService {
             throw new Refused("Cues that are fixed or sit in slots leave no gaps to widen. Let them follow first.");
         }
         Integer limit = millis("The longest gap", most);
-        SampleCount longest = SampleCount.ofMillis(limit == null ? (long) (LONGEST_SECONDS * 1_000) : limit);
+        SampleCount longest = SampleCount.ofMillis(limit == null ? Dial.PAUSE.most() : limit);
         List<Gap> gaps = new ArrayList<>();
         for (int i = 0; i + 1 < programme.clips().size(); i++) {
             String scene = programme.clips().get(i).cue().cue().scene();

@@ -21,6 +21,7 @@ import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.steps.place.PlaceEdits.Stood;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.text.script.Slot;
 import org.logophon.core.time.programme.Placement;
 import org.logophon.core.time.programme.Programme;
@@ -34,8 +35,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Says where cues stand; every change can be undone, also after a reload. */
 @Service
 class PlaceService {
-
-    private static final int LONGEST_GAP_MILLIS = 10_000;
 
     private final Projects projects;
     private final ProjectRepository table;
@@ -62,9 +61,7 @@ class PlaceService {
         table.hold(project);
         projects.require(project);
         FrameRate frames = rate.isEmpty() ? null : FrameRate.named(rate);
-        if (leastGapMillis < 0 || leastGapMillis > LONGEST_GAP_MILLIS) {
-            throw new Refused("The least gap goes from 0 to 10 s.");
-        }
+        Dial.PAUSE.check("The least gap", leastGapMillis);
         long first = start.isBlank()
                 ? 0
                 : Timecode.typed(start, frames == null ? FrameRate.DEFAULT : frames, 0)

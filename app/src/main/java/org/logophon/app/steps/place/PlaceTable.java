@@ -1,5 +1,6 @@
 package org.logophon.app.steps.place;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -28,6 +29,8 @@ import org.springframework.stereotype.Component;
 @Component
 class PlaceTable {
 
+    private static final int SHOWN_CHARACTERS = 60;
+
     private final Projects projects;
     private final PictureSlotRepository empty;
     private final NoteRepository notes;
@@ -39,34 +42,36 @@ class PlaceTable {
     }
 
     /**
-     * @param letters   of its whole text, in UTF-16 units
-     * @param runs      frames of the clip, counted up
-     * @param spare     frames of its slot that are left; negative when it runs past it; null without one
-     * @param score     address of its take's waveform; null while nothing of these words is rendered
-     * @param found     what doesn't fit
+     * A cue in time. In its answer all stands side by side.
+     *
+     * @param measured whether it has a take of its words, so that its length is known
+     * @param score    address of its take's waveform; null while nothing of these words is rendered
+     * @param found    what doesn't fit
      */
     record Row(
-            UUID id,
-            String number,
-            String scene,
-            String role,
-            int colour,
-            String words,
-            int letters,
+            @JsonUnwrapped ShownCue cue,
             boolean measured,
-            String kind,
-            String anchor,
-            String in,
-            String out,
-            String runs,
-            String slotIn,
-            String slotOut,
-            Long spare,
-            double startSeconds,
-            double seconds,
-            Double slotSeconds,
+            @JsonUnwrapped ShownPlace place,
+            @JsonUnwrapped ShownSlot slot,
             String score,
             List<Found> found) {}
+
+    /** @param letters of its whole text, in UTF-16 units @param words the first of them */
+    record ShownCue(UUID id, String number, String scene, String role, int colour, String words, int letters) {}
+
+    /** @param in timecode @param runs frames of the clip, counted up */
+    record ShownPlace(
+            String kind, String anchor, String in, String out, String runs, double startSeconds, double seconds) {}
+
+    /**
+     * The slot that a cue sits in; nothing in it without one.
+     *
+     * @param spare frames of it that are left; negative when the clip runs past it
+     */
+    record ShownSlot(String slotIn, String slotOut, Long spare, Double slotSeconds) {
+
+        static final ShownSlot NONE = new ShownSlot("", "", null, null);
+    }
 
     /** Something that doesn't fit. @param frames how much it is */
     record Found(String kind, long frames, String sentence) {}
@@ -176,30 +181,32 @@ class PlaceTable {
         var rate = picture.counting();
         long last = rate.frameAt(rate.rounded(clip.end().samples(), SampleCount.RATE), SampleCount.RATE);
         long first = rate.frameAt(clip.start().samples(), SampleCount.RATE);
+        String text = cue.cue().text();
         return new Row(
-                cue.id(),
-                cue.number(),
-                cue.cue().scene(),
-                cue.cue().role(),
-                cue.role() == null ? 0 : cue.role().colour(),
-                cue.cue().text().length() <= 60
-                        ? cue.cue().text()
-                        : cue.cue().text().substring(0, 60),
-                cue.cue().text().length(),
+                new ShownCue(
+                        cue.id(),
+                        cue.number(),
+                        cue.cue().scene(),
+                        cue.cue().role(),
+                        cue.role() == null ? 0 : cue.role().colour(),
+                        text.substring(0, Math.min(text.length(), SHOWN_CHARACTERS)),
+                        text.length()),
                 cue.measured(),
-                placement instanceof InSlot
-                        ? "slot"
-                        : placement.getClass().getSimpleName().toLowerCase(Locale.ROOT),
-                slot == null ? "start" : slot.anchor().name().toLowerCase(Locale.ROOT),
-                picture.timecode(clip.start()),
-                picture.timecode(new SampleCount(rate.firstSample(last, SampleCount.RATE))),
-                Timecode.written(last - first, rate),
-                slot == null ? "" : picture.timecode(slot.in()),
-                slot == null ? "" : picture.timecode(slot.out()),
-                slot == null ? null : Long.valueOf(rate.frameAt(slot.out().samples(), SampleCount.RATE) - last),
-                clip.start().seconds(),
-                clip.length().seconds(),
-                slot == null ? null : Double.valueOf(slot.length().seconds()),
+                new ShownPlace(
+                        slot == null ? placement.getClass().getSimpleName().toLowerCase(Locale.ROOT) : "slot",
+                        slot == null ? "start" : slot.anchor().name().toLowerCase(Locale.ROOT),
+                        picture.timecode(clip.start()),
+                        picture.timecode(new SampleCount(rate.firstSample(last, SampleCount.RATE))),
+                        Timecode.written(last - first, rate),
+                        clip.start().seconds(),
+                        clip.length().seconds()),
+                slot == null
+                        ? ShownSlot.NONE
+                        : new ShownSlot(
+                                picture.timecode(slot.in()),
+                                picture.timecode(slot.out()),
+                                rate.frameAt(slot.out().samples(), SampleCount.RATE) - last,
+                                slot.length().seconds()),
                 cue.measured() && cue.keptTake() != null
                         ? "/projects/" + project + "/takes/" + cue.keptTake() + "/score"
                         : null,

@@ -12,6 +12,7 @@ import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.LinkToken;
 import org.logophon.app.platform.web.StorableText;
 import org.logophon.app.services.deliveries.ReadyDeliveries;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Projects;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,7 +21,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ShareLinks {
 
-    private static final int LONGEST_NAME = 100;
     private static final int MOST_OPEN = 200;
     private static final LocalDate LAST_DAY = LocalDate.of(2099, 12, 31);
 
@@ -74,8 +74,8 @@ class ShareLinks {
             throw new Refused("The last day of a link is today or later.");
         }
         String name = StorableText.of(asked.name()).strip();
-        if (name.length() > LONGEST_NAME) {
-            throw new Refused("For whom it is has " + LONGEST_NAME + " characters at most.");
+        if (name.length() > FieldLimits.LINK_NAME) {
+            throw new Refused("For whom it is has " + FieldLimits.LINK_NAME + " characters at most.");
         }
         if (table.of(project).stream().filter(share -> share.open(now)).count() >= MOST_OPEN) {
             throw new Refused(MOST_OPEN + " links are open in this project. Take back those that nobody needs.");

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.failure.Stale;
+import org.logophon.app.platform.people.PersonName;
 import org.logophon.app.platform.web.StorableText;
 import org.logophon.app.services.project.review.ApprovalRepository;
 import org.logophon.app.services.project.review.Author;
@@ -23,7 +24,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class SharedReviewing {
 
-    private static final int LONGEST_NAME = 60;
     /** More than anybody says of a programme: who fills a project with notes is stopped here. */
     private static final int MOST_NOTES = 2_000;
 
@@ -133,8 +133,8 @@ class SharedReviewing {
         if (written.isEmpty()) {
             throw new Refused("Say who you are: your name goes with what you say.");
         }
-        if (written.length() > LONGEST_NAME) {
-            throw new Refused("A name has " + LONGEST_NAME + " characters at most.");
+        if (written.length() > PersonName.LONGEST) {
+            throw new Refused("A name has " + PersonName.LONGEST + " characters at most.");
         }
         return written;
     }

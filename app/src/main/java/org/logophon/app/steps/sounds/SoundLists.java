@@ -10,6 +10,7 @@ import org.logophon.app.platform.audio.StoredSound;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.bed.OwnSound;
@@ -23,9 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class SoundLists {
 
-    private static final int LONGEST_LICENCE = 200;
     private static final double SHORTEST_SECONDS = 0.05;
-    private static final int MOST_OWN_DB = 24;
     private static final int MOST = 500;
     /** Of what people record. */
     private static final int BITS = 24;
@@ -123,8 +122,9 @@ class SoundLists {
                     .formatted(now.name(), now.sound().seconds(), SHORTEST_SECONDS));
         }
         double ownDb = change.ownDb() == null ? now.ownDb() : change.ownDb();
-        if (!(Math.abs(ownDb) <= MOST_OWN_DB)) {
-            throw new Refused("A sound is made up to " + MOST_OWN_DB + " dB louder or quieter than others.");
+        if (!(Math.abs(ownDb) <= FieldLimits.SOUND_LEVEL_DB)) {
+            throw new Refused(
+                    "A sound is made up to " + FieldLimits.SOUND_LEVEL_DB + " dB louder or quieter than others.");
         }
         OwnSound then = new OwnSound(
                 now.id(),
@@ -176,8 +176,8 @@ class SoundLists {
 
     private static String licence(String asked) {
         String licence = StorableText.of(asked).strip();
-        if (licence.length() > LONGEST_LICENCE) {
-            throw new Refused("What is noted of a licence has at most " + LONGEST_LICENCE + " characters.");
+        if (licence.length() > FieldLimits.LICENCE) {
+            throw new Refused("What is noted of a licence has at most " + FieldLimits.LICENCE + " characters.");
         }
         return licence;
     }

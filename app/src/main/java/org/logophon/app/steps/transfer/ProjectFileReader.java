@@ -9,6 +9,7 @@ import java.util.zip.ZipException;
 import org.logophon.app.platform.disk.DiskRoom;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.CueRepository;
+import org.logophon.app.services.project.DistinctNumbers;
 import org.logophon.app.services.project.Project;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.BadSqlGrammarException;
@@ -32,6 +33,7 @@ class ProjectFileReader {
 
     private final JdbcClient jdbc;
     private final CueRepository cues;
+    private final DistinctNumbers numbers;
     private final BroughtSound sounds;
     private final BroughtVoices voices;
     private final TableColumns tables;
@@ -44,6 +46,7 @@ class ProjectFileReader {
     ProjectFileReader(
             JdbcClient jdbc,
             CueRepository cues,
+            DistinctNumbers numbers,
             BroughtSound sounds,
             BroughtVoices voices,
             TableColumns tables,
@@ -54,6 +57,7 @@ class ProjectFileReader {
             TransactionTemplate transaction) {
         this.jdbc = jdbc;
         this.cues = cues;
+        this.numbers = numbers;
         this.sounds = sounds;
         this.voices = voices;
         this.tables = tables;
@@ -114,6 +118,7 @@ class ProjectFileReader {
             if (project == null) {
                 throw ProjectZip.broken("it has no project");
             }
+            numbers.settle(project, cue -> true);
             for (Kept one : kept) {
                 UUID take = names.of(one.take())
                         .orElseThrow(() -> ProjectZip.broken("something is missing that a row names"));

@@ -36,7 +36,6 @@ import org.logophon.core.voice.finish.FinishSettings;
  */
 final class ScriptRules {
 
-    private static final int LONGEST_GAP_MILLIS = 10_000;
     private static final int LONGEST_PICTURE_MILLIS = 48 * 3_600_000;
     private static final long LONGEST_SAMPLES = 48L * 3_600 * 48_000;
     private static final int DAY_SECONDS = 24 * 3_600;
@@ -63,7 +62,7 @@ final class ScriptRules {
             case "place_reading" -> placeReading(row);
             case "mark" -> mark(row);
             case "dismissed" -> row.made("finding", () -> FindingKind.valueOf(row.kind("kind")));
-            case "scene_gap" -> row.checkWhole("millis", 0, LONGEST_GAP_MILLIS);
+            case "scene_gap" -> row.checkWhole("millis", 0, Dial.PAUSE.most());
             case "picture_slot" -> slot(row, "in_millis", "out_millis");
             case "glossary_term" -> row.checkLanguage("language");
             case "note" -> note(row);
@@ -92,7 +91,7 @@ final class ScriptRules {
             row.made("frame rate", () -> FrameRate.named(row.text("frame_rate")));
         }
         row.checkWithin("start_frame", 0, DAY_SECONDS * 60L);
-        row.checkWithin("least_gap_millis", 0, LONGEST_GAP_MILLIS);
+        row.checkWithin("least_gap_millis", 0, Dial.PAUSE.most());
         row.checkWithin("target_seconds", 1, DAY_SECONDS);
         row.checkPlaces("cuts");
     }

@@ -159,8 +159,8 @@ class ShapeController {
             throw new Refused(
                     "Cues of this project were delivered, so their numbers stay. New cues get numbers between them.");
         }
-        if (!prefix.matches("[\\p{L}\\p{N}_-]{0,12}")) {
-            throw new Refused("A prefix has up to 12 letters, figures, - or _.");
+        if (!prefix.matches("[\\p{L}\\p{N}_-]{0,%d}".formatted(CueNumbers.LONGEST_PREFIX))) {
+            throw new Refused("A prefix has up to " + CueNumbers.LONGEST_PREFIX + " letters, figures, - or _.");
         }
         ScriptShape shape = projects.require(id)
                 .shape()

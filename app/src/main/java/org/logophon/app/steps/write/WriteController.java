@@ -16,6 +16,7 @@ import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.services.script.ScriptStateReader;
 import org.logophon.app.services.script.ScriptVersions;
 import org.logophon.core.text.script.Script;
+import org.logophon.core.text.script.SplitMode;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -77,6 +78,7 @@ class WriteController {
         ProjectView view = projects.view(id);
         page.fill(model, view, Step.WRITE);
         model.addAttribute("longest", Script.MOST_CHARACTERS);
+        model.addAttribute("splitModes", SplitMode.values());
         return "write";
     }
 

@@ -7,11 +7,12 @@ import org.logophon.app.platform.failure.NotFound;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.util.unit.DataSize;
 import org.springframework.web.servlet.ModelAndView;
 
 class ErrorsTest {
 
-    private final Errors errors = new Errors();
+    private final Errors errors = new Errors(DataSize.ofMegabytes(120));
     private final MockHttpServletRequest request = new MockHttpServletRequest("GET", "/projects/x/write");
 
     @Test

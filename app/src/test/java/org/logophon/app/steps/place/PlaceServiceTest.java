@@ -279,7 +279,7 @@ class PlaceServiceTest {
     void theLeastGapIsFromNoneToTenSeconds() {
         for (int millis : new int[] {-1, 10_001}) {
             assertThatThrownBy(() -> service.setPicture(PROJECT, "25", "", millis))
-                    .hasMessage("The least gap goes from 0 to 10 s.");
+                    .hasMessageStartingWith("The least gap goes from 0 to 10 s, and ");
         }
         service.setPicture(PROJECT, "25", "01:00:00:00", 10_000);
         verify(table).setPicture(PROJECT, new Picture(PAL, PAL.framesAnHour(), 10_000));

@@ -12,6 +12,8 @@ import org.logophon.core.input.InvalidInput;
  */
 public record WatchWord(String avoid, List<String> instead, String note) {
 
+    public static final int LONGEST = 100;
+
     public WatchWord {
         avoid = avoid == null ? "" : avoid.strip().replaceAll("\\s+", " ");
         instead = instead.stream()
@@ -19,8 +21,8 @@ public record WatchWord(String avoid, List<String> instead, String note) {
                 .filter(word -> !word.isEmpty())
                 .toList();
         note = note == null ? "" : note.strip();
-        if (avoid.isEmpty() || avoid.length() > 100) {
-            throw new InvalidInput("A word to avoid has 1 to 100 characters.");
+        if (avoid.isEmpty() || avoid.length() > LONGEST) {
+            throw new InvalidInput("A word to avoid has 1 to " + LONGEST + " characters.");
         }
     }
 }

@@ -9,15 +9,31 @@ import org.logophon.core.input.InvalidInput;
  * or in IPA.
  */
 public enum PronunciationKind {
-    WORDS,
-    LETTERS,
-    DIGITS,
-    CARDINAL,
-    ORDINAL,
-    DATE,
-    TIME,
-    TELEPHONE,
-    IPA;
+    WORDS("other words"),
+    LETTERS("letters"),
+    DIGITS("digits"),
+    CARDINAL("number"),
+    ORDINAL("ordinal"),
+    DATE("date"),
+    TIME("time"),
+    TELEPHONE("telephone"),
+    IPA("IPA");
+
+    private final String title;
+
+    PronunciationKind(String title) {
+        this.title = title;
+    }
+
+    /** Ends the words "said as". */
+    public String title() {
+        return title;
+    }
+
+    /** Whether it takes what is said, typed; other kinds are said of the written form itself. */
+    public boolean typed() {
+        return this == WORDS || this == IPA;
+    }
 
     public String id() {
         return name().toLowerCase(Locale.ROOT);

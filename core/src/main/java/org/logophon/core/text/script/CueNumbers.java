@@ -12,17 +12,22 @@ import org.logophon.core.input.InvalidInput;
  */
 public record CueNumbers(int start, int step, int width, String prefix) {
 
+    public static final int HIGHEST_START = 999_999;
+    public static final int LONGEST_STEP = 1_000;
+    public static final int MOST_DIGITS = 9;
+    public static final int LONGEST_PREFIX = 12;
+
     public static final CueNumbers DEFAULT = new CueNumbers(10, 10, 3, "");
 
     public CueNumbers {
-        if (start < 0 || start > 999_999) {
-            throw new InvalidInput("Cue numbers start at 0 to 999999, not at " + start + ".");
+        if (start < 0 || start > HIGHEST_START) {
+            throw new InvalidInput("Cue numbers start at 0 to %d, not at %d.".formatted(HIGHEST_START, start));
         }
-        if (step < 1 || step > 1_000) {
-            throw new InvalidInput("Cue numbers step by 1 to 1000, not by " + step + ".");
+        if (step < 1 || step > LONGEST_STEP) {
+            throw new InvalidInput("Cue numbers step by 1 to %d, not by %d.".formatted(LONGEST_STEP, step));
         }
-        if (width < 1 || width > 9) {
-            throw new InvalidInput("Cue numbers are 1 to 9 digits wide, not " + width + ".");
+        if (width < 1 || width > MOST_DIGITS) {
+            throw new InvalidInput("Cue numbers are 1 to %d digits wide, not %d.".formatted(MOST_DIGITS, width));
         }
     }
 

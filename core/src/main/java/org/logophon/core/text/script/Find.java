@@ -14,7 +14,7 @@ import org.logophon.core.input.InvalidInput;
  */
 public final class Find {
 
-    private static final int LONGEST = 500;
+    public static final int LONGEST = 500;
     /** Characters of what would stand at a place. */
     private static final int SHOWN = 200;
 

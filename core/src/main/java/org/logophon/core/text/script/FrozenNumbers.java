@@ -1,15 +1,18 @@
 package org.logophon.core.text.script;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
  * Numbers after the first delivery: a cue keeps the number that it was delivered with. A new one between 040 and 050
- * becomes
- * 045, the next before it 042, and 040A when no whole number is left; a number that was ever used is not used again.
+ * becomes 045, the next before it 042, and 040A when no whole number is left; a number that was ever used is not used
+ * again.
  */
 public final class FrozenNumbers {
 
@@ -21,7 +24,26 @@ public final class FrozenNumbers {
     /** @param used every number of a cue that is or was in the script */
     public FrozenNumbers(CueNumbers numbers, Set<String> used) {
         this.numbers = numbers;
-        this.used = new java.util.HashSet<>(used);
+        this.used = new HashSet<>(used);
+    }
+
+    /**
+     * The numbers, of which each stands once: where several cues have the same, one keeps it and the others have none.
+     *
+     * @param numbers in the order of the script, null for a cue without one
+     * @param keeps   the places of cues that keep their number before others; of several the first does
+     */
+    public static List<String> distinct(List<String> numbers, IntPredicate keeps) {
+        List<String> distinct = new ArrayList<>(Collections.nCopies(numbers.size(), null));
+        Set<String> taken = new HashSet<>();
+        for (boolean turn : new boolean[] {true, false}) {
+            for (int i = 0; i < numbers.size(); i++) {
+                if (keeps.test(i) == turn && numbers.get(i) != null && taken.add(numbers.get(i))) {
+                    distinct.set(i, numbers.get(i));
+                }
+            }
+        }
+        return distinct;
     }
 
     /** @param known the numbers in the order of the script, null for a new cue. @return all numbers */

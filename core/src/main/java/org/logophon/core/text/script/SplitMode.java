@@ -8,16 +8,26 @@ public enum SplitMode {
     SENTENCE("sentence", "each sentence"),
     HEADING("heading", "headings only"),
     DIVIDER("divider", "a divider line, ---"),
-    CHARACTERS("characters", "a number of characters"),
-    WORDS("words", "a number of words"),
-    SECONDS("seconds", "a number of seconds");
+    CHARACTERS("characters", "a number of characters", 20, 300, ScriptCue.MOST_CHARACTERS),
+    WORDS("words", "a number of words", 3, 40, 1_000),
+    SECONDS("seconds", "a number of seconds", 2, 20, 600);
 
     private final String id;
     private final String title;
+    private final int least;
+    private final int usual;
+    private final int most;
 
     SplitMode(String id, String title) {
+        this(id, title, 0, 0, 0);
+    }
+
+    SplitMode(String id, String title, int least, int usual, int most) {
         this.id = id;
         this.title = title;
+        this.least = least;
+        this.usual = usual;
+        this.most = most;
     }
 
     public String id() {
@@ -29,7 +39,23 @@ public enum SplitMode {
         return title;
     }
 
+    /** Whether it splits by size: into cues of so many of something at most. */
     public boolean sized() {
-        return ordinal() >= CHARACTERS.ordinal();
+        return most > 0;
+    }
+
+    /** The smallest size of a cue; 0 for ways without one. */
+    public int least() {
+        return least;
+    }
+
+    /** The size that is offered first; 0 for ways without one. */
+    public int usual() {
+        return usual;
+    }
+
+    /** The largest size of a cue; 0 for ways without one. */
+    public int most() {
+        return most;
     }
 }

@@ -13,21 +13,9 @@ public record Splitting(SplitMode mode, int limit) {
     public static final Splitting DEFAULT = new Splitting(SplitMode.BLANK_LINE, 0);
 
     public Splitting {
-        int least = switch (mode) {
-            case CHARACTERS -> 20;
-            case WORDS -> 3;
-            case SECONDS -> 2;
-            default -> 0;
-        };
-        int most = switch (mode) {
-            case CHARACTERS -> ScriptCue.MOST_CHARACTERS;
-            case WORDS -> 1_000;
-            case SECONDS -> 600;
-            default -> 0;
-        };
-        if (limit < least || limit > most) {
-            throw new InvalidInput(
-                    "Cues can be split at %d to %,d %s, not at %,d.".formatted(least, most, mode.id(), limit));
+        if (limit < mode.least() || limit > mode.most()) {
+            throw new InvalidInput("Cues can be split at %d to %,d %s, not at %,d."
+                    .formatted(mode.least(), mode.most(), mode.id(), limit));
         }
     }
 

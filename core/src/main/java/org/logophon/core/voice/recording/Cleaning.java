@@ -19,18 +19,21 @@ public record Cleaning(double noiseDb, int humHz, boolean rumble, boolean clicks
 
     public static final Cleaning NONE = new Cleaning(0, 0, false, false, false, 0);
 
-    private static final double MOST_DB = 30;
-    private static final double SHORTEST_GAP = 0.15;
+    public static final int MOST_DB = 30;
+    /** Seconds that gaps are shortened to. */
+    public static final double SHORTEST_GAP = 0.15;
+
+    public static final int LONGEST_GAP = 10;
 
     public Cleaning {
         if (!(noiseDb >= 0 && noiseDb <= MOST_DB)) {
-            throw new InvalidInput("Room noise is taken down by 0 to 30 dB.");
+            throw new InvalidInput("Room noise is taken down by 0 to " + MOST_DB + " dB.");
         }
         if (humHz != 0 && humHz != 50 && humHz != 60) {
             throw new InvalidInput("Mains hum is at 50 or at 60 Hz.");
         }
-        if (longestGap != 0 && !(longestGap >= SHORTEST_GAP && longestGap <= 10)) {
-            throw new InvalidInput("Long gaps are shortened to 0.15 to 10 s.");
+        if (longestGap != 0 && !(longestGap >= SHORTEST_GAP && longestGap <= LONGEST_GAP)) {
+            throw new InvalidInput("Long gaps are shortened to " + SHORTEST_GAP + " to " + LONGEST_GAP + " s.");
         }
     }
 

@@ -35,6 +35,14 @@ class FrozenNumbersTest {
     }
 
     @Test
+    void ofSeveralCuesWithOneNumberOneKeepsIt() {
+        List<String> numbers = Arrays.asList("010", null, "020", "010", "020");
+        assertThat(FrozenNumbers.distinct(numbers, i -> false)).containsExactly("010", null, "020", null, null);
+        assertThat(FrozenNumbers.distinct(numbers, i -> i == 4)).containsExactly("010", null, null, null, "020");
+        assertThat(FrozenNumbers.distinct(numbers, i -> true)).containsExactly("010", null, "020", null, null);
+    }
+
+    @Test
     void atTheEndsOfTheScript() {
         assertThat(complete(Set.of(), "010", null)).containsExactly("010", "020");
         assertThat(complete(Set.of(), null, "010")).containsExactly("005", "010");

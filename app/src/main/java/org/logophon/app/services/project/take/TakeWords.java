@@ -13,9 +13,9 @@ import org.logophon.app.platform.web.StorableText;
  */
 public record TakeWords(String name, boolean starred, String remark, List<String> labels) {
 
-    private static final int LONGEST_NAME = 60;
-    private static final int LONGEST_LABEL = 30;
-    private static final int LONGEST_REMARK = 2_000;
+    public static final int LONGEST_NAME = 60;
+    public static final int LONGEST_LABEL = 30;
+    public static final int LONGEST_REMARK = 2_000;
     private static final int MOST_LABELS = 12;
 
     public static final TakeWords NONE = new TakeWords("", false, "", List.of());

@@ -2,6 +2,7 @@ package org.logophon.app.steps.write.proof;
 
 import java.util.Arrays;
 import java.util.UUID;
+import org.logophon.app.services.page.FieldLimits;
 import org.logophon.app.services.project.Projects;
 import org.logophon.core.review.proof.WatchWord;
 import org.springframework.stereotype.Controller;
@@ -40,7 +41,9 @@ class WatchController {
             @RequestParam(defaultValue = "") String note,
             Model model) {
         watch.put(new WatchWord(
-                avoid, Arrays.asList(instead.split("[,;|]")), note.substring(0, Math.min(200, note.length()))));
+                avoid,
+                Arrays.asList(instead.split("[,;|]")),
+                note.substring(0, Math.min(FieldLimits.WATCH_NOTE, note.length()))));
         return list(id, model);
     }
 
