@@ -13,7 +13,7 @@ part('form')?.addEventListener('submit', async event => {
   tell(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
   showAddress(body.address);
-  part('open').textContent = `The feed ${part('title').value} is open. A new address ends the one before.`;
+  part('open').textContent = `The feed ${part('title').value} is on. A new URL ends the old one.`;
 });
 part('back')?.addEventListener('click', async () => {
   const { status, body } = await ask('POST', `${house}/feed/take-back`, new FormData());

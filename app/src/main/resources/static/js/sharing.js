@@ -35,12 +35,12 @@ async function feed(delivery) {
   const { status, body } = await ask('GET', `/projects/${project}/deliveries/${delivery.id}/feed`);
   if (status !== 200) return;
   part('infeed').textContent = body.in ? 'It is in the feed.' : body.open ? 'It isn’t in the feed.' : 'There is no feed yet.';
-  part('put').textContent = body.in ? 'take it out' : 'put it in';
+  part('put').textContent = body.in ? 'Remove from feed' : 'Add to feed';
   part('put').hidden = !body.in && !body.open;
   part('put').onclick = async () => {
     const form = new FormData();
     form.append('in', String(!body.in));
-    tell('The programme is measured…');
+    tell('Measuring the programme…');
     const answer = await ask('POST', `/projects/${project}/deliveries/${delivery.id}/feed`, form);
     tell(answer.status === 200 ? '' : answer.body?.sentence ?? 'That did not work. Reload the page.');
     feed(delivery);

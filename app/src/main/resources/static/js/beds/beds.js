@@ -72,7 +72,7 @@ function field(bed, name, label, value, unit, more = {}) {
 
 async function change(bed, name, value, before) {
   const done = await post(`${address}/${bed.id}`, { [name]: value });
-  if (done) offerBack('undo the last change of a bed', () => post(`${address}/${bed.id}`, { [name]: before }));
+  if (done) offerBack('Undo the last change of a bed', () => post(`${address}/${bed.id}`, { [name]: before }));
 }
 
 const number = (least, most, step) => ({ type: 'number', min: least, max: most, step });
@@ -89,19 +89,19 @@ function bedRow(bed) {
   Object.assign(tick, { type: 'checkbox', checked: bed.looped });
   tick.dataset.field = `${bed.id} looped`;
   tick.addEventListener('change', () => change(bed, 'looped', tick.checked, bed.looped));
-  looped.append(tick, ' again and again');
+  looped.append(tick, ' Loop');
   const places = element('div', 'fields');
   places.append(sound,
-    field(bed, 'from', 'from cue', bed.from, '', { type: 'text', size: 5, placeholder: 'start' }),
-    field(bed, 'to', 'to cue', bed.to, '', { type: 'text', size: 5, placeholder: 'end' }), looped);
+    field(bed, 'from', 'From cue', bed.from, '', { type: 'text', size: 5, placeholder: 'start' }),
+    field(bed, 'to', 'To cue', bed.to, '', { type: 'text', size: 5, placeholder: 'end' }), looped);
   const levels = element('div', 'fields');
   levels.append(
-    field(bed, 'level', 'Under the voice', bed.level, 'dB', number(-60, 6, 1)),
-    field(bed, 'rise', 'in gaps louder by', bed.rise, 'dB', number(0, 30, 1)),
-    field(bed, 'fadeIn', 'comes in', bed.fadeIn, 's', number(0, 60, 0.1)),
-    field(bed, 'fadeOut', 'goes in', bed.fadeOut, 's', number(0, 60, 0.1)));
+    field(bed, 'level', 'Level under voice', bed.level, 'dB', number(-60, 6, 1)),
+    field(bed, 'rise', 'Raise in gaps', bed.rise, 'dB', number(0, 30, 1)),
+    field(bed, 'fadeIn', 'Fade in', bed.fadeIn, 's', number(0, 60, 0.1)),
+    field(bed, 'fadeOut', 'Fade out', bed.fadeOut, 's', number(0, 60, 0.1)));
   const acts = element('div', 'acts');
-  acts.append(button('btn btn-plain', 'Play', () => playFrom(bed), `Play from where ${bed.name} begins`), button('btn-quiet danger', 'take it out', () => removeBed(bed), `Take the bed ${bed.name} out`));
+  acts.append(button('btn btn-plain', 'Play', () => playFrom(bed), `Play from the start of ${bed.name}`), button('btn-quiet danger', 'Remove', () => removeBed(bed), `Remove the bed ${bed.name}`));
   row.append(places, levels, acts);
   if (bed.problem) row.append(element('p', 'notice', bed.problem));
   return row;
@@ -114,7 +114,7 @@ function playFrom(bed) {
 }
 
 async function removeBed(bed) {
-  if (await post(`${address}/${bed.id}/delete`)) offerBack(`bring the bed ${bed.name} back`, () => post(`${address}/${bed.id}/restore`));
+  if (await post(`${address}/${bed.id}/delete`)) offerBack(`Restore the bed ${bed.name}`, () => post(`${address}/${bed.id}/restore`));
 }
 
 // --- sounds in gaps are marks of their cues
@@ -127,12 +127,12 @@ function gapRow(gap) {
   link.href = `/projects/${project}/direct?cue=${gap.cue}`;
   row.append(element('b', '', gap.name), element('span', '', 'in cue '), link, element('span', 'reading', `after “${gap.after}”`),
     element('span', 'figures', `${gap.seconds.toFixed(2)} s, ${gap.level < 0 ? '−' : ''}${Math.abs(gap.level)} dB`),
-    button('btn-quiet danger', 'take it out', async () => {
+    button('btn-quiet danger', 'Remove', async () => {
       const fields = { start: gap.start, end: gap.end, kind: 'sound' };
       if (await post(`${marksOf(gap.cue)}/remove`, fields)) {
-        offerBack(`put ${gap.name} back into the gap`, () => post(marksOf(gap.cue), { ...fields, value: valueOf(gap.seconds, gap.level, gap.name) }));
+        offerBack(`Restore ${gap.name} in its gap`, () => post(marksOf(gap.cue), { ...fields, value: valueOf(gap.seconds, gap.level, gap.name) }));
       }
-    }, `Take ${gap.name} out of cue ${gap.number}`));
+    }, `Remove ${gap.name} after cue ${gap.number}`));
   if (gap.problem) row.append(element('span', 'amber', gap.problem));
   return row;
 }
@@ -160,10 +160,10 @@ page('add-gap').addEventListener('submit', event => {
 });
 async function putIntoGap({ cue, sound, seconds, level }) {
   const found = transport.all().find(one => one.number.toLowerCase() === cue.value.trim().toLowerCase());
-  if (!found) { say(`There is no cue ${cue.value.trim()}. Type the number of one.`); cue.focus(); return; }
+  if (!found) { say(`There is no cue ${cue.value.trim()}. Type a cue’s number.`); cue.focus(); return; }
   const { status, body } = await ask('GET', marksOf(found.id));
   const last = body?.words?.at(-1);
-  if (status !== 200 || !last) { say(body?.sentence ?? `Cue ${found.number} has no words that a gap could come after.`); return; }
+  if (status !== 200 || !last) { say(body?.sentence ?? `Cue ${found.number} has no words, so there is no gap after it.`); return; }
   const name = sound.selectedOptions[0]?.textContent;
   if (await post(marksOf(found.id), { start: last[0], end: last[1], kind: 'sound', value: valueOf(seconds.value, level.value, name) })) {
     cue.value = '';

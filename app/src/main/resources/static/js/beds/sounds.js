@@ -4,7 +4,7 @@ import { ask, button, element, say } from '../app.js';
 import * as player from '../player.js';
 import { send } from '../send.js';
 
-const LISTS = [['project', 'Of this project'], ['workspace', 'Of every project'], ['along', 'Come with Logophon']];
+const LISTS = [['project', 'This project'], ['workspace', 'All projects'], ['along', 'Built in']];
 const limits = document.querySelector('.frame').dataset;
 const seconds = value => `${value.toFixed(value < 10 ? 2 : 1)} s`;
 
@@ -23,7 +23,7 @@ export function soundLists(box, address, changed) {
 
   async function bring(files) {
     for (const file of files) {
-      say(`${file.name} comes in…`);
+      say(`Importing ${file.name}…`);
       const { status, body } = await send(`${address}/sounds?name=${encodeURIComponent(file.name)}`, file);
       say(body?.sentence ?? 'It could not be read.');
       if (status === 200) open.add(body.id);
@@ -33,7 +33,7 @@ export function soundLists(box, address, changed) {
 
   async function remove(sound) {
     if (!await post(`/${sound.id}/delete`)) return;
-    const back = button('btn-quiet', `bring “${sound.name}” back`, () => { post(`/${sound.id}/restore`); back.remove(); });
+    const back = button('btn-quiet', `Restore “${sound.name}”`, () => { post(`/${sound.id}/restore`); back.remove(); });
     box.querySelector('#sounds-back').replaceChildren(back);
   }
 
@@ -64,15 +64,15 @@ export function soundLists(box, address, changed) {
     const tick = element('input', '');
     Object.assign(tick, { type: 'checkbox', checked: sound.list === 'workspace' });
     tick.addEventListener('change', () => post(`/${sound.id}`, { shared: tick.checked }));
-    shared.append(tick, ' for every project');
+    shared.append(tick, ' All projects');
     form.append(
       field(sound, 'name', 'Name', sound.name, { type: 'text', maxLength: Number(limits.longestName) }),
-      field(sound, 'licence', 'From where, and what it allows', sound.licence, { type: 'text', maxLength: Number(limits.longestLicence), placeholder: 'recorded by myself' }),
-      field(sound, 'from', 'Use from, s', sound.from.toFixed(2), number(0, sound.whole, 0.01)),
-      field(sound, 'to', 'to, s', sound.to.toFixed(2), number(0, sound.whole, 0.01)),
-      field(sound, 'ownDb', 'Louder by, dB', sound.ownDb, number(-Number(limits.ownDb), Number(limits.ownDb), 0.5)),
+      field(sound, 'licence', 'Source and licence', sound.licence, { type: 'text', maxLength: Number(limits.longestLicence), placeholder: 'recorded by myself' }),
+      field(sound, 'from', 'In point, s', sound.from.toFixed(2), number(0, sound.whole, 0.01)),
+      field(sound, 'to', 'Out point, s', sound.to.toFixed(2), number(0, sound.whole, 0.01)),
+      field(sound, 'ownDb', 'Gain, dB', sound.ownDb, number(-Number(limits.ownDb), Number(limits.ownDb), 0.5)),
       shared,
-      button('btn-quiet danger', 'take it out', () => remove(sound), `Take ${sound.name} out of the list`),
+      button('btn-quiet danger', 'Remove', () => remove(sound), `Remove ${sound.name} from the list`),
     );
     return form;
   }

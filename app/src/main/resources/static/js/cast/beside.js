@@ -57,7 +57,7 @@ export async function play(made, from = 0) {
 /** Puts a voice beside the others, or takes it away again. */
 export async function toggle(voice, line) {
   if (has(voice)) { drop(voice); return; }
-  if (candidates.length === MOST) { say('Six voices stand side by side. Take one away first.'); return; }
+  if (candidates.length === MOST) { say('Six voices are being compared. Remove one first.'); return; }
   const made = await audition(line(voice));
   if (!made || made.price || has(voice)) return;
   candidates.push({ ...made, line });
@@ -128,19 +128,19 @@ function draw() {
     item.dataset.voice = c.voice;
     const name = hide.checked ? `Voice ${LETTERS[i]}` : c.name;
     const head = element('div', 'named');
-    const letter = button('letter', LETTERS[i], () => switchTo(i), `Hear ${name}`);
+    const letter = button('letter', LETTERS[i], () => switchTo(i), `Play ${name}`);
     letter.setAttribute('aria-keyshortcuts', i + 1);
     head.append(letter, element('b', 'reading', name));
     if (c.price) {
       const row = element('div', 'row-of-buttons');
-      row.append(button('btn btn-amber', `hear it for ${c.price}`, () => pay(c)), button('btn-quiet', 'take away', () => drop(c.voice), `Take ${name} away`));
+      row.append(button('btn btn-amber', `Play for ${c.price}`, () => pay(c)), button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`));
       item.append(head, element('div', 'soft', c.sentence), row);
       return item;
     }
     head.append(element('span', 'figures', `${c.seconds.toFixed(1)} s`));
     const figures = hide.checked ? '' : `${c.about} · ${c.wordsPerMinute} wpm${c.pitchHz ? ` · ${c.pitchHz} Hz` : ''}`;
     const row = element('div', 'row-of-buttons');
-    row.append(button('btn btn-sea', 'cast', () => castIt(c.voice), `Cast ${name}`), button('btn-quiet', 'take away', () => drop(c.voice), `Take ${name} away`));
+    row.append(button('btn btn-sea', 'cast', () => castIt(c.voice), `Cast ${name}`), button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`));
     item.append(head, picture(c.peaks), element('div', 'figures', figures), row);
     return item;
   }));

@@ -251,7 +251,7 @@ document.addEventListener('click', async event => {
   const button = event.target.closest('[data-get]');
   if (!button) return;
   button.disabled = true;
-  button.textContent = 'Fetching…';
+  button.textContent = 'Downloading…';
   const form = new FormData();
   form.append('language', button.dataset.get);
   const { status, body } = await ask('POST', `${voices()}/get`, form);

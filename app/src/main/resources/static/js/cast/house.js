@@ -34,7 +34,7 @@ const values = () => named(name => field(name).value);
  */
 export function open(voice, name, preset = {}) {
   wanted = { voice, house: preset.house === true };
-  document.getElementById('tuning-title').textContent = wanted.house ? `Tune ${name}` : `A house voice of ${name}`;
+  document.getElementById('tuning-title').textContent = wanted.house ? `Adjust ${name}` : `House voice from ${name}`;
   field('name').value = wanted.house ? name : '';
   field('description').value = preset.description ?? '';
   FIELDS.forEach(key => { field(key).value = preset.tuning?.[key] ?? NEUTRAL[key]; });
@@ -79,7 +79,7 @@ async function keep() {
   if (status !== 200) { field('flags').textContent = body.sentence; return; }
   tuning.close();
   describing.close();
-  say(`${body.name} is kept.`);
+  say(`${body.name} is saved.`);
   again();
 }
 
@@ -101,8 +101,8 @@ async function describe() {
     const item = element('li', 'candidate');
     const tuned = named(name => candidate.tuning[name]);
     const row = element('div', 'row-of-buttons');
-    row.append(button('btn btn-plain', '▶ hear it', () => hearTuned(candidate.voice, tuned), `Hear ${candidate.name} so`),
-      button('btn btn-sea', 'keep…', () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }), `Keep ${candidate.name} so as a house voice`));
+    row.append(button('btn btn-plain', '▶ Play sample', () => hearTuned(candidate.voice, tuned), `Play ${candidate.name} as adjusted`),
+      button('btn btn-sea', 'keep…', () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }), `Save ${candidate.name} as adjusted, as a house voice`));
     item.append(element('b', 'reading', candidate.name), element('p', 'soft', candidate.reasons.join(' · ')), row);
     return item;
   }));

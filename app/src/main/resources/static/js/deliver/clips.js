@@ -31,7 +31,7 @@ export function clips(address) {
       element('span', 'soft', sentence));
     item.append(words);
     if (where) {
-      const link = element('a', 'btn btn-plain', 'Go to it');
+      const link = element('a', 'btn btn-plain', 'Go to cue');
       link.href = where;
       link.setAttribute('aria-label', `Go to cue ${number}`);
       item.append(link);

@@ -92,7 +92,7 @@ async function intoFolder(where) {
 const dialog = document.getElementById('delivered');
 async function open(where) {
   const answer = await fetch(where);
-  if (!answer.ok) { say('That delivery can’t be looked into. Reload the page.'); return; }
+  if (!answer.ok) { say('That delivery can’t be shown. Reload the page.'); return; }
   const found = new DOMParser().parseFromString(await answer.text(), 'text/html').getElementById('delivered-contents');
   document.getElementById('delivered-contents').replaceWith(document.adoptNode(found));
   if (!dialog.open) dialog.showModal();

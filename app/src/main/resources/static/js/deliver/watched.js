@@ -15,7 +15,7 @@ async function state() {
   part.hidden = !body.offered;
   watch.hidden = body.folder !== '';
   stop.hidden = body.folder === '';
-  const where = `Scripts that are put into ${body.folder} become clips beside them, like this project.`;
+  const where = `Scripts put into ${body.folder} become clips beside them, with this project’s settings.`;
   if (body.folder && told.textContent !== where) told.textContent = where;
   untold.replaceChildren(...body.untold.map(sentence => element('p', 'notice brick', sentence)));
   untold.hidden = body.untold.length === 0;

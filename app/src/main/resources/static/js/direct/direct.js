@@ -164,7 +164,7 @@ function pick(index, options = {}) {
   marks.choose(word, options);
 }
 
-const playWord = () => data.guessed ? say('There is no take of these words yet: R renders one.') : playFrom(data.words[word].from);
+const playWord = () => data.guessed ? say('These words have no take yet. R renders one.') : playFrom(data.words[word].from);
 
 document.addEventListener('logophon:playhead', event => {
   if (event.detail.id === stage()?.dataset.cue) place(event.detail.seconds);
@@ -269,9 +269,9 @@ async function once() {
 }
 
 async function hearBefore() {
-  if (!before) { say('Render a change first: then this plays what it was like before, and again what it is now.'); return; }
+  if (!before) { say('Render a change first. Then this plays before and after.'); return; }
   hearsBefore = !hearsBefore;
-  say(hearsBefore ? 'As it was before.' : 'As it is now.');
+  say(hearsBefore ? 'Before.' : 'After.');
   transport.halt();
   try {
     await player.play(hearsBefore ? `/projects/${project}/takes/${before}/sound/${before}.wav` : stage().dataset.sound, data?.words[word]?.from ?? 0);

@@ -29,7 +29,7 @@ export function listening(shown) {
   /** Plays the chosen cue alone, from a second on. @param until second at which it stops; the end when left out */
   async function playFrom(seconds, until = Infinity) {
     const { cue, sound } = shown();
-    if (!sound) { say('This cue has no take yet: R renders one.'); return; }
+    if (!sound) { say('This cue has no take yet. R renders one.'); return; }
     transport.halt();
     transport.goTo(cue);
     try {

@@ -18,7 +18,7 @@ function number(kind, text, unit, shown) {
   const input = element('input', 'form-control');
   // kept in milliseconds, a pause is typed in seconds
   const per = KINDS[kind].unit === 'ms' ? 1000 : 1;
-  Object.assign(input, { type: 'number', name: kind, step: KINDS[kind].fineNudge / per, placeholder: kind === 'pause' ? 'its own' : KINDS[kind].neutral, value: shown });
+  Object.assign(input, { type: 'number', name: kind, step: KINDS[kind].fineNudge / per, placeholder: kind === 'pause' ? 'default' : KINDS[kind].neutral, value: shown });
   [input.min, input.max] = [KINDS[kind].least / per, KINDS[kind].most / per];
   input.addEventListener('change', () => marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
   return labelled(text, input, element('span', 'unit', unit));
@@ -62,7 +62,7 @@ function reading() {
   marks.PRONUNCIATIONS.forEach(({ id, title }) => select.add(new Option(title, id, false, id === kind)));
   const said = element('input', 'form-control said');
   Object.assign(said, { type: 'text', name: 'said', maxLength: marks.LONGEST_READING, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
-  said.setAttribute('aria-label', 'How it is said');
+  said.setAttribute('aria-label', 'Pronunciation');
   said.setAttribute('data-typed', 'said');
   const save = () => marks.set('reading', spelled(select.value) ? `${select.value} ${said.value}` : select.value);
   select.addEventListener('change', () => {
@@ -70,7 +70,7 @@ function reading() {
     if (spelled(select.value) && said.value === '') said.focus(); else save();
   });
   said.addEventListener('change', () => { if (said.value.trim() !== '') save(); });
-  return [labelled('Said', select), said];
+  return [labelled('Said as', select), said];
 }
 
 /** A way of speaking, and how strongly. */
@@ -88,7 +88,7 @@ function style(styles) {
   return labelled('Style', select, strength);
 }
 
-const languages = () => [['', 'its own'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
+const languages = () => [['', 'default'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
 
 /** A language, and who says it: a voice that speaks it, or this one in its own sounds. */
 function language() {
@@ -99,7 +99,7 @@ function language() {
   // one that isn't offered here, from another document
   if (tag && select.value !== tag) select.add(new Option(tag, tag, false, true));
   const by = element('select', 'form-select');
-  [['', 'by another voice'], ['own', 'by this voice']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
+  [['', 'another voice'], ['own', 'this voice']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
   by.setAttribute('aria-label', 'Who says the other language');
   by.hidden = tag === '';
   const save = () => { by.hidden = select.value === ''; marks.set('language', select.value && by.value ? `${select.value} ${by.value}` : select.value); };
@@ -128,7 +128,7 @@ function sound() {
     input.setAttribute('data-typed', type);
     return input;
   };
-  const seconds = typed('sound-seconds', 0, KINDS.pause.most / 1000, 0.01, name ? (millis / 1000).toFixed(2) : '1.00', 'Seconds of the gap that it sounds in');
+  const seconds = typed('sound-seconds', 0, KINDS.pause.most / 1000, 0.01, name ? (millis / 1000).toFixed(2) : '1.00', 'Length of the gap in seconds');
   const decibels = typed('sound-level', -60, 6, 1, name ? level : '-12', 'dB against the voice');
   const save = () => marks.set('sound', select.value === '' ? '' : `${Math.round(seconds.value * 1000)} ${decibels.value || -12} ${select.value}`);
   [select, seconds, decibels].forEach(one => one.addEventListener('change', save));
@@ -156,7 +156,7 @@ export function showBar(bar, styles) {
   } else {
     fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
       choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), style(styles), whisper());
-    who.append(...reading(), choice('role', 'By', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), language());
+    who.append(...reading(), choice('role', 'Voice', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), language());
   }
   bar.replaceChildren(element('h2', 'reading', title), who, fields);
 }
@@ -170,7 +170,7 @@ export function showList(list) {
     const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
     item.append(element('span', 'reading', KINDS[mark.kind]?.onGap ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
     if (mark.reason) item.append(element('span', 'soft', mark.reason));
-    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => marks.suggest('/take', 'CUE', mark), `Take ${what} of ${words}`));
+    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => marks.suggest('/take', 'CUE', mark), `Accept ${what} of ${words}`));
     item.append(button('btn-quiet danger', 'remove', () => marks.send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));
     return item;
   }));

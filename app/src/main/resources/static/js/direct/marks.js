@@ -118,7 +118,7 @@ export const set = (kind, value) => inTurn(where => setNow(kind, value, where));
 
 async function setNow(kind, value, where) {
   if (placeOf(kind, where).to === marks.words.length - 1 && KINDS[kind].onGap) {
-    say('After the last word comes the pause between cues: set it beside the score, and a sound in it under “Sounds and beds” on Listen.');
+    say('After the last word comes the pause between cues. Set it beside the score, and its sound under “Sounds and beds” on Listen.');
     return;
   }
   const { start, end } = placeOf(kind, where);
@@ -160,7 +160,7 @@ export const clear = () => inTurn(async where => {
   const gone = marks.marks.filter(mark => where.gap ? mark.to === where.to && (mark.kind === 'pause' || mark.kind === 'breath')
     : mark.from >= where.from && mark.to <= where.to);
   for (const mark of gone) await send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind });
-  if (!gone.length) say('Nothing is marked there.');
+  if (!gone.length) say('There are no marks there.');
 });
 
 /** A reading belongs to what is written: it isn't copied to other words. */
@@ -168,7 +168,7 @@ export function copy() {
   if (!marks) return;
   const inside = marks.marks.filter(mark => mark.from >= chosen.from && mark.to <= chosen.to && mark.origin !== 'suggested' && mark.kind !== 'reading');
   copied = inside.map(mark => ({ kind: mark.kind, value: mark.value, from: mark.from - chosen.from, to: mark.to - chosen.from }));
-  say(inside.length ? `${inside.length === 1 ? '1 mark' : `${inside.length} marks`} copied.` : 'Nothing is marked there.');
+  say(inside.length ? `${inside.length === 1 ? '1 mark' : `${inside.length} marks`} copied.` : 'There are no marks there.');
 }
 
 /** Puts copied marks on the words from the first chosen one on, in this cue or another. */

@@ -28,12 +28,12 @@ function bindVoice(now, project, changed) {
     if (done) changed(); else voice.value = voice.dataset.voice;
   });
   now.querySelector('#try-voice').addEventListener('click', async event => {
-    if (!voice.value) { say('Choose a voice first, then try it.'); return; }
+    if (!voice.value) { say('Choose a voice first.'); return; }
     transport.halt();
     event.target.disabled = true;
     const { status, body } = await askPriced(`/projects/${project}/cast/audition`, { role: voice.dataset.role, voice: voice.value });
     event.target.disabled = false;
-    if (status !== 200) { say(body.sentence + (status === 402 ? ' Press Try again to hear it.' : '')); return; }
+    if (status !== 200) { say(body.sentence + (status === 402 ? ' Press Play sample again to hear it.' : '')); return; }
     try { await player.play(body.sound); } catch (error) { say(error.message); }
   });
 }

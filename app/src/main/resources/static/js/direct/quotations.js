@@ -16,8 +16,8 @@ export function showQuotations(list, marks, say) {
     const label = element('label', '');
     const select = element('select', 'form-select');
     select.setAttribute('aria-label', `Who says “${words}”`);
-    select.add(new Option('as all of it', ''));
-    select.add(new Option('with a turn of the voice', TURNED));
+    select.add(new Option('like the rest', ''));
+    select.add(new Option('in a changed tone', TURNED));
     marks.roles.forEach(role => select.add(new Option(`by ${role}`, role)));
     select.value = { PLAIN: '', TURNED, ROLE: quotation.role }[quotation.voicing];
     select.addEventListener('change', () => say(quotation, select.value === '' ? 'PLAIN' : select.value === TURNED ? 'TURNED' : 'ROLE', select.value.trim()));

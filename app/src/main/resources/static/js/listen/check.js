@@ -25,7 +25,7 @@ export function checkPanel(box, project, acts) {
     list.replaceChildren(...body.findings.map(item));
     const back = box.querySelector('#checkback');
     back.hidden = body.dismissed === 0;
-    back.textContent = `show ${body.dismissed} left as ${body.dismissed === 1 ? 'it is' : 'they are'}`;
+    back.textContent = `show ${body.dismissed} ignored`;
     acts.found(body.findings.length);
     if (!all) again = setTimeout(load, AGAIN_MS);
   }
@@ -42,8 +42,8 @@ export function checkPanel(box, project, acts) {
     const made = element('li', 'finding');
     made.append(element('b', '', `${finding.number} · ${finding.label}`), element('p', '', finding.sentence));
     const acting = element('div', 'acts');
-    acting.append(button('btn-quiet', 'hear it', () => acts.hear(finding), `Hear it: ${finding.sentence}`));
-    if (edits) acting.append(button('btn-quiet', 'leave it', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Leave it: ${finding.sentence}`));
+    acting.append(button('btn-quiet', 'Play', () => acts.hear(finding), `Play: ${finding.sentence}`));
+    if (edits) acting.append(button('btn-quiet', 'Ignore', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Ignore: ${finding.sentence}`));
     made.append(acting);
     return made;
   }

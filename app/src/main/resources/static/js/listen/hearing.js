@@ -52,7 +52,7 @@ export function hearing(shown) {
   async function round() {
     const [from, to] = shown().chosen;
     const words = data()?.words;
-    if (!words?.length) { say('Nothing has timed the words of this take.'); return; }
+    if (!words?.length) { say('This take has no word times.'); return; }
     mode = 'round';
     const item = () => ({ id: shown().cue, sound: active().sound, take: active().id, from: timed(from).from, until: timed(to).to, pause: BETWEEN_ROUNDS });
     await transport.play(item(), item);
@@ -106,7 +106,7 @@ export function hearing(shown) {
     speedBy(way) {
       speed = SPEEDS[Math.max(0, Math.min(SPEEDS.length - 1, SPEEDS.indexOf(speed) + way))];
       through.setSpeed(speed / 100);
-      say(`${speed} % of its speed, at the same pitch.`);
+      say(`Speed ${speed} %, same pitch.`);
       if (transport.isRunning()) again(at);
       return speed;
     },

@@ -28,7 +28,7 @@ export function historyPanel(box, project, acts) {
     const made = element('li', '');
     made.append(element('span', 'figures soft', line.when), ' ', element('span', '', `${whole.checked && line.number ? `${line.number} ` : ''}${line.told}`));
     const what = line.cue ?? (whole.checked ? null : cue);
-    if (what) made.append(' ', button('btn-quiet', 'as it was then', () => then(what, line, made), `Cue as it was on ${line.when}`));
+    if (what) made.append(' ', button('btn-quiet', 'Play as it was', () => then(what, line, made), `Cue as it was on ${line.when}`));
     return made;
   }
 

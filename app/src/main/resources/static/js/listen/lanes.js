@@ -127,7 +127,7 @@ export function drawLanes(box, takes, heard, hidden, acts) {
   const list = element('ol', 'lanes');
   takes.forEach((take, i) => {
     const row = element('li', `lane${take.kept && !hidden ? ' kept' : ''}${i === heard ? ' heard' : ''}`);
-    const play = button('lanekey', i < 9 ? String(i + 1) : '▸', () => acts.hear(i), `Hear ${hidden ? `take ${i + 1}` : take.name} from the same word`);
+    const play = button('lanekey', i < 9 ? String(i + 1) : '▸', () => acts.hear(i), `Play ${hidden ? `take ${i + 1}` : take.name} from the same word`);
     if (i === heard) play.setAttribute('aria-pressed', 'true');
     const side = element('div', 'side');
     side.append(play, about(take, i, hidden));
@@ -151,10 +151,10 @@ function menu(take, i, acts) {
   const box = element('div', 'laneacts');
   const what = take.name;
   if (!edits) return box;
-  box.append(button('btn-quiet', take.starred ? '★' : '☆', () => acts.act(i, 'star'), `${take.starred ? 'Take the star off' : 'Star'} ${what}`));
+  box.append(button('btn-quiet', take.starred ? '★' : '☆', () => acts.act(i, 'star'), `${take.starred ? 'Remove the star of' : 'Star'} ${what}`));
   if (!take.kept) box.append(button('btn-quiet', 'keep', () => acts.act(i, 'keep'), `Keep ${what}`));
   box.append(button('btn-quiet', 'describe', () => acts.act(i, 'describe'), `Name, labels and note of ${what}`),
-    button('btn-quiet', 'make it like this', () => acts.act(i, 'like'), `Direct the cue like ${what} again`));
+    button('btn-quiet', 'Use this direction', () => acts.act(i, 'like'), `Use the direction of ${what}`));
   if (!take.kept) box.append(button('btn-quiet danger', 'delete', () => acts.act(i, 'delete'), `Delete ${what}`));
   return box;
 }

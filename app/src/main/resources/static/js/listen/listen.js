@@ -156,9 +156,9 @@ function deletedTakes() {
   const box = page('deleted');
   box.hidden = gone.length === 0;
   box.replaceChildren(...gone.slice(0, 20).map(take => {
-    const back = element('button', 'btn-quiet', 'bring back');
+    const back = element('button', 'btn-quiet', 'Restore');
     back.type = 'button';
-    back.setAttribute('aria-label', `Bring back ${take.name}`);
+    back.setAttribute('aria-label', `Restore ${take.name}`);
     back.addEventListener('click', () => send(`/listen/takes/${take.id}/restore`).then(changed));
     const row = element('span', 'soft', `${take.name} was deleted `);
     row.append(back);
@@ -223,8 +223,8 @@ async function more(count) {
 }
 
 async function approve() {
-  if (!takeOf()) { say('This cue has no take yet: render it, and hear it.'); return; }
-  if (!takeOf().kept) { say(`You hear ${takeOf().name}, and another take is kept. K keeps what you hear.`); return; }
+  if (!takeOf()) { say('This cue has no take yet. Render it first.'); return; }
+  if (!takeOf().kept) { say(`You hear ${takeOf().name}, but another take is kept. K keeps the one you hear.`); return; }
   const was = ear.playing() ? ear.mode() : null;
   if (await send(`/cues/${sheet.id}/approval`, { sound: sheet.sound })) {
     changed();
@@ -320,7 +320,7 @@ page('show-keys').addEventListener('click', () => keys.explain());
 page('place-link').addEventListener('click', async event => {
   event.preventDefault();
   const link = new URL(event.target.href, location.href).href;
-  try { await navigator.clipboard.writeText(link); say('The link to this place is copied.'); } catch { history.replaceState(null, '', link); say('The address of the page leads to this place.'); }
+  try { await navigator.clipboard.writeText(link); say('Link copied.'); } catch { history.replaceState(null, '', link); say('The address of the page leads to this place.'); }
 });
 
 function setOnlyNew(on) {

@@ -52,12 +52,12 @@ export function notesPanel(box, project, acts) {
     made.append(element('p', 'remark', note.remark));
     const acting = element('div', 'acts');
     if (note.number && edits) {
-      const direct = element('a', 'btn-quiet', 'direct it');
+      const direct = element('a', 'btn-quiet', 'Direct');
       direct.href = `/projects/${project}/direct?cue=${note.cue}${note.index >= 0 ? `&word=${note.index}` : ''}`;
       acting.append(direct);
     }
     if (edits) acting.append(note.open ? button('btn-quiet', 'done', () => send(`/notes/${note.id}/done`, {}), `Done: ${note.remark}`)
-      : button('btn-quiet', 'open again', () => send(`/notes/${note.id}/open`, {})));
+      : button('btn-quiet', 'Reopen', () => send(`/notes/${note.id}/open`, {})));
     if (changes(note)) acting.append(button('btn-quiet', 'change', () => write({ note, word: note.word }), `Change the note on “${note.word}”`),
       button('btn-quiet danger', 'delete', async () => { if (await send(`/notes/${note.id}/delete`, {})) offerBack(note); }, `Delete the note on “${note.word}”`));
     acting.append(element('span', 'soft when', `${note.writer ? `${note.writer}, ` : ''}${note.take ? `${note.take}, ` : ''}${note.when}`));
@@ -85,7 +85,7 @@ export function notesPanel(box, project, acts) {
   return {
     write,
     show(notes) {
-      const empty = element('li', 'soft', 'None on this cue. N stops and notes something at the word that sounds.');
+      const empty = element('li', 'soft', 'No notes on this cue. N stops and writes a note at this word.');
       list.replaceChildren(...(notes.length ? notes.map(item) : [empty]));
     },
   };

@@ -32,9 +32,9 @@ export function wholePanel(box, project, acts) {
     space.textContent = `${takes} take${takes === 1 ? '' : 's'} of this project use ${megabytes(all - deletedBytes)}.`;
     const clean = box.querySelector('#clean');
     clean.disabled = loose === 0;
-    clean.textContent = loose === 0 ? 'Nothing to clean up' : `Delete ${loose} that nobody said anything of`;
+    clean.textContent = loose === 0 ? 'Nothing to clean up' : `Delete ${loose} unused`;
     box.querySelector('#clean-told').textContent = loose === 0 ? 'Every take is kept, starred, named, labelled or noted.'
-      : `Neither kept nor starred, named, labelled or noted. They can come back; emptied, they free ${megabytes(looseBytes)}.`;
+      : `Neither kept nor starred, named, labelled or noted. They can be restored; emptied, they free ${megabytes(looseBytes)}.`;
     const empty = box.querySelector('#empty');
     empty.disabled = deleted === 0;
     empty.textContent = deleted === 0 ? 'No deleted takes' : `Empty ${deleted} deleted take${deleted === 1 ? '' : 's'}`;
@@ -53,7 +53,7 @@ export function wholePanel(box, project, acts) {
     const { status, body } = await ask('GET', `${address}/versions/${versions.value}`);
     if (status !== 200) { say(body.sentence); return; }
     const count = Object.keys(body).length;
-    box.querySelector('#version-told').replaceChildren(count === 0 ? 'No cue sounds otherwise there.' : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} otherwise there. `,
+    box.querySelector('#version-told').replaceChildren(count === 0 ? 'No cue sounds different there.' : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} different there. `,
       ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []));
     acts.version(versions.selectedOptions[0].textContent, body);
   });

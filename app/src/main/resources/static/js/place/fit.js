@@ -37,7 +37,7 @@ export function fitDialog(dialog, address, applied) {
     label.append(tick, one.number);
     [label, seconds(one.now), seconds(one.slot)].forEach(content => { const td = element('td', 'figures'); td.append(content); made.append(td); });
     const way = element('td', '');
-    way.append(one.way || 'as it is');
+    way.append(one.way || 'unchanged');
     if (one.could.length) way.append(couldGo(one));
     made.append(way, element('td', 'figures', seconds(one.result)));
     return made;
@@ -50,7 +50,7 @@ export function fitDialog(dialog, address, applied) {
     rows.replaceChildren(...shown.map(row));
     dialog.querySelector('.scrolling').hidden = shown.length === 0;
     const cut = shown.filter(one => !one.fits).length;
-    told.textContent = shown.length === 0 ? 'Every cue fits its slot, as far as it is rendered.'
+    told.textContent = shown.length === 0 ? 'Every rendered cue fits its slot.'
       : cut ? `${cut === 1 ? '1 cue doesn’t' : `${cut} cues don’t`} come to fit without words cut by hand; what could go is marked.` : '';
     apply.disabled = shown.length === 0;
   }

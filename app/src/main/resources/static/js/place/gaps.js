@@ -22,7 +22,7 @@ export function gapsDialog(dialog, address, changed) {
   function scene({ scene: name, millis }) {
     const label = element('label', 'scenegap', name);
     const input = element('input', 'form-control figures');
-    Object.assign(input, { type: 'number', min: 0, max: 10, step: 0.01, value: millis === null ? '' : millis / 1000, placeholder: 'as any' });
+    Object.assign(input, { type: 'number', min: 0, max: 10, step: 0.01, value: millis === null ? '' : millis / 1000, placeholder: 'default' });
     input.addEventListener('change', async () => { const wrong = await send('/scenes', { scene: name, seconds: input.value }); if (wrong) told.textContent = wrong; preview(); });
     label.append(input, element('span', 'soft', 's after it'));
     return label;
@@ -33,8 +33,8 @@ export function gapsDialog(dialog, address, changed) {
     apply.disabled = status !== 200 || body.gaps.length === 0;
     if (status !== 200) { told.textContent = body.sentence; return; }
     const longest = body.gaps.reduce((all, gap) => Math.max(all, gap.after), 0);
-    told.textContent = body.spare < 0.05 ? 'The programme runs as long as it shall.'
-      : body.gaps.length === 0 ? `${body.spare.toFixed(1)} s to spare, and no gap that may grow.`
+    told.textContent = body.spare < 0.05 ? 'The programme has its target length.'
+      : body.gaps.length === 0 ? `${body.spare.toFixed(1)} s to spare, and no gap that can grow.`
         : `${body.spare.toFixed(1)} s to spare: ${body.gaps.length} gap${body.gaps.length === 1 ? '' : 's'} would grow, to ${longest.toFixed(2)} s at the most${body.left > 0.05 ? `; ${body.left.toFixed(1)} s stay` : ''}.`;
   }
 

@@ -29,11 +29,11 @@ const cell = (name, ...parts) => { const made = element('td', name); made.append
 function settling(one, found, acts) {
   const quiet = (text, act, label) => button('btn-quiet', text, act, `${label} ${one.number}`);
   switch (found.kind) {
-    case 'over-slot': return one.measured ? quiet('make it fit', () => acts.fit(one.id), 'Make it fit: cue') : null;
-    case 'overlap': return quiet('let it follow', () => acts.place(one, { kind: 'follow' }), 'Let it follow: cue');
-    case 'no-slot': return quiet('let it follow', () => acts.place(one, { kind: 'follow' }), 'Let it follow: cue');
-    case 'early': return quiet('take its offset away', () => acts.place(one, { kind: 'slot', offset: '0' }), 'Take the offset away of cue');
-    case 'gap': return quiet('move it', () => acts.move(one.id, found.frames), 'Move it later: cue');
+    case 'over-slot': return one.measured ? quiet('Make it fit', () => acts.fit(one.id), 'Make it fit: cue') : null;
+    case 'overlap': return quiet('Follow the cue before', () => acts.place(one, { kind: 'follow' }), 'Follow the cue before: cue');
+    case 'no-slot': return quiet('Follow the cue before', () => acts.place(one, { kind: 'follow' }), 'Follow the cue before: cue');
+    case 'early': return quiet('Remove offset', () => acts.place(one, { kind: 'slot', offset: '0' }), 'Remove the offset of cue');
+    case 'gap': return quiet('Move later', () => acts.move(one.id, found.frames), 'Move it later: cue');
     default: return null;
   }
 }
@@ -44,7 +44,7 @@ export function placeTable(body, acts) {
   function leftRow(slot) {
     const made = element('tr', 'leftslot');
     const name = cell('cuecell', element('span', 'role', 'no cue'), element('span', 'reading', slot.name));
-    const todo = cell('todo', element('p', '', 'The picture leaves time here.'), button('btn-quiet', 'take it away', () => acts.drop(slot.id), `Take the slot at ${slot.in} away`));
+    const todo = cell('todo', element('p', '', 'The picture leaves time here.'), button('btn-quiet', 'Remove slot', () => acts.drop(slot.id), `Remove the slot at ${slot.in}`));
     made.append(cell(''), name, cell(''), cell(''), cell(''), cell(''), cell('slotcell', element('span', 'figures', `${slot.in} – ${slot.out}`)), cell(''), todo);
     return made;
   }
@@ -54,10 +54,10 @@ export function placeTable(body, acts) {
     made.dataset.cue = one.id;
     const cue = cell(`cuecell role-${one.colour}`);
     if (one.firstOf) cue.append(element('span', 'scenename', one.firstOf));
-    cue.append(button('btn-quiet', one.number, () => { acts.choose(one.id); acts.hear(one.id); }, `Hear cue ${one.number}`), element('span', 'role', one.role), element('span', 'reading', one.words));
+    cue.append(button('btn-quiet', one.number, () => { acts.choose(one.id); acts.hear(one.id); }, `Play cue ${one.number}`), element('span', 'role', one.role), element('span', 'reading', one.words));
     const slotted = one.kind === 'slot';
-    const stands = cell('', select(one.kind, KINDS, `How cue ${one.number} stands`, kind => acts.place(one, { kind })));
-    if (slotted) stands.append(' ', select(one.anchor, [['start', 'at its start'], ['middle', 'in its middle'], ['end', 'at its end']], `Where in its slot cue ${one.number} stands`, anchor => acts.place(one, { kind: 'slot', anchor })));
+    const stands = cell('', select(one.kind, KINDS, `Position of cue ${one.number}`, kind => acts.place(one, { kind })));
+    if (slotted) stands.append(' ', select(one.anchor, [['start', 'at its start'], ['middle', 'in its middle'], ['end', 'at its end']], `Position of cue ${one.number} in its slot`, anchor => acts.place(one, { kind: 'slot', anchor })));
     const inside = one.kind === 'fixed' ? field(one.in, `Cue ${one.number} starts at`, value => acts.place(one, { kind: 'fixed', in: value })) : element('span', 'figures', one.in);
     const slot = cell('slotcell');
     if (slotted) {

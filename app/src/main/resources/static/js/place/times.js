@@ -43,7 +43,7 @@ export function timesDialog(dialog, address, taken) {
   file.addEventListener('change', read);
   take.addEventListener('click', async () => {
     const twice = slots.map(slot => slot.cue).filter((cue, i, all) => cue && all.indexOf(cue) !== i);
-    if (twice.length) { told.textContent = 'A cue stands in one slot only: choose another one for the second.'; return; }
+    if (twice.length) { told.textContent = 'A cue has one slot only. Choose another cue for the second.'; return; }
     const { status, body } = await ask('POST', `${address}/times/take`, { slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })) });
     if (status !== 200) { told.textContent = body.sentence; return; }
     dialog.close();

@@ -16,7 +16,7 @@ export function alike(project, role) {
     const whose = role();
     if (!whose) return;
     part('alike-go').disabled = true;
-    say('Voices say the same words and are measured…');
+    say('Measuring voices on the same words…');
     const { status, body } = await ask('GET', `${address}?role=${encodeURIComponent(whose)}`);
     part('alike-go').disabled = false;
     if (status !== 200) { say(body.sentence); return; }

@@ -22,7 +22,7 @@ export function cleaner(project, { take, done }) {
     Object.entries(FIGURES).forEach(([name, [field]]) => { if (ticked(name)) form.append(name, page(field).value); });
     TICKS.forEach(name => form.append(name, String(ticked(name))));
     page('clean-go').disabled = true;
-    say('It is cleaned…');
+    say('Cleaning…');
     const { status, body } = await ask('POST', `/projects/${project}/record/takes/${asked.id}/clean`, form);
     say(body?.sentence ?? 'That did not work. Reload the page.');
     page('clean-go').disabled = false;

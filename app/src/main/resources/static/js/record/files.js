@@ -25,7 +25,7 @@ export function filesOf(project, { rows, role, done }) {
     const matched = [...files].map(file => ({ file, cue: cueOf(file.name, rows()) }));
     if (files.length > 1) {
       const lost = matched.filter(one => !one.cue).map(one => one.file.name);
-      if (lost.length) { say(`No cue is numbered like ${lost.join(', ')}. Put the cue’s number into its name, or bring it alone: then its words are looked for.`); }
+      if (lost.length) { say(`No cue is numbered like ${lost.join(', ')}. Put the cue’s number into the file’s name, or import it alone to find its words.`); }
       for (const { file, cue } of matched.filter(one => one.cue)) await one(file, cue);
       return;
     }
@@ -34,17 +34,17 @@ export function filesOf(project, { rows, role, done }) {
   }
 
   async function one(file, cue) {
-    say(`${file.name} is held against cue ${cue.number}…`);
+    say(`Checking ${file.name} against cue ${cue.number}…`);
     const { status, body } = await send(`/projects/${project}/record/cues/${cue.id}?name=${encodeURIComponent(file.name)}`, file);
     say(body?.sentence ?? 'It could not be read.');
     if (status === 200) done(cue.id);
   }
 
   async function many(file) {
-    say(`${file.name} comes in…`);
+    say(`Importing ${file.name}…`);
     const { status, body } = await send(`${address}?name=${encodeURIComponent(file.name)}&role=${encodeURIComponent(role())}`, file);
     if (status !== 200) { say(body.sentence); return; }
-    say('Its words are looked for.');
+    say('Finding its words.');
     await look();
   }
 
@@ -68,7 +68,7 @@ export function filesOf(project, { rows, role, done }) {
   function draw(upload) {
     let card = shown.get(upload.id);
     if (card?.dataset.state === upload.state && upload.state === 'cut') return;
-    if (card?.dataset.state === 'cutting' && upload.state === 'cut') say(upload.problem ?? `${upload.name} is cut. Look it over, and take its cues.`);
+    if (card?.dataset.state === 'cutting' && upload.state === 'cut') say(upload.problem ?? `${upload.name} is cut. Check it, then import its cues.`);
     if (!card) {
       card = element('section', 'sheet brought');
       card.setAttribute('aria-label', upload.name);
@@ -78,11 +78,11 @@ export function filesOf(project, { rows, role, done }) {
     card.dataset.state = upload.state;
     card.replaceChildren(element('h2', 'label', `${upload.name} · ${clock(upload.seconds)}`));
     if (upload.problem) card.append(element('p', 'notice', upload.problem));
-    if (upload.state === 'hearing') { card.append(element('p', 'soft', 'Its words are written down, about as fast as they are said. You can go on elsewhere.')); return; }
-    if (upload.state === 'cutting') { card.append(element('p', 'soft', 'Looking for the cues in it…')); return; }
+    if (upload.state === 'hearing') { card.append(element('p', 'soft', 'Transcribing, about as fast as it plays. You can work elsewhere.')); return; }
+    if (upload.state === 'cutting') { card.append(element('p', 'soft', 'Finding its cues…')); return; }
     if (upload.state === 'taking') {
       const taken = upload.lines.filter(line => line.taken).length;
-      card.append(element('p', 'soft', `Taking: ${taken} of ${upload.lines.length}. You can go on elsewhere.`));
+      card.append(element('p', 'soft', `Importing ${taken} of ${upload.lines.length}. You can work elsewhere.`));
       return;
     }
     card.append(table(upload));
@@ -104,12 +104,12 @@ export function filesOf(project, { rows, role, done }) {
       const row = element('li', '');
       const tick = element('input', '');
       Object.assign(tick, { type: 'checkbox', checked: true });
-      tick.setAttribute('aria-label', `Take cue ${line.number}`);
+      tick.setAttribute('aria-label', `Import cue ${line.number}`);
       row.dataset.cue = line.cue;
       const from = seconds(line.from, `Cue ${line.number} begins at`);
       const to = seconds(line.to, `Cue ${line.number} ends at`);
       row.append(tick, element('span', 'figures', line.number), element('span', 'text', repeated + line.text), from, element('span', 'soft', 'to'), to,
-        button('btn-quiet', '▶', () => hear(upload, Number(from.value), Number(to.value)), `Hear where cue ${line.number} is said`));
+        button('btn-quiet', '▶', () => hear(upload, Number(from.value), Number(to.value)), `Play cue ${line.number}`));
       return row;
     };
     upload.lines.forEach(line => {
@@ -120,9 +120,9 @@ export function filesOf(project, { rows, role, done }) {
     form.append(list);
     if (upload.left.length) form.append(missing(upload, list, put));
     const foot = element('div', 'row-of-buttons');
-    const go = element('button', 'btn btn-sea', 'Take what is ticked');
+    const go = element('button', 'btn btn-sea', 'Import selected cues');
     go.disabled = !upload.lines.length;
-    foot.append(go, button('btn-quiet', 'throw the file away', async () => {
+    foot.append(go, button('btn-quiet', 'Delete file', async () => {
       const { body } = await ask('POST', `${address}/${upload.id}/remove`, new FormData());
       say(body?.sentence ?? 'That did not work. Reload the page.');
       look();

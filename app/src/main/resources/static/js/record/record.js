@@ -110,7 +110,7 @@ function takeCard(take) {
   card.dataset.take = take.id;
   card.setAttribute('aria-label', `${take.name}, ${take.voice}`);
   const head = element('div', 'takehead');
-  head.append(element('h2', 'label', `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'as heard against the script' : take.voice}`), element('span', 'figures soft', take.told));
+  head.append(element('h2', 'label', `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'checked against the script' : take.voice}`), element('span', 'figures soft', take.told));
   card.append(head);
   if (take.title || take.remark) card.append(element('p', 'soft remark', [take.title, take.remark].filter(Boolean).join(': ')));
   card.append(element('div', 'waves'));
@@ -118,13 +118,13 @@ function takeCard(take) {
   if (take.otherWords) card.append(element('p', 'notice', 'The words have changed since it was recorded.'));
   take.findings.forEach(finding => {
     const line = element('p', 'doubt');
-    line.append(element('span', 'pill amber', finding.sentence), button('btn-quiet', 'hear it', () => hear(take, Math.max(0, finding.from - 0.4))),
+    line.append(element('span', 'pill amber', finding.sentence), button('btn-quiet', 'Play', () => hear(take, Math.max(0, finding.from - 0.4))),
       button('btn-quiet', 'fine', () => leave(take, finding, line), `Fine: ${finding.sentence}`));
     card.append(line);
   });
   const acts = element('div', 'row-of-buttons');
-  acts.append(button('btn-quiet', '▶ hear it', () => hear(take, 0), `Hear ${take.name}`));
-  acts.append(take.kept ? element('span', 'pill sea', 'kept') : button('btn btn-plain', 'Keep it', () => keep(take, false), `Keep ${take.name}`));
+  acts.append(button('btn-quiet', '▶ Play', () => hear(take, 0), `Play ${take.name}`));
+  acts.append(take.kept ? element('span', 'pill sea', 'kept') : button('btn btn-plain', 'Keep', () => keep(take, false), `Keep ${take.name}`));
   acts.append(element('span', 'soft', `${take.seconds.toFixed(1)} s · ${take.when}`));
   card.append(acts);
   return card;

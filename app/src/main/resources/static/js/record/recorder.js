@@ -103,7 +103,7 @@ export function recorder(project, { cue, begins, taken }) {
     show('sending');
     tape.onSound(meterOnly);
     await done.kept;
-    advise('Held against the script…');
+    advise('Checking against the script…');
     await hand(done.about, done.parts);
     show('idle');
   }
@@ -119,7 +119,7 @@ export function recorder(project, { cue, begins, taken }) {
       advise(body.sentence);
       await taken(about.cue, body.take);
     } else {
-      advise(body?.sentence ?? 'It could not be taken.', 'bad');
+      advise(body?.sentence ?? 'It could not be saved.', 'bad');
       // what the server has refused for good isn't offered again: it said why
       if (status === 422 || status === 400) await kept.forget(about.id).catch(() => {});
       else leftover();
@@ -133,8 +133,8 @@ export function recorder(project, { cue, begins, taken }) {
     page('leftover').replaceChildren(...waiting.flatMap(one => {
       const at = new Date(one.at).toTimeString().slice(0, 5);
       const line = element('p', '', `A recording of cue ${one.number} from ${at} didn’t reach Logophon. `);
-      line.append(button('btn btn-plain', 'Take it', async () => { await hand(one, await kept.pieces(one.id)); leftover(); }),
-        button('btn-quiet', 'throw it away', async () => { await kept.forget(one.id); leftover(); }));
+      line.append(button('btn btn-plain', 'Save', async () => { await hand(one, await kept.pieces(one.id)); leftover(); }),
+        button('btn-quiet', 'Delete', async () => { await kept.forget(one.id); leftover(); }));
       return [line];
     }));
   }
@@ -142,13 +142,13 @@ export function recorder(project, { cue, begins, taken }) {
   async function offerMicrophones() {
     const chosen = page('microphone').value;
     const devices = await tape.microphones();
-    page('microphone').replaceChildren(new Option('the usual one', ''), ...devices.map(device => new Option(device.label, device.deviceId)));
+    page('microphone').replaceChildren(new Option('Default', ''), ...devices.map(device => new Option(device.label, device.deviceId)));
     page('microphone').value = devices.some(device => device.deviceId === chosen) ? chosen : '';
   }
 
   page('go').addEventListener('click', () => (state === 'idle' ? start() : stop()));
   page('microphone').addEventListener('change', () => tape.close());
-  document.addEventListener('logophon:microphone-gone', () => { stop(); advise('The microphone is gone. What was said until then is kept.', 'bad'); });
+  document.addEventListener('logophon:microphone-gone', () => { stop(); advise('The microphone is gone. The recording until then is kept.', 'bad'); });
   window.addEventListener('beforeunload', event => { if (state === 'recording') event.preventDefault(); });
 
   return { start, stop, advise, leftover, idle: () => state === 'idle' };

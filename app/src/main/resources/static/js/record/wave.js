@@ -65,7 +65,7 @@ export function drawWave(box, data, doubts, play) {
       const doubtful = (doubts[i] ?? 0) >= DOUBT;
       const said = element('button', doubtful ? 'waveword doubtful' : 'waveword', word.text);
       said.type = 'button';
-      said.title = doubtful ? 'Hardly sounds like it: hear it' : '';
+      said.title = doubtful ? 'Doubtful match: play it' : '';
       said.style.left = `${(word.from - from) / each * 100}%`;
       const next = data.words[i + 1];
       const until = next && next.from < from + each ? next.from : from + each;

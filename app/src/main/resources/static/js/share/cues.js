@@ -25,7 +25,7 @@ export function drawCues(into, shown, acts) {
       if (touched) acts.hear(i, Number(touched.dataset.word)); else acts.hear(i, 0);
     });
     const approve = button(one.approved ? 'btn-quiet' : 'btn btn-plain', one.approved ? `✓ approved by ${one.approved}` : 'Approve', () => acts.approve(one),
-      one.approved ? `Cue ${one.number} is approved by ${one.approved}: take it back` : `Approve cue ${one.number}`);
+      one.approved ? `Cue ${one.number} is approved by ${one.approved}: withdraw` : `Approve cue ${one.number}`);
     approve.setAttribute('aria-pressed', String(Boolean(one.approved)));
     approve.disabled = !one.ready && !one.approved;
     const foot = element('div', 'foot');

@@ -12,8 +12,8 @@ export function write(one, place, note) {
   const text = element('textarea', 'form-control');
   Object.assign(text, { id: 'remark', rows: 2, maxLength: Number(document.getElementById('shared').dataset.longestNote), required: true });
   const row = element('div', 'row-of-buttons');
-  const send = element('button', 'btn btn-sea', 'Note it');
-  row.append(send, button('btn-quiet', 'leave it', () => form.remove()));
+  const send = element('button', 'btn btn-sea', 'Save note');
+  row.append(send, button('btn-quiet', 'Cancel', () => form.remove()));
   form.append(label, text, row);
   form.addEventListener('submit', async event => {
     event.preventDefault();

@@ -64,7 +64,7 @@ function over(status, body) {
   clearInterval(looking);
   part('cues').replaceChildren();
   part('nothing').hidden = false;
-  part('nothing').textContent = body?.sentence ?? 'There is nothing to hear any more.';
+  part('nothing').textContent = body?.sentence ?? 'There is nothing to play here any more.';
   ['play', 'note', 'seek'].forEach(id => { part(id).disabled = true; });
   part('approve-all').hidden = true;
 }
@@ -156,7 +156,7 @@ async function follow() {
 
 function me() {
   const name = part('name').value.trim();
-  if (!name) { part('name').focus(); say('Say who you are first: your name goes with what you say.'); }
+  if (!name) { part('name').focus(); say('Type your name first. It goes with your notes.'); }
   return name;
 }
 

@@ -33,7 +33,7 @@ function becomes(field, address) {
     const [file] = event.target.files;
     if (!file) return;
     const told = document.getElementById(`${field}-told`);
-    told.textContent = `${file.name} comes in…`;
+    told.textContent = `Importing ${file.name}…`;
     const { status, body } = await send(address(encodeURIComponent(file.name)), file);
     event.target.value = '';
     if (status === 200) location.href = body.address;

@@ -22,14 +22,14 @@ async function preview() {
   const large = files.find(file => file.size > MOST_BYTES);
   buttons.forEach(button => { button.disabled = true; });
   if (!files.length) { shown.replaceChildren(); return; }
-  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over ${MOST_BYTES >> 20} MB, which no script is. Take the pictures out, or save it as text.`)); return; }
+  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over ${MOST_BYTES >> 20} MB. Remove the pictures, or save it as text.`)); return; }
   const { status, body } = await ask('POST', `/projects/${project}/open/preview`, form());
   if (status !== 200) { shown.replaceChildren(bad('', body.sentence)); return; }
   shown.replaceChildren(...body.map(card));
   const usable = body.every(file => !file.problem);
   buttons.forEach(button => { button.disabled = !usable; });
   const written = area.text().trim() !== '';
-  buttons[0].textContent = written ? 'Replace the script' : 'Open it';
+  buttons[0].textContent = written ? 'Replace the script' : 'Open';
   buttons[1].hidden = !written;
 }
 
@@ -93,7 +93,7 @@ buttons.forEach(button => button.addEventListener('click', async () => {
   dialog.close();
   if (body.address) { location.assign(body.address); return; }
   take(body);
-  say('Opened. Undo brings the script from before back.');
+  say('Opened. Undo restores the script from before.');
   area.focus();
 }));
 

@@ -63,11 +63,11 @@ function show() {
     }
     for (const alike of same.values()) if (cards++ < MOST_CARDS) parts.push(card(alike));
   }
-  if (cards > MOST_CARDS) parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they show as these are dealt with.`));
+  if (cards > MOST_CARDS) parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they appear as these are settled.`));
   if (right) parts.push(byRule());
   if (dismissed) {
     const foot = element('div', 'row-of-buttons mt-3');
-    foot.append(button('btn-quiet', `Show again ${dismissed} left alone`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
+    foot.append(button('btn-quiet', `Show again ${dismissed} ignored`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
     parts.push(foot);
   }
   const focused = list.contains(document.activeElement) ? [...list.querySelectorAll('button')].indexOf(document.activeElement) : -1;
@@ -107,7 +107,7 @@ function ruleLine(alike) {
   about.append(button('words', finding.text, () => { area.select(finding.start, finding.end); }, `Go to ${finding.text} in cue ${finding.number}`),
     element('span', 'where', alike.length > 1 ? `${finding.number} +${alike.length - 1}` : finding.number), element('span', 'said', finding.wouldSay));
   const chips = element('div', 'chips');
-  chips.append(button('chip', '▶', () => hear(saidNow(finding)), `Hear how ${finding.text} is said`));
+  chips.append(button('chip', '▶', () => hear(saidNow(finding)), `Play ${finding.text}`));
   finding.suggestions.slice(1).forEach((suggestion, i) => chips.append(
     button('chip', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i + 1] ?? suggestion))), `Say ${finding.text} instead: ${suggestion.label}`)));
   chips.append(respell(finding, finding.text));
@@ -136,7 +136,7 @@ function stuckCard(cues) {
   box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.select(cues[0].start, cues[0].end); }));
   box.append(element('p', '', cues[0].problem));
   if (cues[0].uncast) {
-    const fitting = button('chip first', 'Cast one who fits', () => {}, `Cast one who fits ${cues[0].role}`);
+    const fitting = button('chip first', 'Cast a matching voice', () => {}, `Cast a matching voice ${cues[0].role}`);
     fitting.dataset.fitting = cues[0].role;
     const chips = element('div', 'chips');
     chips.append(fitting);
@@ -155,13 +155,13 @@ function card(alike) {
   box.append(element('span', 'where', numbers.length > 3 ? `${numbers.slice(0, 3).join(' ')} +${numbers.length - 3}` : numbers.join(' ')));
   box.append(element('p', '', finding.reason));
   const chips = element('div', 'chips');
-  if (finding.wouldSay) chips.append(button('chip', '▶ hear it', () => hear(saidNow(finding)), `Hear how ${words} is said`));
-  finding.suggestions.forEach((suggestion, i) => chips.append(button(i ? 'chip' : 'chip first', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i] ?? suggestion))), `Take: ${suggestion.label}`)));
+  if (finding.wouldSay) chips.append(button('chip', '▶ Play', () => hear(saidNow(finding)), `Play ${words}`));
+  finding.suggestions.forEach((suggestion, i) => chips.append(button(i ? 'chip' : 'chip first', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i] ?? suggestion))), `Use: ${suggestion.label}`)));
   if (['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) || !finding.suggestions.length && finding.kind === 'UNKNOWN_WORD') {
     chips.append(respell(finding, words));
   }
   const leave = element('div', 'leave');
-  leave.append(button('btn-quiet', 'leave', () => dismiss(alike, true), `Leave ${words} as it is here`), button('btn-quiet', 'never ask', () => dismiss(alike, false), `Never ask about ${words} in this project`));
+  leave.append(button('btn-quiet', 'Ignore', () => dismiss(alike, true), `Ignore ${words} here`), button('btn-quiet', 'Never ask', () => dismiss(alike, false), `Never ask about ${words} in this project`));
   chips.append(leave);
   box.append(chips);
   return box;

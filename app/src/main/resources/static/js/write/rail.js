@@ -81,7 +81,7 @@ other.addEventListener('click', async event => {
   if (replacing) {
     const fields = Object.fromEntries(new FormData(document.getElementById('finding')));
     const state = await change(replacing.dataset.replace, fields);
-    if (state) { take(state); document.getElementById('hits').replaceChildren(); say('Replaced. Undo brings it back.'); }
+    if (state) { take(state); document.getElementById('hits').replaceChildren(); say('Replaced. Undo restores it.'); }
   }
   const compared = event.target.closest('[data-compare]');
   if (compared) {
@@ -100,7 +100,7 @@ comparing.addEventListener('click', async event => {
   const restoring = event.target.closest('[data-restore]');
   if (!restoring) return;
   const state = await change(restoring.dataset.restore);
-  if (state) { take(state); comparing.close(); say('Restored. The state before it is among the versions.'); }
+  if (state) { take(state); comparing.close(); say('Restored. The state before is in Versions.'); }
 });
 
 document.addEventListener('logophon:respell', async event => {

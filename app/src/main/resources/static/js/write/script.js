@@ -30,7 +30,7 @@ export const area = editor(document.getElementById('editor'), {
     later();
   },
   moved: () => carets.forEach(listener => listener()),
-  full: () => say('This script has no room for that: a project holds two million characters. Make a second project of the rest.'),
+  full: () => say('A project holds two million characters. Make a second project of the rest.'),
 });
 source.remove();
 // the text that the server has, as the editor knows it
@@ -78,7 +78,7 @@ async function send() {
       script.version = body.version;
       kept = null;
     } else {
-      if (typeof body.text === 'string') say('Somebody else changed other cues meanwhile. Both are here.');
+      if (typeof body.text === 'string') say('Someone else changed other cues meanwhile. Both changes are here.');
       base = null;
       take(body);
     }

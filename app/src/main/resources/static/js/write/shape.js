@@ -98,10 +98,10 @@ onChange(state => {
   if (change.changed.length) parts.push(`${change.changed.length} changed (${numbers(change.changed)})`);
   if (change.added.length) parts.push(`${change.added.length} new (${numbers(change.added)})`);
   if (change.gone.length) parts.push(`${change.gone.length} gone (${numbers(change.gone.map(g => g.number))})`);
-  if (change.lost.length) parts.push(`readings of single places gone: ${numbers(change.lost)}`);
+  if (change.lost.length) parts.push(`readings of single places removed: ${numbers(change.lost)}`);
   report.querySelector('.sentence').textContent = `Cues: ${parts.join(', ')}.`;
   report.querySelector('.acts').replaceChildren(...change.gone.slice(0, 3).map(gone => {
-    const back = element('button', 'btn btn-plain', `Put ${gone.number} back`);
+    const back = element('button', 'btn btn-plain', `Restore ${gone.number}`);
     back.type = 'button';
     back.title = gone.text.slice(0, 200);
     back.addEventListener('click', () => reshape(`gone/${gone.id}`, {}));

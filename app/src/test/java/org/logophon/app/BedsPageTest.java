@@ -51,7 +51,7 @@ class BedsPageTest extends BrowserTest {
         assertThat(page.locator("#overview polygon.bed")).hasCount(1);
         page.locator(".bedrow input[data-field$=' level']").fill("-10");
         page.keyboard().press("Tab");
-        assertThat(page.locator(".hint")).containsText("The bed is changed", SOON);
+        assertThat(page.locator(".hint")).containsText("Bed changed", SOON);
         page.reload();
         assertThat(page.locator(".bedrow input[data-field$=' level']")).hasValue("-10");
         assertThat(page.locator(".transport .beds")).isVisible();
@@ -138,7 +138,7 @@ class BedsPageTest extends BrowserTest {
         page.locator("#gap-cue").fill("010");
         page.keyboard().press("Enter");
         assertThat(page.locator("#gaplist")).containsText("after “slept”", SOON);
-        page.locator("#gaplist").getByText("take it out").click();
+        page.locator("#gaplist").getByText("Remove").click();
         assertThat(page.locator("#no-gaps")).isVisible();
         page.locator("#beds-back button").click();
         assertThat(page.locator("#gaplist")).containsText("Hatch", SOON);

@@ -242,7 +242,7 @@ class CastPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#proposals .candidate")).hasCount(1);
         accessible();
-        page.getByLabel("Keep Hamish so as a house voice").focus();
+        page.getByLabel("Save Hamish as adjusted, as a house voice").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("#tune-name")).isFocused();
         page.keyboard().type("Keeper of keys");

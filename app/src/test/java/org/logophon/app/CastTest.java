@@ -81,7 +81,7 @@ class CastTest extends ApplicationTest {
                 .isZero();
         assertThat(found(project, "language=English&search=%3Cscript%3E"))
                 .doesNotContain("<script>")
-                .contains("No voice is like that");
+                .contains("No voices match");
         assertThat(rows(found(project, "language=Klingon&can=sing&age=9"))).isZero();
     }
 
@@ -182,8 +182,8 @@ class CastTest extends ApplicationTest {
                         .get("lacks"))
                 .extracting(JsonNode::asString)
                 .containsExactly(
-                        "A whisper has no pitch: the change of pitch that is asked for does nothing.",
-                        "A whisper has no melody: the range that is asked for does nothing.");
+                        "A whisper has no pitch, so the pitch dial has no effect.",
+                        "A whisper has no melody, so the range dial has no effect.");
         assertThat(server.json(project + "/cast/preview?role=Keeper&voice=frauke")
                         .get("lacks")
                         .toString())
@@ -205,7 +205,7 @@ class CastTest extends ApplicationTest {
         assertThat(server.json(project + "/cast/preview?role=Narrator&voice=marnie")
                         .get("lacks")
                         .toString())
-                .contains("It knows no IPA: words read by IPA in 1 cue are said as they are written.");
+                .contains("It can't read IPA: such readings in 1 cue are ignored.");
         assertThat(server.asked(project + "/cast/audition?role=Narrator&voice=marnie")
                         .get("starts"))
                 .hasSize(2);
@@ -356,7 +356,7 @@ class CastTest extends ApplicationTest {
         assertThat(server.json(project + "/cast/described?words=hello+there")
                         .get("sentence")
                         .asString())
-                .startsWith("Say who it is");
+                .startsWith("Describe the speaker");
         assertThat(server.get(project + "/cast/described?words=" + "old".repeat(101))
                         .body())
                 .contains("at most 300 characters");

@@ -134,7 +134,7 @@ class DeliverPageTest extends BrowserTest {
         server.post(project + "/render", Map.of("step", "DELIVER"));
         assertThat(page.locator("#contents")).containsText("changed: voice", SOON);
         built(2);
-        page.getByLabel("Look into delivery 2").click();
+        page.getByLabel("View files of delivery 2").click();
         assertThat(page.locator("#delivered")).containsText("changed: voice");
         page.keyboard().press("Escape");
         assertThat(page.locator("#delivered")).isHidden();
@@ -186,7 +186,7 @@ class DeliverPageTest extends BrowserTest {
         assertThat(page.locator("#format")).hasValue("mp3");
         page.locator("[name=setName]").fill("an editor");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#wish-problem")).containsText("is there already");
+        assertThat(page.locator("#wish-problem")).containsText("is built in");
         page.getByLabel("Take the set " + name + " away").click();
         assertThat(page.locator("#sets")).not().containsText(name);
     }
@@ -204,7 +204,7 @@ class DeliverPageTest extends BrowserTest {
         assertThat(page.locator("#returned")).containsText("Cue 010 of “Back”, take T1, the kept one.");
         assertThat(page.locator("#returned")).containsText("This isn't a clip that Logophon delivered");
         accessible();
-        page.getByText("as a new project").click();
+        page.getByText("Restore as a new project").click();
         page.waitForURL(address -> address.endsWith("/write") && !address.contains(project));
         holds(page, java.util.regex.Pattern.compile("(?s).*The lamp, at \\*?four\\*?\\..*"));
         page.navigate(page.url().replace("/write", "/cast"));

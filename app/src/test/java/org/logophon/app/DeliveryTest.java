@@ -211,7 +211,7 @@ class DeliveryTest extends ApplicationTest {
                 .doesNotContainPattern("value=\"clips\"[^>]*checked");
         assertThat(server.post(project + "/deliveries", Map.of("asked", "true", "pattern", "", "target", "-19"))
                         .body())
-                .contains("Choose what goes in.");
+                .contains("Choose at least one part.");
         assertThat(server.post(
                                 project + "/deliveries",
                                 Map.of("asked", "true", "parts", "sausages", "pattern", "", "target", "-19"))

@@ -57,14 +57,14 @@ class DemoTest extends ApplicationTest {
         Server.await(
                 "somebody has delivered twice",
                 Duration.ofSeconds(240),
-                () -> server.get(wheel + "/deliveries").body().contains("only what changed"));
+                () -> server.get(wheel + "/deliveries").body().contains("Changes only"));
         String second = server.get(wheel + "/deliveries").body().replaceAll("(?s).*?data-look=\"([^\"]+)\".*", "$1");
         assertThat(server.get(second).body()).contains("100_", "changed: words", "as before");
         String german = server.named("Wheel True (German)");
         assertThat(server.get(german + "/translation").body())
                 .contains(
                         "Dein Rad eiert? In 50 Sekunden",
-                        "to look at",
+                        "to check",
                         "was: <span>That&#39;s a true wheel. Go and ride it.");
         Server.await("the German is rendered", Duration.ofSeconds(120), () -> server.ready(german) == 10);
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);

@@ -54,7 +54,7 @@ class DirectPageTest extends BrowserTest {
         assertThat(page.locator("#cuestate")).hasText("ready");
         page.getByLabel("Delete T2").click();
         assertThat(page.locator(".takes li")).hasCount(1);
-        page.getByText("Undo").click();
+        page.locator("#deleted-take button").click();
         assertThat(page.locator(".takes li")).hasCount(2);
     }
 
@@ -141,7 +141,7 @@ class DirectPageTest extends BrowserTest {
         page.navigate(address() + "/projects/00000000-0000-0000-0000-000000000000/write");
         assertThat(page.locator("h1")).containsText("doesn't exist any more");
         accessible();
-        page.getByText("To the shelf").click();
+        page.getByText("Back to the shelf").click();
         assertThat(page).hasURL(Pattern.compile(".*/$"));
         assertThat(page.locator("main")).not().isEmpty();
     }

@@ -61,7 +61,7 @@ class HiredPageTest extends BrowserTest {
         assertThat(page.locator("#candidates svg")).hasCount(1);
         page.locator("#line").selectOption(new com.microsoft.playwright.options.SelectOption().setIndex(1));
         assertThat(page.locator("#candidates .candidate")).containsText("This costs 23 characters");
-        page.getByText("hear it for 0.01 EUR").click();
+        page.getByText("Play for 0.01 EUR").click();
         assertThat(page.locator("#candidates svg")).hasCount(1);
     }
 

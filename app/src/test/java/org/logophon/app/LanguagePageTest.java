@@ -34,11 +34,15 @@ class LanguagePageTest extends BrowserTest {
         page.getByText("Languages").click();
         accessible();
         page.getByLabel("Term").fill("Spin");
-        page.getByLabel("is always").fill("Dreh");
-        page.getByText("Add", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Translation (empty: unchanged)").fill("Dreh");
+        page.getByLabel("Glossary")
+                .getByText("Add", new com.microsoft.playwright.Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.locator("#glossary")).containsText("is always Dreh");
-        page.getByLabel("Another one").selectOption("de");
-        page.getByText("Make it", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Add a language").selectOption("de");
+        page.getByLabel("Versions")
+                .getByText("Add", new com.microsoft.playwright.Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(words(0)).hasValue("Your wheel wobbles? You can true it in 50 seconds, with one small key.");
         assertThat(state(0)).hasText("to translate");
         accessible();
@@ -50,7 +54,7 @@ class LanguagePageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(state(2)).hasText("translated");
         assertThat(words(3)).isFocused();
-        assertThat(page.locator(".sides .findings")).containsText("“3” isn't in the first language.");
+        assertThat(page.locator(".sides .findings")).containsText("“3” isn't in the original.");
 
         // the rest from the service: its price first
         page.getByText("Ask the translation service").click();
@@ -72,9 +76,9 @@ class LanguagePageTest extends BrowserTest {
                 "Your wheel wobbles? You can true it in 40 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.\n\n"
                         + unknown);
         assertThat(other.locator("#saved")).hasText(Pattern.compile("^saved.*"));
-        assertThat(state(0)).hasText("to look at");
+        assertThat(state(0)).hasText("to check");
         assertThat(page.locator(".sides .was")).containsText("50 seconds");
-        page.getByText("it stays as it is").click();
+        page.getByText("Unchanged").click();
         assertThat(state(0)).hasText("translated");
 
         page.locator("#texts")
@@ -83,7 +87,7 @@ class LanguagePageTest extends BrowserTest {
                         "text/csv",
                         "number,text\n010,Dein Rad eiert? In 40 Sekunden läuft es rund.\n"
                                 .getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.locator("#told")).containsText("1 cue has words out of german.csv");
+        assertThat(page.locator("#told")).containsText("1 cue has words from german.csv");
         assertThat(words(0)).hasValue("Dein Rad eiert? In 40 Sekunden läuft es rund.");
         accessible();
     }

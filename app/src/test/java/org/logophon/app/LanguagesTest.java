@@ -115,9 +115,9 @@ class LanguagesTest extends ApplicationTest {
         assertThat(server.get(version + "/cast?language=German").body()).contains("Narrator", "Keeper");
         assertThat(server.get("/").body()).contains("Trued (German)");
         assertThat(server.post(first + "/languages", Map.of("language", "de")).body())
-                .contains("There is a version in that language already");
+                .contains("That language exists already");
         assertThat(server.post(version + "/languages", Map.of("language", "fr")).body())
-                .contains("This is a version itself");
+                .contains("This is a translation itself");
         assertThat(server.post(first + "/languages", Map.of("language", "tlh")).statusCode())
                 .isEqualTo(422);
         assertThat(server.get(first + "/translation").statusCode()).isEqualTo(404);
@@ -143,7 +143,7 @@ class LanguagesTest extends ApplicationTest {
         assertThat(states(version)).containsExactly("done", "to-translate", "to-look-at");
         assertThat(server.get(version + "/translation").body())
                 .contains("was: <span>That&#39;s a true wheel. Go and ride it.");
-        assertThat(server.get(first + "/languages").body()).contains("1 to translate · 1 to look at");
+        assertThat(server.get(first + "/languages").body()).contains("1 to translate · 1 to check");
         server.post(version + "/translation/cues/" + cue(version, 2) + "/seen", Map.of());
         assertThat(states(version)).containsExactly("done", "to-translate", "done");
         assertThat(server.post(
@@ -186,7 +186,7 @@ class LanguagesTest extends ApplicationTest {
         assertThat(Server.parse(server.post(version + "/translation/bring", Map.of()))
                         .get("sentence")
                         .asString())
-                .contains("1 that it doesn't have is out");
+                .contains("1 that it no longer has was removed");
         assertThat(words(version))
                 .containsExactly(
                         "Dein Rad eiert? In 50 Sekunden läuft es wieder rund.",
@@ -239,14 +239,14 @@ class LanguagesTest extends ApplicationTest {
         String csv = server.get(version + "/translation/texts.csv").body();
         assertThat(csv).startsWith("number,role,first,text\r\n010,Narrator,");
         assertThat(sent(version, "de.csv", "number,text\n030,Fahr los.\n010,Eiert es? In 50 Sekunden rund.\n"))
-                .contains("2 cues have words out of de.csv; 2 changed.");
+                .contains("2 cues have words from de.csv; 2 changed.");
         assertThat(states(version)).containsExactly("done", "to-translate", "done");
         assertThat(words(version).get(2)).isEqualTo("Fahr los.");
         assertThat(sent(version, "de.txt", "Eins, in 50 Sekunden.\n\nZwei.\n\nDrei.\n"))
                 .contains("3 cues have words");
         assertThat(words(version)).containsExactly("Eins, in 50 Sekunden.", "Zwei.", "Drei.");
         assertThat(sent(version, "two.txt", "Eins.\n\nZwei.\n")).contains("two has 2 paragraphs, and there are 3 cues");
-        assertThat(sent(version, "other.csv", "number,text\n900,Anderswo.\n")).contains("other numbers than the cues");
+        assertThat(sent(version, "other.csv", "number,text\n900,Anderswo.\n")).contains("none of the cues’ numbers");
         assertThat(sent(version, "empty.txt", "")).contains("sentence");
         assertThat(words(version)).containsExactly("Eins, in 50 Sekunden.", "Zwei.", "Drei.");
     }

@@ -206,7 +206,7 @@ class ListenPageTest extends BrowserTest {
         assertThat(page.locator("#cue-state")).hasText("changed");
         assertThat(page.locator("#approve")).isDisabled();
         // in Direct at its word, and in Write in the margin
-        other.getByText("direct it").click();
+        other.locator("a[href*=\"word=\"]").click();
         assertThat(other.locator("#score .noteline")).hasCount(1);
         assertThat(other.locator("#cuenotes")).containsText("Quieter here.");
         assertThat(other.locator("#score .word.picked")).containsText("slept");
@@ -246,7 +246,7 @@ class ListenPageTest extends BrowserTest {
         assertThat(page.locator(".lane.kept")).containsText("T1");
         page.getByLabel("Delete T2").click();
         assertThat(page.locator(".lane")).hasCount(1);
-        page.getByLabel("Bring back T2").click();
+        page.getByLabel("Restore T2").click();
         assertThat(page.locator(".lane")).hasCount(2);
         page.keyboard().press("t");
         page.locator("#describe [name=labels]").fill("calmer");

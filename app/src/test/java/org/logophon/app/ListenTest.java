@@ -110,7 +110,7 @@ class ListenTest extends ApplicationTest {
         direct(project, 0, Map.of("loudness", "-3"));
         var stale = server.post(approval, Map.of("sound", heard));
         assertThat(stale.statusCode()).isEqualTo(409);
-        assertThat(stale.body()).contains("sounds otherwise since you heard it");
+        assertThat(stale.body()).contains("has changed since you heard it");
         direct(project, 0, Map.of("loudness", "-3", "pace", "80"));
         var changed = server.post(
                 approval, Map.of("sound", cue(project, 0).get("sound").asString()));
@@ -184,7 +184,7 @@ class ListenTest extends ApplicationTest {
         assertThat(server.json(project + "/notes").size()).isEqualTo(1);
         assertThat(server.post(project + "/cues/" + id(project, 0) + "/notes", Map.of("at", "0", "remark", "  "))
                         .body())
-                .contains("A note says something");
+                .contains("A note needs text");
         assertThat(server.post(project + "/cues/" + id(project, 0) + "/notes", Map.of("at", "900", "remark", "x"))
                         .statusCode())
                 .isEqualTo(422);
@@ -261,7 +261,7 @@ class ListenTest extends ApplicationTest {
                 .isEqualTo(4);
         assertThat(server.post(project + "/listen/keep", Map.of("choice", "NEWEST", "scene", "Two"))
                         .body())
-                .contains("are the kept ones already");
+                .contains("takes are kept already");
         server.post(project + "/listen/keep", Map.of("choice", "NEWEST"));
         assertThat(sheet(project, 0).get("takes").get(0).get("name").asString()).isEqualTo("T4");
         server.post(project + "/listen/keep", Map.of("choice", "SHORTEST", "scene", "One"));
@@ -271,11 +271,11 @@ class ListenTest extends ApplicationTest {
                 .forEach(take -> assertThat(take.get("seconds").asDouble()).isGreaterThanOrEqualTo(kept));
         assertThat(server.post(project + "/listen/keep", Map.of("choice", "STARRED"))
                         .body())
-                .contains("No take there has a star");
+                .contains("No takes there are starred");
         assertThat(server.post(project + "/listen/cues/" + id(project, 0) + "/more", Map.of("count", "200"))
                         .statusCode())
                 .isEqualTo(422);
-        assertThat(server.post(project + "/listen/again", Map.of()).body()).contains("set the liveliness of a role");
+        assertThat(server.post(project + "/listen/again", Map.of()).body()).contains("Set a role’s liveliness");
     }
 
     @Test
@@ -310,7 +310,7 @@ class ListenTest extends ApplicationTest {
         assertThat(cue(project, 0).get("takes").asInt()).isEqualTo(3);
         long sounds = jdbc.queryForObject("select count(*) from sound", Long.class);
         String freed = server.post(project + "/listen/empty", Map.of()).body();
-        assertThat(freed).contains("MB are free again").doesNotContain(" 0.0 MB");
+        assertThat(freed).contains("MB freed").doesNotContain(" 0.0 MB");
         assertThat(sheet(project, 0).get("takes").size()).isEqualTo(3);
         assertThat(jdbc.queryForObject(
                         "select count(*) from take where cue_id = ?", Integer.class, UUID.fromString(id(project, 0))))
@@ -319,7 +319,7 @@ class ListenTest extends ApplicationTest {
         assertThat(sounds).isPositive();
         var gone = server.post(project + "/listen/takes/" + named.get("T4") + "/restore", Map.of());
         assertThat(gone.statusCode()).isEqualTo(404);
-        assertThat(gone.body()).contains("was emptied");
+        assertThat(gone.body()).contains("was deleted for good");
         assertThat(server.post(project + "/listen/takes/" + named.get("T1") + "/delete", Map.of())
                         .body())
                 .contains("T1 is the kept take");

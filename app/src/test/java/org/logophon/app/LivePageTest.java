@@ -108,13 +108,13 @@ class LivePageTest extends BrowserTest {
                 .click();
         assertThat(row.locator(".pop p").last())
                 .hasText(
-                        "Its script, 1 cue, 1 take and 0 deliveries go with it. For 30 days the shelf can bring it back.");
+                        "Its script, 1 cue, 1 take and 0 deliveries go with it. For 30 days the shelf can restore it.");
         shelf.getByLabel("Delete On the shelf now").click();
         assertThat(shelf.getByText("The project was deleted.")).isVisible();
         // its own page says so
         assertThat(page.locator(".transport .hint")).containsText("deleted in another window");
         shelf.getByText("Deleted projects").click();
-        shelf.getByLabel("Bring back On the shelf").click();
+        shelf.getByLabel("Restore On the shelf").click();
         assertThat(shelf.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("On the shelf").setExact(true)))
@@ -153,11 +153,11 @@ class LivePageTest extends BrowserTest {
         page.navigate(address() + "/space");
         assertThat(page.locator("html[data-live]")).isAttached();
         accessible();
-        page.getByText("Take it away now").click();
+        page.getByText("Free it now").click();
         // a job like others: it waits for its turn
         assertThat(page.locator("#space"))
                 .containsText("Taken away just now", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
-        assertThat(page.getByText("Take it away now")).isEnabled();
+        assertThat(page.getByText("Free it now")).isEnabled();
         accessible();
     }
 }

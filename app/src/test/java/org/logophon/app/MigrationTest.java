@@ -107,7 +107,7 @@ class MigrationTest {
     @Test
     void undoReachesAcrossAndTheRecipeThatIsFoundAgainIsShown() {
         String third = server.cues(PROJECT).get(2).get("id").asString();
-        assertThat(server.post(PROJECT + "/marks/redo", Map.of()).body()).contains("Done again: pitch");
+        assertThat(server.post(PROJECT + "/marks/redo", Map.of()).body()).contains("Redone: pitch");
         assertThat(server.cues(PROJECT).get(2).get("state").asString())
                 .as("the kept take is what the marks ask for again")
                 .isEqualTo("ready");

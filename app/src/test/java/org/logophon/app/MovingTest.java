@@ -131,7 +131,7 @@ class MovingTest extends ApplicationTest {
         assertThat(first).isNotEqualTo(second).isNotEqualTo(project);
         assertThat(jdbc.queryForObject("select name from project where id = ?", String.class, id(first)))
                 .startsWith("Moved ")
-                .endsWith(" (brought in)");
+                .endsWith(" (imported)");
         assertThat(heard(first)).isEqualTo(heard(project)).isEqualTo(heard(second));
         assertThat(jdbc.queryForObject(
                         "select count(distinct t.speech_id) from take t join cue c on c.id = t.cue_id where c.project_id in (?, ?, ?)",
@@ -164,9 +164,9 @@ class MovingTest extends ApplicationTest {
 
     @Test
     void whatIsNoneOrBrokenOrNewerIsRefusedWithASentenceAndLeavesNothing() throws Exception {
-        refused(new byte[0], "no project that Logophon saved");
-        refused("PK\3\4 nonsense".getBytes(StandardCharsets.UTF_8), "no project that Logophon saved");
-        refused(ProjectFile.packed(Map.of("a.txt", new byte[3])), "no project that Logophon saved");
+        refused(new byte[0], "isn't an exported project");
+        refused("PK\3\4 nonsense".getBytes(StandardCharsets.UTF_8), "isn't an exported project");
+        refused(ProjectFile.packed(Map.of("a.txt", new byte[3])), "isn't an exported project");
         refused(with("logophon-project.json", "\"format\":1", "\"format\":2"), "newer Logophon");
         refused(with("logophon-project.json", "\"schema\":\\d+", "\"schema\":9999"), "newer Logophon");
         Map<String, byte[]> parts = ProjectFile.unpacked(file);

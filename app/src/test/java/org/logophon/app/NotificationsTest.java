@@ -222,14 +222,14 @@ class TidingsTest {
             page.navigate("http://localhost:" + port + "/word");
             Accessible.check(page);
             page.locator("[name=renders]").uncheck();
-            page.getByLabel("By mail to").fill("keeper@narration.example");
+            page.getByLabel("E-mail to").fill("keeper@narration.example");
             page.keyboard().press("Enter");
             PlaywrightAssertions.assertThat(page.locator("#told")).hasText("Kept.");
             page.reload();
             PlaywrightAssertions.assertThat(page.locator("[name=renders]"))
                     .not()
                     .isChecked();
-            PlaywrightAssertions.assertThat(page.getByLabel("By mail to")).hasValue("keeper@narration.example");
+            PlaywrightAssertions.assertThat(page.getByLabel("E-mail to")).hasValue("keeper@narration.example");
         }
         wish(Map.of());
     }

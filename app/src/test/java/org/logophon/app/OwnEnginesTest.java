@@ -97,10 +97,10 @@ class OwnEnginesTest {
         HttpResponse<String> answer = server.post(project + "/voices/get", Map.of("language", offer.language()));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
-                .contains("those that are here work as before.")
+                .contains("installed ones work as before.")
                 .contains("asked for voices --get " + offer.language() + " with nothing");
         assertThat(server.post(project + "/voices/get", Map.of("language", "xx; rm -rf /"))
                         .body())
-                .contains("There are no more voices to get for this language.");
+                .contains("There are no more voices for this language.");
     }
 }

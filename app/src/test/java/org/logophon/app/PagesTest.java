@@ -31,7 +31,7 @@ class PagesTest extends ApplicationTest {
                 .containsExactly("Narrator", "Keeper", "Keeper");
         assertThat(state.get("cues").get(0).get("problem").isNull()).isTrue();
         assertThat(state.get("cues").get(1).get("problem").asString())
-                .isEqualTo("Keeper has no voice yet. Choose one in the panel beside the score.");
+                .isEqualTo("Keeper has no voice yet. Choose one on Cast.");
         assertThat(state.get("cues").get(2).get("problem").asString()).contains("no letter and no digit");
         assertThat(state.get("cues").get(0).get("seconds").asDouble()).isBetween(1.0, 5.0);
         assertThat(state.get("words").asInt()).isEqualTo(9);
@@ -103,7 +103,7 @@ class PagesTest extends ApplicationTest {
                 .header("X-XSRF-TOKEN", server.token())
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString("name=Forged+with+a+token")));
-        assertError(forged, 403, "a page that isn't Logophon's");
+        assertError(forged, 403, "from another site");
         assertThat(server.get("/").body()).doesNotContain("Forged with a token");
         assertThat(server.send(server.request("/projects")
                                 .header("Sec-Fetch-Site", "same-origin")

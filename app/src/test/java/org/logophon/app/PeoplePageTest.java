@@ -66,12 +66,12 @@ class PeoplePageTest extends PeopleApplication {
         assertThat(owner).hasURL(Pattern.compile(".*/sign-in\\?then=.*"));
         Accessible.check(owner);
         signIn(owner, "Morwenna", "not the right words");
-        assertThat(told(owner)).hasText("That isn't a name with its pass phrase.");
+        assertThat(told(owner)).hasText("Name or pass phrase is wrong.");
         signIn(owner, "Morwenna", PHRASE);
         assertThat(owner.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("In this workspace")))
                 .isVisible();
         owner.getByLabel("as", new Page.GetByLabelOptions().setExact(true)).selectOption("listener");
-        owner.getByText("Make a link").click();
+        owner.getByText("Create link").click();
         assertThat(owner.locator("#people")).containsText("days left");
         String link = owner.locator("#link-address").inputValue();
         Accessible.check(owner);
@@ -97,12 +97,12 @@ class PeoplePageTest extends PeopleApplication {
         guest.locator("#note-text").fill("Slower here.");
         guest.keyboard().press("Enter");
         assertThat(guest.locator("#notelist")).containsText(name);
-        assertThat(guest.locator("#notelist")).not().containsText("direct it");
+        assertThat(guest.locator("#notelist")).not().containsText("Direct");
 
         // taken out, the page says so and asks for nothing more
         owner.reload();
-        owner.getByLabel("Take " + name + " out of the workspace").click();
-        assertThat(told(owner)).containsText("out of the workspace");
+        owner.getByLabel("Remove " + name + " from the workspace").click();
+        assertThat(told(owner)).containsText("Removed from the workspace");
         guest.keyboard().press("Enter");
         assertThat(guest.locator(".transport .hint")).containsText("doesn't exist any more");
 

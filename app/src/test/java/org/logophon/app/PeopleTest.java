@@ -33,7 +33,7 @@ class PeopleTest extends PeopleApplication {
         assertThat(keeper.get("/").body())
                 .contains("New project")
                 .contains("Morwenna")
-                .contains("Space");
+                .contains("Storage");
         HttpResponse<String> again = nobody().post(firstLink(), Map.of("name", "Somebody", "phrase", PHRASE));
         assertThat(again.statusCode()).isEqualTo(410);
         assertThat(jdbc.queryForObject(
@@ -137,7 +137,7 @@ class PeopleTest extends PeopleApplication {
             for (int i = 0; i < 5; i++) {
                 HttpResponse<String> wrong = signIn(nobody(), who, "not this one at all " + i);
                 assertThat(wrong.statusCode()).isEqualTo(403);
-                assertThat(sentence(wrong)).isEqualTo("That isn't a name with its pass phrase.");
+                assertThat(sentence(wrong)).isEqualTo("Name or pass phrase is wrong.");
             }
             assertThat(signIn(nobody(), who, PHRASE).statusCode()).as(who).isEqualTo(429);
         }
@@ -182,7 +182,7 @@ class PeopleTest extends PeopleApplication {
         assertThat(sentence(here.post("/me/phrase", Map.of("now", PHRASE, "phrase", "too short"))))
                 .contains("15 characters");
         assertThat(sentence(here.post("/me/phrase", Map.of("now", PHRASE, "phrase", "another one of some words"))))
-                .contains("Everywhere else you are signed out");
+                .contains("You are signed out everywhere else");
         assertThat(there.get("/me").statusCode()).isEqualTo(302);
         assertThat(here.get("/me").statusCode()).isEqualTo(200);
         assertThat(signIn(there, name, PHRASE).statusCode()).isEqualTo(403);
@@ -218,7 +218,7 @@ class PeopleTest extends PeopleApplication {
         String link = invitation(owner, workspace, "listener");
         assertThat(nobody().get(link).body()).contains("a listener").contains("hears, notes and approves");
         assertThat(sentence(nobody().post(link, Map.of("name", "MORWENNA", "phrase", PHRASE))))
-                .isEqualTo("Somebody here is called MORWENNA. Choose another name.");
+                .isEqualTo("The name is taken: MORWENNA. Choose another name.");
         assertThat(nobody().post(link, Map.of("name", " ", "phrase", PHRASE)).statusCode())
                 .isEqualTo(422);
         assertThat(nobody().post(link, Map.of("name", named("Short"), "phrase", "short"))

@@ -92,7 +92,7 @@ class PicturePageTest extends BrowserTest {
         page.locator("#video-file").setInputFiles(counted(folder));
         assertThat(page.locator("#video-told")).containsText("00:00:20:00 long. It stays in this browser.");
         accessible();
-        page.getByLabel("its own sound too").check();
+        page.getByLabel("Play its sound").check();
         assertThat((Boolean) page.evaluate("() => document.querySelector('video').muted"))
                 .isFalse();
         page.evaluate(SEEN, 5);

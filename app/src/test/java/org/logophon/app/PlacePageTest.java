@@ -52,7 +52,7 @@ class PlacePageTest extends BrowserTest {
         page.locator("#start").press("Tab");
         assertThat(row(0)).containsText("10:00:00:00");
         assertThat(page.locator(".transport .time")).hasText("10:00:00:00");
-        row(1).getByLabel("How cue 020 stands").selectOption("fixed");
+        row(1).getByLabel("Position of cue 020").selectOption("fixed");
         Locator in = row(1).getByLabel("Cue 020 starts at");
         in.fill("10:00:08:00");
         in.press("Tab");

@@ -179,7 +179,7 @@ class PlaceTest extends ApplicationTest {
         assertThat(server.post(project + "/place/scenes", Map.of("scene", "Nine", "seconds", "1"))
                         .statusCode())
                 .isEqualTo(422);
-        assertThat(server.get(project + "/place/spare").body()).contains("how long the programme shall run");
+        assertThat(server.get(project + "/place/spare").body()).contains("no target length");
         server.post(project + "/target", Map.of("target", "0:12"));
         JsonNode preview = server.json(project + "/place/spare?way=EVENLY&most=10");
         assertThat(preview.get("gaps").size()).isEqualTo(2);
@@ -224,7 +224,7 @@ class PlaceTest extends ApplicationTest {
         assertThat(row(project, 1).get("found").toString()).contains("no-slot");
         place(project, 1, Map.of("kind", "FOLLOW"));
         assertThat(row(project, 1).get("found").size()).isZero();
-        assertThat(server.post(project + "/place/fit", Map.of()).body()).contains("Nothing runs past its slot");
+        assertThat(server.post(project + "/place/fit", Map.of()).body()).contains("No rendered cue runs past its slot");
         assertThat(server.post(project + "/marks/undo", Map.of()).body()).contains("fitting a slot");
         server.post(project + "/cues/" + row(project, 0).get("id").asString() + "/render", Map.of());
         ready(project);

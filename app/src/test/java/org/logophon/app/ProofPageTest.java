@@ -52,7 +52,7 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#todo-count")).hasText("0");
         assertThat(page.locator("#todo-none")).isVisible();
-        page.getByText(Pattern.compile("Show again 1 left alone")).click();
+        page.getByText(Pattern.compile("Show again 1 ignored")).click();
         assertThat(page.locator("#todo-count")).hasText("1");
     }
 
@@ -168,7 +168,7 @@ class ProofPageTest extends BrowserTest {
         assertThat(page.locator("#todo-count")).hasText("1");
         accessible();
         panel("proof");
-        named("Take: nightfall").focus();
+        named("Use: nightfall").focus();
         page.keyboard().press("Enter");
         holds(page, "The lamp was lit at nightfall.");
         panel("watch");
@@ -227,7 +227,7 @@ class ProofPageTest extends BrowserTest {
         assertThat(page.locator("#report"))
                 .containsText("2 kept, 1 gone (020)", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         accessible();
-        page.getByText("Put 020 back").focus();
+        page.getByText("Restore 020").focus();
         page.keyboard().press("Enter");
         holds(page, "Alpha words stand here.\n\nBravo words stand there.\n\nCharlie words stand apart.");
     }
@@ -244,7 +244,7 @@ class ProofPageTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("#other .readings")).containsText("zonkish → plain, simple");
         panel("proof");
-        named("Take: plain").focus();
+        named("Use: plain").focus();
         page.keyboard().press("Enter");
         holds(page, "A plain lamp stands here.");
         panel("watch");

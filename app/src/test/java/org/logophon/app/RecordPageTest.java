@@ -93,7 +93,7 @@ class RecordPageTest extends BrowserTest {
         assertThat(page.locator("#leftover")).containsText("A recording of cue 010");
         page.unroute(Pattern.compile("/record/cues/[^/]+$"));
         page.reload();
-        page.getByText("Take it", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+        page.getByText("Save", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
                 .click();
         assertThat(page.locator(".takecard")).isVisible(SOON);
         assertThat(page.locator("#leftover")).isHidden();
@@ -136,10 +136,10 @@ class RecordPageTest extends BrowserTest {
         accessible();
         com.microsoft.playwright.Response heard = page.waitForResponse(
                 answer -> answer.url().contains("/sound.wav"),
-                () -> rows.nth(0).getByLabel("Hear where cue 010 is said").click());
+                () -> rows.nth(0).getByLabel("Play cue 010").click());
         assertThat(heard.status()).isEqualTo(200);
         rows.nth(1).locator("input[type=checkbox]").uncheck();
-        page.getByText("Take what is ticked").click();
+        page.getByText("Import selected cues").click();
         assertThat(page.locator(".brought")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         assertThat(page.locator("#toread-told")).containsText("2 recorded");
         assertThat(server.ready(project)).isEqualTo(2);
@@ -158,7 +158,7 @@ class RecordPageTest extends BrowserTest {
         assertThat(rows.nth(1).getByLabel("Cue 020 begins at"))
                 .hasValue(rows.nth(0).getByLabel("Cue 010 ends at").inputValue());
         assertThat(page.locator(".missing")).isHidden();
-        page.getByText("Take what is ticked").click();
+        page.getByText("Import selected cues").click();
         assertThat(page.locator("#toread-told"))
                 .containsText("2 recorded", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
     }

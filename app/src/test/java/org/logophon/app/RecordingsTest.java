@@ -158,7 +158,7 @@ class RecordingsTest extends ApplicationTest {
         String take = taken(PersonSaying.wav(0.5, 0.5, LINE));
         String recast = project + "/record/takes/" + take + "/recast";
         assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "80")).body())
-                .contains("on its way");
+                .contains("in progress");
         ready();
         String first = cueNow().path("sound").asString();
         assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "100"))
@@ -200,7 +200,7 @@ class RecordingsTest extends ApplicationTest {
         assertThat(cleaned.statusCode()).as(cleaned.body()).isEqualTo(200);
         assertThat(sheet().path("takes")).hasSize(2);
         assertThat(sheet().path("takes").get(0).path("cleaned").asString())
-                .isEqualTo("room noise 10 dB down, 50 Hz hum out, rumble out");
+                .isEqualTo("noise reduced by 10 dB, 50 Hz hum removed, rumble removed");
         assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
         assertThat(sheet().path("cleaning").path("noiseDb").asDouble())
                 .as("the role's next recordings begin with it")
@@ -320,9 +320,9 @@ class RecordingsTest extends ApplicationTest {
                 "timbre", best.path("timbre").asString()));
         HttpResponse<String> unasked = server.post(at, wanted);
         assertThat(unasked.statusCode()).isEqualTo(422);
-        assertThat(unasked.body()).contains("agreement");
+        assertThat(unasked.body()).contains("consent");
         wanted.put("agreed", "true");
-        assertThat(server.post(at, wanted).body()).contains("is a house voice now");
+        assertThat(server.post(at, wanted).body()).contains("is saved as a house voice");
     }
 
     @Test

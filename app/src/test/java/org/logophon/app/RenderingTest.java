@@ -105,7 +105,7 @@ class RenderingTest extends ApplicationTest {
                 server.project("Unfit", "Good words.\n\n***\n\nKEEPER: No voice here.\n\nNARRATOR: More good words.");
         renderAll(project);
         awaitReady(project, 2);
-        assertThat(server.get(project + "/direct").body()).contains("2 cues to look at");
+        assertThat(server.get(project + "/direct").body()).contains("2 cues to check");
         String stars = server.cues(project).get(1).get("id").asString();
         assertThat(server.post(project + "/cues/" + stars + "/render", Map.of()).body())
                 .contains("no letter and no digit");
@@ -129,7 +129,7 @@ class RenderingTest extends ApplicationTest {
         renderAll(project);
         assertThat(server.post(project + "/render/pause", Map.of("step", "DIRECT"))
                         .body())
-                .contains("paused", "Go on", "/render/go-on")
+                .contains("paused", "Resume", "/render/go-on")
                 .doesNotContain(" left");
         Server.await(
                 "what was under way is done",

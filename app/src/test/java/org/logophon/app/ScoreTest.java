@@ -82,7 +82,7 @@ class ScoreTest extends ApplicationTest {
         server.post(project + "/marks/redo", Map.of());
         assertThat(server.json(cue + "/marks").get("marks").get(0).get("value").asString())
                 .isEqualTo("reduced");
-        assertThat(server.post(project + "/marks/redo", Map.of()).body()).contains("nothing to do again");
+        assertThat(server.post(project + "/marks/redo", Map.of()).body()).contains("nothing to redo");
     }
 
     @Test

@@ -166,7 +166,7 @@ class ScriptTest extends ApplicationTest {
         assertThat(last.get("redo").asBoolean()).isFalse();
         assertThat(server.post(project + "/script/redo", Map.of("version", Integer.toString(version(project))))
                         .body())
-                .contains("nothing to do again");
+                .contains("nothing to redo");
     }
 
     @Test

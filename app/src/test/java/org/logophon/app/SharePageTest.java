@@ -75,9 +75,9 @@ class SharePageTest extends BrowserTest {
             theirs.locator("#note").click();
             theirs.locator("#remark").fill("Slower here.");
             theirs.locator("#remark").press("Enter");
-            assertThat(theirs.locator(".hint")).containsText("Say who you are first", SOON);
+            assertThat(theirs.locator(".hint")).containsText("Type your name first", SOON);
             theirs.locator("#name").fill("Ffion");
-            theirs.getByText("Note it").click();
+            theirs.getByText("Save note").click();
             assertThat(cues.nth(1).locator(".sharednotes")).containsText("Slower here.", SOON);
             assertThat(page.locator("#filters [data-filter=noted] .count"))
                     .hasText("1", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
@@ -92,7 +92,7 @@ class SharePageTest extends BrowserTest {
                             url.startsWith(address() + "/s/") || url.matches(".*/(css|js|webjars|fonts|mark\\.svg).*"));
             page.getByText("Share…").click();
             page.getByText("Revoke").click();
-            assertThat(theirs.locator("#nothing")).containsText("This link was taken back", SOON);
+            assertThat(theirs.locator("#nothing")).containsText("This link was revoked", SOON);
             assertThat(cues).hasCount(0);
         }
     }
@@ -106,7 +106,7 @@ class SharePageTest extends BrowserTest {
         page.navigate(address() + "/feed");
         page.locator("#feed-title").fill("Lantern stories");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#feed-told")).containsText("Copy its address now", SOON);
+        assertThat(page.locator("#feed-told")).containsText("Copy its URL now", SOON);
         assertThat(page.locator("#feed-address").inputValue()).contains("/f/").endsWith("/programmes.xml");
         accessible();
         page.navigate(address() + project + "/deliver");

@@ -154,7 +154,7 @@ class ShareTest extends ApplicationTest {
         String again = whole.replace(
                 heard.get("cues").get(1).get("take").asString(),
                 now.get("cues").get(1).get("take").asString());
-        assertThat(json(link + "/approval", again).body()).contains("All of it is approved.");
+        assertThat(json(link + "/approval", again).body()).contains("All cues approved.");
         assertThat(json(link + "/approval", again).statusCode()).as("twice").isEqualTo(200);
         assertThat(server.cues(project).get(1).get("review").asString()).isEqualTo("approved");
     }
@@ -204,13 +204,13 @@ class ShareTest extends ApplicationTest {
         assertThat(server.post(project + "/shares", Map.of("until", "soon")).statusCode())
                 .isEqualTo(400);
         String ends = link(project, Map.of("until", LocalDate.now().toString(), "name", "for today"));
-        String back = link(project, Map.of("name", "taken back"));
+        String back = link(project, Map.of("name", "revoked"));
         JsonNode cue = programme(ends).get("cues").get(0);
         jdbc.update(
                 "update share set until = now() - interval '1 second' where name = 'for today' and project_id = ?::uuid",
                 project.replace("/projects/", ""));
         for (JsonNode line : server.json(project + "/shares")) {
-            if (line.get("name").asString().equals("taken back")) {
+            if (line.get("name").asString().equals("revoked")) {
                 server.post(project + "/shares/" + line.get("id").asString() + "/take-back", Map.of());
                 assertThat(server.post(project + "/shares/" + line.get("id").asString() + "/take-back", Map.of())
                                 .statusCode())
@@ -221,7 +221,7 @@ class ShareTest extends ApplicationTest {
         assertThat(server.json(project + "/shares").toString()).contains("\"ended\"", "\"taken back\"");
         for (String link : new String[] {ends, back}) {
             assertThat(server.get(link).statusCode()).isEqualTo(410);
-            assertThat(server.get(link).body()).contains("Ask who sent it").doesNotContain("To the shelf");
+            assertThat(server.get(link).body()).contains("Ask whoever sent it").doesNotContain("Back to the shelf");
             assertThat(server.get(link + "/programme").statusCode()).isEqualTo(410);
             assertThat(server.get(link + "/takes/" + cue.get("take").asString() + "/x.wav")
                             .statusCode())
@@ -232,7 +232,7 @@ class ShareTest extends ApplicationTest {
         String left = link(project, Map.of());
         server.post(project + "/delete", Map.of());
         assertThat(server.get(left).statusCode()).as("with its project").isEqualTo(410);
-        assertThat(server.get(left).body()).doesNotContain("To the shelf", "restore");
+        assertThat(server.get(left).body()).doesNotContain("Back to the shelf", "restore");
         server.post(project + "/restore", Map.of());
         assertThat(server.get(left).statusCode()).isEqualTo(200);
         assertThat(server.get("/s/nothing-is-here").statusCode()).isEqualTo(404);

@@ -228,7 +228,7 @@ class VoicesInACueTest extends ApplicationTest {
         assertThat(marks(cue)).isEmpty();
         assertThat(mark(cue, "Dry, it weighs 2.4 t, or £40 a day.", "Dry", "reading", "ipa")
                         .body())
-                .contains("How it is said is missing");
+                .contains("The pronunciation is missing");
     }
 
     @Test
@@ -236,7 +236,7 @@ class VoicesInACueTest extends ApplicationTest {
         String project = project("In Hertz");
         String cue = cue(project, 0);
         assertThat(mark(cue, LINE, QUOTE, "pitch", "180 Hz").body())
-                .contains("render the cue as it is, then ask for 180 Hz");
+                .contains("Render the cue first, then ask for 180 Hz");
         render(project);
         mark(cue, LINE, QUOTE, "pitch", "230 Hz");
         render(project);

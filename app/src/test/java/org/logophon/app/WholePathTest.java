@@ -81,9 +81,9 @@ class WholePathTest extends BrowserTest {
     private void deliver() throws Exception {
         open("Deliver");
         assertThat(page.locator("#names").getByText(".wav")).hasCount(3);
-        page.getByLabel("Names of the clips").fill("{number}_{role}");
+        page.getByLabel("File names").fill("{number}_{role}");
         assertThat(page.locator("#names").getByText(".wav").nth(1)).hasText("020_Keeper.wav");
-        page.getByText("Build the package").click();
+        page.getByText("Build package").click();
         Locator link = page.locator(".past a").first();
         assertThat(link).isVisible();
         accessible();

@@ -58,7 +58,7 @@ class WorkspaceTest extends PeopleApplication {
                 .isEqualTo(200);
         assertThat(editor.get(project + "/listen").statusCode()).isEqualTo(404);
         assertThat(editor.get("/").statusCode()).as("in no workspace any more").isEqualTo(403);
-        assertThat(editor.get("/me").body()).contains("You are in none.");
+        assertThat(editor.get("/me").body()).contains("You belong to no workspace yet.");
         assertThat(owner.post(workspace + "/people/members/" + id + "/remove", Map.of())
                         .statusCode())
                 .as("twice")

@@ -31,32 +31,32 @@ class WritePageTest extends BrowserTest {
     void timeIsHeldAgainstTheTarget() {
         pastedProject("Target", "Many words of narration that run on and on. ".repeat(20));
         page.locator("#tab-counts").click();
-        page.getByLabel("Shall run").fill("0:20");
+        page.getByLabel("Target length").fill("0:20");
         page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
                 .click();
         assertThat(page.locator("#total-against"))
                 .hasText(Pattern.compile("of 00:20: too long by (\\d+ s|\\d\\d:\\d\\d), about \\d+ words"));
         page.locator("#tab-counts").click();
-        page.getByLabel("Shall run").fill("9:59");
+        page.getByLabel("Target length").fill("9:59");
         // the script is saved meanwhile, and its counts come anew: not under the hand
         page.clock().install();
         page.evaluate("document.dispatchEvent(new CustomEvent('logophon:saved'))");
         page.clock().runFor(5_000);
         page.clock().resume();
-        assertThat(page.getByLabel("Shall run")).hasValue("9:59");
-        page.getByLabel("Shall run").fill("00:20");
+        assertThat(page.getByLabel("Target length")).hasValue("9:59");
+        page.getByLabel("Target length").fill("00:20");
         page.locator("#tab-counts").focus();
         // they were asked for before a hand was there, and come when it is
         AtomicReference<Route> held = new AtomicReference<>();
         page.route("**/counts", held::set);
         page.evaluate("document.dispatchEvent(new CustomEvent('logophon:saved'))");
         page.waitForCondition(() -> held.get() != null);
-        page.getByLabel("Shall run").fill("9:58");
+        page.getByLabel("Target length").fill("9:58");
         page.locator("#tab-counts").focus();
         page.waitForResponse("**/counts", () -> held.get().resume()).finished();
-        assertThat(page.getByLabel("Shall run")).hasValue("9:58");
+        assertThat(page.getByLabel("Target length")).hasValue("9:58");
         page.unroute("**/counts");
-        page.getByLabel("Shall run").fill("10:00");
+        page.getByLabel("Target length").fill("10:00");
         page.getByText("Set", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
                 .click();
         assertThat(page.locator("#total-against")).containsText("to spare");

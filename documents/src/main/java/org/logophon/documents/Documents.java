@@ -49,8 +49,8 @@ public final class Documents {
             throw new DocumentUnusable(fileName + " is empty. Give a file with words in it.");
         }
         if (bytes.length > MOST_BYTES) {
-            throw new DocumentUnusable(fileName + " is over " + (MOST_BYTES >> 20)
-                    + " MB, which no script is. Take the pictures out, or save it as text.");
+            throw new DocumentUnusable(
+                    fileName + " is over " + (MOST_BYTES >> 20) + " MB. Remove the pictures, or save it as text.");
         }
         if (bytes.length > MOST_TEXT_BYTES && !packed(bytes) && !start(bytes).startsWith("<")) {
             throw tooLong(fileName);

@@ -120,7 +120,7 @@ public final class NarrateCommand implements Callable<Integer> {
     @Mixin
     private DeliverOptions delivery;
 
-    @Option(names = "--allow-charges", description = "Let hired voices be paid; without it they are refused.")
+    @Option(names = "--allow-charges", description = "Allow charges for hired voices; without it they are refused.")
     private boolean allowCharges;
 
     @Option(

@@ -37,22 +37,22 @@ public final class CleanCommand implements Callable<Integer> {
     @Option(
             names = "--noise",
             defaultValue = "12",
-            description = "Room noise down, in dB (${DEFAULT-VALUE}; 0 for not).")
+            description = "Reduce room noise by, in dB (${DEFAULT-VALUE}; 0 for not).")
     private double noise;
 
-    @Option(names = "--hum", defaultValue = "0", description = "Mains hum out: 50 or 60 Hz.")
+    @Option(names = "--hum", defaultValue = "0", description = "Remove mains hum at 50 or 60 Hz.")
     private int hum;
 
-    @Option(names = "--rumble", description = "What is under the voice out.")
+    @Option(names = "--rumble", description = "Remove rumble below the voice.")
     private boolean rumble;
 
     @Option(names = "--clicks", description = "Clicks out.")
     private boolean clicks;
 
-    @Option(names = "--clipped", description = "Clipping mended.")
+    @Option(names = "--clipped", description = "Repair clipping.")
     private boolean clipped;
 
-    @Option(names = "--gaps", defaultValue = "0", description = "Longer gaps are made so long, in seconds.")
+    @Option(names = "--gaps", defaultValue = "0", description = "Shorten longer pauses to, in seconds.")
     private double gaps;
 
     @Option(names = "--json", description = "Print one JSON object: figures before and after.")

@@ -41,7 +41,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Lets another voice say a recording, in its timing and melody. */
 @Command(
         name = "recast",
-        description = "Lets another voice say a recording's words, in its timing and melody.",
+        description = "Re-voices a recording: another voice, the same timing and melody.",
         mixinStandardHelpOptions = true)
 public final class RecastCommand implements Callable<Integer> {
 

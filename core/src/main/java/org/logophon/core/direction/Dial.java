@@ -18,7 +18,7 @@ public enum Dial {
     /** SSML 1.1, break time. */
     PAUSE("A pause", 0, 10_000, 10, 0, "ms"),
     /** How much of an effect is heard. */
-    EFFECT("The mix of an effect", 0, 100, 1, 70, "%"),
+    EFFECT("The amount of an effect", 0, 100, 1, 70, "%"),
     STYLE("The strength of a style", 0, 100, 1, 100, "%"),
     /** Formants moved while the pitch stays. Beyond it a voice sounds made. Ours. */
     TIMBRE("Timbre", -3, 3, 0.1, 0, "semitones"),

@@ -30,7 +30,7 @@ public final class TranslationService {
                 new OutsideService.Words(
                         "The service of translation",
                         "LOGOPHON_TRANSLATION_KEY",
-                        "The translation can't be paid.%s Wait for the next month, or bring in texts of your own.",
+                        "The translation can't be paid.%s Wait for the next month, or import your own texts.",
                         "this text"));
     }
 

@@ -61,7 +61,8 @@ public record OwnEnginesFile(List<OwnEngine> engines, List<String> wrong) {
     public static OwnEnginesFile read(Path file) {
         try {
             if (Files.size(file) > MOST_BYTES) {
-                return new OwnEnginesFile(List.of(), List.of("It is larger than 1 MB, which no list of engines is."));
+                return new OwnEnginesFile(
+                        List.of(), List.of("It is larger than 1 MB, too large for a list of engines."));
             }
             return parse(Files.readString(file, StandardCharsets.UTF_8));
         } catch (CharacterCodingException notText) {

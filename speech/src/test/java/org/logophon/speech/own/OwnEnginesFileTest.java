@@ -131,7 +131,7 @@ class OwnEnginesFileTest {
         }
         Path large = Files.writeString(folder.resolve("large.yaml"), "#".repeat(2_000_000));
         assertThat(OwnEnginesFile.read(large).wrong())
-                .containsExactly("It is larger than 1 MB, which no list of engines is.");
+                .containsExactly("It is larger than 1 MB, too large for a list of engines.");
         assertThat(OwnEnginesFile.read(folder.resolve("none.yaml")).wrong())
                 .singleElement()
                 .asString()

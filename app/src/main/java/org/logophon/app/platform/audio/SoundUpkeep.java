@@ -34,11 +34,7 @@ public class SoundUpkeep implements Upkeep {
         return jdbc.sql(
                         "select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes from sound s where not ("
                                 + REFERRED + ")")
-                .query((row, at) -> new Held(
-                        "Sounds that nothing uses",
-                        "Go after 7 days in which nothing has used them.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                .query(Held.counted("Unused sounds", "Deleted after 7 days without use."))
                 .list();
     }
 

@@ -36,7 +36,7 @@ class FirstOwner {
                 ? "http://localhost:" + server.getWebServer().getPort()
                 : settings.publicAddress().replaceAll("/+$", "");
         LOG.info(
-                "Whoever shall own this Logophon opens this link, once, within seven days: {}/join/{}",
+                "To become the owner of this server, open this link within seven days; it works once: {}/join/{}",
                 base,
                 invitations.makeOwner());
     }

@@ -19,7 +19,7 @@ class Invitations {
 
     private static final Duration OPEN = Duration.ofDays(7);
     private static final int MOST_OPEN = 100;
-    private static final String ENDED = "This link was used, taken back, or has ended. Ask for another one.";
+    private static final String ENDED = "This link was used or revoked, or has expired. Ask for a new one.";
 
     private final InvitationRepository table;
     private final MemberRepository members;
@@ -37,7 +37,7 @@ class Invitations {
     @Transactional
     public String make(UUID workspace, MemberRole role) {
         if (open(workspace).size() >= MOST_OPEN) {
-            throw new Refused(MOST_OPEN + " invitations are open. Take back those that nobody needs.");
+            throw new Refused(MOST_OPEN + " invitations are open. Revoke those that nobody needs.");
         }
         return add(workspace, role, null);
     }
@@ -53,7 +53,7 @@ class Invitations {
     @Transactional
     public String makeForPhrase(UUID workspace, UUID person) {
         MemberRole role = members.role(person, workspace)
-                .orElseThrow(() -> new NotFound("They aren't in this workspace any more. Reload the page."));
+                .orElseThrow(() -> new NotFound("This person is no longer in the workspace. Reload the page."));
         return add(workspace, role, person);
     }
 
@@ -74,7 +74,7 @@ class Invitations {
     /** @throws NotFound for one of another workspace */
     void takeBack(UUID workspace, UUID invitation) {
         if (open(workspace).stream().noneMatch(open -> open.id().equals(invitation))) {
-            throw new NotFound("This invitation was used or taken back meanwhile. Reload the page.");
+            throw new NotFound("This invitation was used or revoked meanwhile. Reload the page.");
         }
         table.end(invitation, clock.instant());
     }

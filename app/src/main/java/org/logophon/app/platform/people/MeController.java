@@ -49,7 +49,7 @@ class MeController {
         signIn.change(me.id(), now, phrase);
         sessions.endAll(me.id());
         sessions.begin(request, me);
-        return new SentenceAnswer("Your pass phrase is changed. Everywhere else you are signed out.");
+        return new SentenceAnswer("Pass phrase changed. You are signed out everywhere else.");
     }
 
     @NeedsNoRoom

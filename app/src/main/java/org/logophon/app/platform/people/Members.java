@@ -60,7 +60,7 @@ class Members {
 
     private void require(UUID workspace, UUID person) {
         if (table.role(person, workspace).isEmpty()) {
-            throw new NotFound("They aren't in this workspace any more. Reload the page.");
+            throw new NotFound("This person is no longer in the workspace. Reload the page.");
         }
     }
 

@@ -39,7 +39,7 @@ class PeopleController {
 
     static NotFound off() {
         return new NotFound(
-                "Logophon has no people here: whoever uses this machine is its owner. The settings can switch them on.");
+                "Accounts are switched off here: whoever uses this machine is the owner. The settings can switch them on.");
     }
 
     @ModelAttribute
@@ -99,7 +99,7 @@ class PeopleController {
     @ResponseBody
     SentenceAnswer rename(@RequestParam(defaultValue = "") String name) {
         members.rename(visits.workspace(), name);
-        return new SentenceAnswer("It is called that now.");
+        return new SentenceAnswer("Renamed.");
     }
 
     @DoneOnce
@@ -109,14 +109,14 @@ class PeopleController {
         MemberRole as = MemberRole.named(role);
         return new Made(
                 "/join/" + invitations.make(visits.workspace(), as),
-                "Send this link to whom you mean: it makes one person " + as.one() + ", once, within seven days.");
+                "Send this link to one person. It makes them " + as.one() + ", once, within seven days.");
     }
 
     @PostMapping("/invitations/{invitation}/take-back")
     @ResponseBody
     SentenceAnswer takeBack(@PathVariable UUID invitation) {
         invitations.takeBack(visits.workspace(), invitation);
-        return new SentenceAnswer("The invitation is taken back.");
+        return new SentenceAnswer("Invitation revoked.");
     }
 
     @PostMapping("/members/{person}")
@@ -131,7 +131,7 @@ class PeopleController {
     @ResponseBody
     SentenceAnswer remove(@PathVariable UUID person) {
         members.remove(visits.workspace(), person);
-        return new SentenceAnswer("They are out of the workspace, at once.");
+        return new SentenceAnswer("Removed from the workspace.");
     }
 
     @DoneOnce
@@ -140,7 +140,7 @@ class PeopleController {
     Made phrase(@PathVariable UUID person) {
         return new Made(
                 "/join/" + invitations.makeForPhrase(visits.workspace(), person),
-                "Send this link to them alone: by it they choose a new pass phrase, once, within seven days.");
+                "Send this link to them alone. With it they choose a new pass phrase, once, within seven days.");
     }
 
     @PostMapping("/leave")

@@ -23,7 +23,7 @@ class SignIn {
 
     private static final Duration TRIES_KEPT = Duration.ofDays(1);
     /** Looked at for names that nobody has, so that they take as long. */
-    private static final String NOBODY = PassPhrase.kept("there is nobody of this name", SHORTEST);
+    private static final String NOBODY = PassPhrase.kept("no account has this name", SHORTEST);
 
     private final PersonRepository people;
     private final Clock clock;
@@ -46,13 +46,13 @@ class SignIn {
         // counted before it is looked at: many at once are as many tries
         int wrong = tries.wrong() + 1;
         if (!people.tried(counted, tries.wrong(), wrong, PassPhrase.waitAfter(wrong, now), now)) {
-            throw new TooOften("Somebody else tries this very moment. Try again.");
+            throw new TooOften("Someone else is trying right now. Try again.");
         }
         Optional<PersonRepository.Kept> kept = people.named(StorableText.of(name));
         boolean right = PassPhrase.matches(
                 phrase, kept.map(PersonRepository.Kept::phrase).orElse(NOBODY));
         if (kept.isEmpty() || !right) {
-            throw new Forbidden("That isn't a name with its pass phrase.");
+            throw new Forbidden("Name or pass phrase is wrong.");
         }
         people.forgive(counted);
         return kept.get().person();
@@ -62,7 +62,7 @@ class SignIn {
     Person make(String name, String phrase) {
         String called = PersonName.checked("A name", name);
         return people.add(called, PassPhrase.kept(phrase, SHORTEST), clock.instant())
-                .orElseThrow(() -> new Refused("Somebody here is called " + called + ". Choose another name."));
+                .orElseThrow(() -> new Refused("The name is taken: " + called + ". Choose another name."));
     }
 
     /** @throws Forbidden when the one that they have isn't the one that is given */

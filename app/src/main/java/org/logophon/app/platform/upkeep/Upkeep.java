@@ -2,6 +2,7 @@ package org.logophon.app.platform.upkeep;
 
 import java.time.Instant;
 import java.util.List;
+import org.springframework.jdbc.core.RowMapper;
 
 /** A part of the store that knows what it holds, and takes away what nobody needs. */
 public interface Upkeep {
@@ -24,7 +25,13 @@ public interface Upkeep {
      * @param rule  when it goes, as a sentence
      * @param bytes near enough
      */
-    record Held(String what, String rule, long things, long bytes) {}
+    record Held(String what, String rule, long things, long bytes) {
+
+        /** Of a row with {@code things} and {@code bytes}. */
+        public static RowMapper<Held> counted(String what, String rule) {
+            return (row, at) -> new Held(what, rule, row.getLong("things"), row.getLong("bytes"));
+        }
+    }
 
     /** @param what for people, as "auditions" */
     record Removed(String what, long things, long bytes) {}

@@ -49,17 +49,15 @@ import tools.jackson.core.JacksonException;
 @ControllerAdvice
 class Errors {
 
-    private static final String MALFORMED =
-            "This request is not written as it should be. Reload the page and try again.";
+    private static final String MALFORMED = "This request is malformed. Reload the page and try again.";
 
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
 
     private final String tooLarge;
 
     Errors(@Value("${spring.servlet.multipart.max-request-size}") DataSize inAll) {
-        tooLarge =
-                "This is over %d MB a file or %d MB in all, which no script is. Take the pictures out, or save it as text."
-                        .formatted(Documents.MOST_BYTES >> 20, inAll.toMegabytes());
+        tooLarge = "This is over %d MB a file or %d MB in all. Remove the pictures, or save it as text."
+                .formatted(Documents.MOST_BYTES >> 20, inAll.toMegabytes());
     }
 
     @ExceptionHandler(NotFound.class)
@@ -154,7 +152,7 @@ class Errors {
             case NOT_FOUND -> noPage(request);
             case METHOD_NOT_ALLOWED -> answer(status, "This address doesn't take that kind of request.", request);
             case NOT_ACCEPTABLE, UNSUPPORTED_MEDIA_TYPE ->
-                answer(status, "This address gives and takes other kinds of content. Reload the page.", request);
+                answer(status, "This address takes other kinds of content. Reload the page.", request);
             case CONTENT_TOO_LARGE -> answer(status, tooLarge, request);
             default -> answer(status, MALFORMED, request);
         };

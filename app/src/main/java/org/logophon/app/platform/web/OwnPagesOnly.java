@@ -30,7 +30,7 @@ final class OwnPagesOnly extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        answers.refuse(request, response, "This was asked by a page that isn't Logophon's, and nothing was done.");
+        answers.refuse(request, response, "This request came from another site, and nothing was done.");
     }
 
     private static boolean own(HttpServletRequest request) {

@@ -31,10 +31,10 @@ public final class PassPhrase {
      */
     public static String kept(String phrase, int shortest) {
         if (phrase.strip().length() < shortest) {
-            throw new Refused("A pass phrase has " + shortest + " characters and more. Some words are best.");
+            throw new Refused("A pass phrase has " + shortest + " characters or more. Several words are best.");
         }
         if (phrase.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
-            throw new Refused("This pass phrase is longer than is looked at. Make it shorter.");
+            throw new Refused("This pass phrase is too long. Shorten it.");
         }
         return BCRYPT.encode(phrase);
     }
@@ -47,7 +47,7 @@ public final class PassPhrase {
     public static void mayTry(Instant waitUntil, Instant now) {
         if (waitUntil != null && now.isBefore(waitUntil)) {
             long seconds = Math.max(1, Duration.between(now, waitUntil).toSeconds() + 1);
-            throw new TooOften("That was wrong too often. Try again in "
+            throw new TooOften("Too many wrong tries. Try again in "
                     + (seconds < 90 ? seconds + " seconds." : (seconds + 59) / 60 + " minutes."));
         }
     }

@@ -22,9 +22,9 @@ class Security {
             "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src 'self' data:; media-src 'self' blob:; object-src 'none'; base-uri 'self'; "
                     + "form-action 'self'; frame-ancestors 'none'";
     private static final String TOKEN_MISSING =
-            "This page and Logophon have lost touch, and nothing was done. Reload the page; what was saved is safe.";
+            "This page’s session has expired, and nothing was done. Reload the page; what was saved is safe.";
     private static final String ELSEWHERE =
-            "What programs watch isn't told here. Set LOGOPHON_MANAGEMENT to a port of its own for them.";
+            "Monitoring isn't served here. Set LOGOPHON_MANAGEMENT to a port of its own.";
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     @Bean

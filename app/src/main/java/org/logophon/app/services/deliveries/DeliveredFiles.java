@@ -7,7 +7,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.logophon.core.delivery.Manifest;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -66,18 +65,14 @@ public class DeliveredFiles {
     }
 
     public void copyTo(String sha256, OutputStream out) throws IOException {
-        for (int position = 0; ; position++) {
-            Optional<byte[]> part = jdbc.sql(
-                            "select content from delivered_content where sha256 = :sha and position = :position")
-                    .param("sha", sha256)
-                    .param("position", position)
-                    .query(byte[].class)
-                    .optional();
-            if (part.isEmpty()) {
-                return;
-            }
-            out.write(part.get());
-        }
+        StoredParts.copy(
+                position -> jdbc.sql(
+                                "select content from delivered_content where sha256 = :sha and position = :position")
+                        .param("sha", sha256)
+                        .param("position", position)
+                        .query(byte[].class)
+                        .optional(),
+                out);
     }
 
     /** A stretch of it. @param to after the last byte */

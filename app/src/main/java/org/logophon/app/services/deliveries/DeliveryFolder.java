@@ -80,8 +80,7 @@ public class DeliveryFolder {
 
     private Path folder(UUID project) {
         if (!offered()) {
-            throw new Refused(
-                    "The settings name no folder for deliveries. Set LOGOPHON_DELIVERY_FOLDER, and start Logophon again.");
+            throw new Refused("No folder for deliveries is set. Set LOGOPHON_DELIVERY_FOLDER, and restart Logophon.");
         }
         String wished = Slug.of(projects.require(project).name()) + "-"
                 + project.toString().substring(0, ID_CHARACTERS);

@@ -107,18 +107,14 @@ public class DeliveryRepository {
 
     /** The package of a delivery from before files were kept one by one. */
     void copyTo(UUID id, OutputStream out) throws IOException {
-        for (int position = 0; ; position++) {
-            Optional<byte[]> part = jdbc.sql(
-                            "select content from delivery_part where delivery_id = :id and position = :position")
-                    .param("id", id)
-                    .param("position", position)
-                    .query(byte[].class)
-                    .optional();
-            if (part.isEmpty()) {
-                return;
-            }
-            out.write(part.get());
-        }
+        StoredParts.copy(
+                position -> jdbc.sql(
+                                "select content from delivery_part where delivery_id = :id and position = :position")
+                        .param("id", id)
+                        .param("position", position)
+                        .query(byte[].class)
+                        .optional(),
+                out);
     }
 
     private OffsetDateTime now() {

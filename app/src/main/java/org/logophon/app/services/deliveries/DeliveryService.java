@@ -66,7 +66,7 @@ public class DeliveryService {
         table.freezeNumbers(id);
         ProjectView view = projects.view(id);
         if (choice.parts().isEmpty()) {
-            throw new Refused("Choose what goes in.");
+            throw new Refused("Choose at least one part.");
         }
         if (ClipNames.names(view, namePattern, choice.sound().kind().extension())
                 .isEmpty()) {

@@ -35,8 +35,7 @@ class DeliveryUpkeep implements Upkeep {
     public List<Held> held() {
         return jdbc.sql(
                         "select count(*) as things, coalesce(sum(bytes), 0) as bytes from delivery where state = 'ready'")
-                .query((row, at) ->
-                        new Held("Deliveries", "Stay with their project.", row.getLong("things"), row.getLong("bytes")))
+                .query(Held.counted("Deliveries", "Kept with their project."))
                 .list();
     }
 }

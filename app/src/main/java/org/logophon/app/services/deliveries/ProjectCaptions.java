@@ -105,14 +105,14 @@ public class ProjectCaptions {
                 .orElseThrow(() -> new NotFound("This cue isn't here any more, or has no take. Reload the page."));
         String text = shown == null ? "" : shown.strip().replaceAll("\\s+", " ");
         if (text.isEmpty()) {
-            throw new Refused("A caption can't be empty. Write what readers shall see, or take what is spoken.");
+            throw new Refused("A caption can't be empty. Type its text, or use the spoken words.");
         }
         String problem = ScriptCue.problem(text);
         if (problem != null) {
             throw new Refused(problem);
         }
         if (text.chars().noneMatch(Character::isLetterOrDigit)) {
-            throw new Refused("A caption needs a word. Write what readers shall see, or take what is spoken.");
+            throw new Refused("A caption needs a word. Type its text, or use the spoken words.");
         }
         if (text.equals(now.spoken().strip().replaceAll("\\s+", " "))) {
             corrections.remove(cue);

@@ -19,11 +19,7 @@ class PaidUpkeep implements Upkeep {
     public List<Held> held() {
         return jdbc.sql("""
                 select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from paid_speech p join sound w on w.id = p.sound_id""")
-                .query((row, at) -> new Held(
-                        "Answers of hired voices",
-                        "Stay: they were paid for.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                .query(Held.counted("Answers of hired voices", "Kept: they were paid for."))
                 .list();
     }
 }

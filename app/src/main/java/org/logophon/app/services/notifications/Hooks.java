@@ -193,10 +193,10 @@ class Hooks {
             // of what it says only the status counts: nothing more is read
             int status = http.executeOpen(null, request, null).getCode();
             if (status < OK || status >= REDIRECTS) {
-                throw new NotTaken("It answers with status " + status + ".");
+                throw new NotTaken("It answered with status " + status + ".");
             }
         } catch (IOException gone) {
-            throw new NotTaken("It doesn't answer.");
+            throw new NotTaken("It didn't answer.");
         } finally {
             end.cancel(false);
             request.cancel();

@@ -53,9 +53,8 @@ class Notifications {
             return;
         }
         String done = over.done() == 1 ? "1 cue is rendered" : over.done() + " cues are rendered";
-        String failed = over.failed() == 0
-                ? ""
-                : over.failed() == 1 ? "; 1 needs a look" : "; " + over.failed() + " need a look";
+        String failed =
+                over.failed() == 0 ? "" : over.failed() == 1 ? "; 1 to check" : "; " + over.failed() + " to check";
         tell(
                 over.project(),
                 Tiding.Kind.RENDERS,

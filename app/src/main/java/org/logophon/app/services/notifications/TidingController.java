@@ -83,7 +83,7 @@ class TidingController {
         return new SentenceAnswer(
                 secret.isEmpty() || secret.equals(now.secret())
                         ? "Kept."
-                        : "Kept. The secret that signs what is sent there: " + secret);
+                        : "Saved. Signing secret of the webhook: " + secret);
     }
 
     private UUID me() {

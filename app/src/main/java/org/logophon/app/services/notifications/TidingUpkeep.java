@@ -26,6 +26,6 @@ class TidingUpkeep implements Upkeep {
     @Override
     public List<Removed> remove(Instant now) {
         int gone = table.forget(now.minus(KEPT));
-        return gone == 0 ? List.of() : List.of(new Removed("things that were told", gone, 0));
+        return gone == 0 ? List.of() : List.of(new Removed("notifications", gone, 0));
     }
 }

@@ -36,7 +36,7 @@ public record DirectionForm(
                 TypedNumber.read("Loudness", loudness),
                 seconds == null ? null : (int) Math.round(seconds * 100) * 10,
                 Effect.named(effect),
-                whole(TypedNumber.read("The mix of an effect", mix)),
+                whole(TypedNumber.read("The amount of an effect", mix)),
                 style == null || style.isBlank() ? null : style.equals(PLAIN) ? "" : style.strip(),
                 whole(TypedNumber.read("The strength of a style", strength)));
     }

@@ -78,14 +78,14 @@ public class ProjectPage {
         path.add(new PathStep(
                 Step.CAST,
                 cues == 0
-                        ? "nobody speaks yet"
+                        ? "no roles yet"
                         : silent > 0 ? count(silent, "role") + " without a voice" : count(roles, "role"),
                 silent > 0,
                 cues > 0 && silent == 0,
                 current == Step.CAST));
         boolean direct = toRender > 0 || unfit > 0;
         String fact = unfit > 0
-                ? count(unfit, "cue") + " to look at"
+                ? count(unfit, "cue") + " to check"
                 : toRender > 0
                         ? count(toRender, "cue") + " to render"
                         : cues == 0
@@ -115,7 +115,7 @@ public class ProjectPage {
                         ? count(changed, "cue") + " changed"
                         : approved > 0
                                 ? approved + " of " + cues + " approved"
-                                : cues == 0 ? "nothing to hear yet" : "hear it through";
+                                : cues == 0 ? "nothing to hear yet" : "not heard yet";
         return new PathStep(Step.LISTEN, fact, noted > 0 || changed > 0, done, current == Step.LISTEN);
     }
 

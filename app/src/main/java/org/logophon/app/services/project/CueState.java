@@ -9,7 +9,7 @@ public enum CueState {
     CHANGED("changed"),
     NEW("not rendered"),
     RENDERING("rendering"),
-    PROBLEM("needs a look");
+    PROBLEM("to check");
 
     private final String label;
 

@@ -135,9 +135,7 @@ class ProjectContents {
                 : Marks.NONE;
         String unspeakable = ScriptCue.problem(cue.text());
         if (voice == null) {
-            String problem = unspeakable != null
-                    ? unspeakable
-                    : cue.role() + " has no voice yet. Choose one in the panel beside the score.";
+            String problem = unspeakable != null ? unspeakable : cue.role() + " has no voice yet. Choose one on Cast.";
             return new CueContent(
                     cue, role, null, direction, own, null, null, problem, reference(project, cue, null, unspeakable));
         }

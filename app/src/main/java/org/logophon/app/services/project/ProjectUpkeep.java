@@ -28,11 +28,8 @@ public class ProjectUpkeep implements Upkeep {
                 left join cue c on c.project_id = p.id left join take t on t.cue_id = c.id
                 left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
                 where p.deleted_at is not null""")
-                .query((row, at) -> new Held(
-                        "Deleted projects",
-                        "Go 30 days after they were deleted; until then the shelf brings them back.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                .query(Held.counted(
+                        "Deleted projects", "Deleted for good after 30 days; until then the shelf restores them."))
                 .list();
     }
 

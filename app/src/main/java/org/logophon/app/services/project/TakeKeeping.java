@@ -30,8 +30,8 @@ public class TakeKeeping {
 
     /** @throws NotFound with a sentence when there is none of a cue that is in the script */
     public Take require(UUID project, UUID takeId) {
-        Take take = takes.find(takeId)
-                .orElseThrow(() -> new NotFound("This take isn't there any more: it was emptied. Reload the page."));
+        Take take =
+                takes.find(takeId).orElseThrow(() -> new NotFound("This take was deleted for good. Reload the page."));
         projects.cue(project, take.cueId());
         return take;
     }

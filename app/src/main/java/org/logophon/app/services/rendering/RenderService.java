@@ -96,7 +96,7 @@ public class RenderService {
                 .toList();
         if (lively.isEmpty()) {
             throw new Refused(
-                    "No take here would be another one: set the liveliness of a role above 0 % in Direct, or ask for more takes of a cue with M.");
+                    "New takes would sound the same. Set a role’s liveliness above 0 % on Direct, or make new takes of a cue with M.");
         }
         UUID agreement = prices.agree(project, recipes(lively), agreed);
         List<UUID> ids = lively.stream().map(CueView::id).toList();
@@ -145,7 +145,7 @@ public class RenderService {
             throw new Refused(view.problem());
         }
         if (count < 1 || count > MOST_AT_ONCE) {
-            throw new Refused("From 1 to " + MOST_AT_ONCE + " takes can be asked for at once.");
+            throw new Refused("From 1 to " + MOST_AT_ONCE + " takes at once at most.");
         }
         int lively = view.recipe().score().livelyPercent();
         List<Batch.Chance> chances = ThreadLocalRandom.current()

@@ -48,8 +48,8 @@ class SoundController {
             HttpServletResponse response)
             throws IOException {
         Project project = projects.require(id);
-        StoredSpeech speech = speeches.ofRecipe(recipe)
-                .orElseThrow(() -> new NotFound("This line isn't kept any more. Play it again."));
+        StoredSpeech speech =
+                speeches.ofRecipe(recipe).orElseThrow(() -> new NotFound("This line has expired. Play it again."));
         CacheControl caching = CacheControl.maxAge(Duration.ofMinutes(30)).cachePrivate();
         RangedAnswer.write(TakeSound.wav(sound.line(speech.sound(), project.targetLufs())), range, caching, response);
     }

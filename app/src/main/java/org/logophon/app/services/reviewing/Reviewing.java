@@ -68,17 +68,17 @@ public class Reviewing {
         Project owner = projects.require(project);
         CueView cue = projects.cue(project, cueId);
         if (cue.keptTake() == null) {
-            throw new Refused("Cue " + cue.number() + " has no take yet. Render it, hear it, and approve it then.");
+            throw new Refused("Cue " + cue.number() + " has no take yet. Render it and listen, then approve it.");
         }
         if (cue.state() == CueState.RENDERING) {
-            throw new Refused("Cue " + cue.number() + " is being rendered. Approve it when that is done.");
+            throw new Refused("Cue " + cue.number() + " is being rendered. Approve it afterwards.");
         }
         if (cue.state() != CueState.READY) {
             throw new Refused("Cue " + cue.number()
                     + " has changed since its take was made. Render it, or keep this take, and approve it then.");
         }
         if (!sound.equals(ProgrammeReader.address(owner, cue))) {
-            throw new Stale("Cue " + cue.number() + " sounds otherwise since you heard it: hear it again.");
+            throw new Stale("Cue " + cue.number() + " has changed since you heard it. Listen again.");
         }
         approve(project, cueId, cue.heard(owner), here());
         return cue.number();
@@ -183,7 +183,7 @@ public class Reviewing {
     /** Who may only listen changes what they wrote themselves. */
     private void own(UUID note) {
         if (!visits.now().map(Visit::edits).orElse(true) && !notes.writtenBy(note, here())) {
-            throw new Forbidden("This note is somebody else's. Write one of your own beside it.");
+            throw new Forbidden("This note is someone else's. Write your own beside it.");
         }
     }
 
@@ -203,7 +203,7 @@ public class Reviewing {
     private static String checked(String remark) {
         String written = StorableText.of(remark).strip();
         if (written.isEmpty()) {
-            throw new Refused("A note says something: write what you heard, or leave it.");
+            throw new Refused("A note needs text. Type it, or cancel.");
         }
         if (written.length() > Note.LONGEST) {
             throw new Refused(

@@ -9,7 +9,7 @@ import java.util.UUID;
  * @param kept    unchanged
  * @param changed numbers of cues whose words changed
  * @param added   numbers of new ones
- * @param gone    that left the script; they can be put back
+ * @param gone    that left the script; they can be restored
  * @param lost    words whose reading of their own went with them
  */
 public record ScriptChangeReport(

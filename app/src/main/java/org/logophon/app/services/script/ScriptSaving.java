@@ -121,9 +121,9 @@ public class ScriptSaving {
                 versions.line(id, now).orElseThrow(() -> new Refused("There is nothing to undo here."));
         Integer target = back ? line.back() : line.forward();
         if (target == null) {
-            throw new Refused(back ? "There is nothing before this." : "There is nothing to do again.");
+            throw new Refused(back ? "There is no earlier state." : "There is nothing to redo.");
         }
-        State state = versions.findOrBefore(id, target).orElseThrow(() -> new Refused("That state is gone."));
+        State state = versions.findOrBefore(id, target).orElseThrow(() -> new Refused("That state no longer exists."));
         ScriptShape shape = project.shape().with(state.cuts()).with(state.splitting());
         return commit(
                 project,

@@ -28,11 +28,9 @@ class VersionUpkeep implements Upkeep {
     @Override
     public List<Held> held() {
         return jdbc.sql("select count(*) as things, coalesce(sum(length(packed)), 0) as bytes from script_version")
-                .query((row, at) -> new Held(
+                .query(Held.counted(
                         "Versions of scripts",
-                        "All of a day, hourly for a week, daily after; named and delivered ones stay.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                        "All for a day, hourly for a week, then daily; named and delivered ones are kept."))
                 .list();
     }
 

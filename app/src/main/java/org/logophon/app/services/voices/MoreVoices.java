@@ -62,9 +62,9 @@ public class MoreVoices {
         VoiceOffer offer = NativeVoices.offers().stream()
                 .filter(one -> one.language().equals(language) && !launcher.isBlank())
                 .findFirst()
-                .orElseThrow(() -> new Refused("There are no more voices to get for this language."));
+                .orElseThrow(() -> new Refused("There are no more voices for this language."));
         if (!fetching.tryLock()) {
-            throw new Refused("Voices are being fetched already. Wait until they are here.");
+            throw new Refused("A download of voices is running. Wait until it is done.");
         }
         try {
             run(offer);
@@ -76,8 +76,8 @@ public class MoreVoices {
         measuring.start();
         jdbc.execute("select pg_notify('logophon', 'house')");
         return offer.voices() == 1
-                ? "A voice more for " + offer.languageName() + " is here."
-                : offer.voices() + " voices more for " + offer.languageName() + " are here.";
+                ? "1 more voice for " + offer.languageName() + " is here."
+                : offer.voices() + " more voices for " + offer.languageName() + " are here.";
     }
 
     private void run(VoiceOffer offer) {
@@ -97,19 +97,19 @@ public class MoreVoices {
             if (!process.waitFor(MOST_MINUTES, TimeUnit.MINUTES)) {
                 process.descendants().forEach(ProcessHandle::destroy);
                 process.destroy();
-                throw new Refused("Fetching took more than %d minutes and was ended. Try %s on the command line."
+                throw new Refused("The download took more than %d minutes and was stopped. Try %s on the command line."
                         .formatted(MOST_MINUTES, itself));
             }
             if (process.exitValue() != 0) {
                 String words = Files.readString(said).strip().replaceAll("\\s+", " ");
-                throw new Refused("The voices can't be had now; those that are here work as before. It said: "
+                throw new Refused("The voices can't be downloaded now; installed ones work as before. Reason: "
                         + words.substring(Math.max(0, words.length() - MOST_WORDS)));
             }
         } catch (IOException gone) {
-            throw new Refused("The voices can't be fetched from here. Try " + itself + " on the command line.");
+            throw new Refused("The voices can't be downloaded from here. Try " + itself + " on the command line.");
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Refused("Fetching was interrupted.");
+            throw new Refused("The download was interrupted.");
         } finally {
             remove(said);
         }

@@ -105,7 +105,7 @@ class Auditions {
 
     private Recipe recipe(ProjectView view, Role role, Voice voice, UUID cue, String line) {
         if (line.length() > FieldLimits.AUDITION_LINE) {
-            throw new Refused("A line to try voices on has at most %d characters, and this one has %,d."
+            throw new Refused("A sample line has at most %d characters, and this one has %,d."
                     .formatted(FieldLimits.AUDITION_LINE, line.length()));
         }
         String text = line;
@@ -114,7 +114,7 @@ class Auditions {
             CueView chosen = lines(view, role.name()).stream()
                     .filter(c -> cue == null || c.id().equals(cue))
                     .findFirst()
-                    .orElseThrow(() -> new Refused(role.name() + " has no line to try a voice on. Type one."));
+                    .orElseThrow(() -> new Refused(role.name() + " has no line for a sample. Type one."));
             text = chosen.cue().text();
             said = readings.of(view.id()).said(chosen.id(), text, voice.language());
         } else {

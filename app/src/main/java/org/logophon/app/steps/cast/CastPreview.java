@@ -16,7 +16,7 @@ record CastPreview(String role, String voice, int changed, int cues, List<String
     /** As a sentence. */
     String sentence() {
         String what = changed == 0
-                ? "No take becomes old."
+                ? "No take becomes outdated."
                 : (changed == 1
                         ? "1 cue becomes changed; its take stays."
                         : changed + " cues become changed; their takes stay.");

@@ -70,10 +70,10 @@ class CastPreviews {
                         .map(Direction::pitchSemitones)
                         .anyMatch(st -> st != null && st != 0);
         if (pitch && !voice.canDo().contains(Ability.PITCH)) {
-            lacks.add("A whisper has no pitch: the change of pitch that is asked for does nothing.");
+            lacks.add("A whisper has no pitch, so the pitch dial has no effect.");
         }
         if (asked.rangeFactor() != 1 && !voice.canDo().contains(Ability.RANGE)) {
-            lacks.add("A whisper has no melody: the range that is asked for does nothing.");
+            lacks.add("A whisper has no melody, so the range dial has no effect.");
         }
         cues.stream()
                 .map(cue -> cue.direction().style())
@@ -81,8 +81,8 @@ class CastPreviews {
                 .distinct()
                 .forEach(style -> lacks.add(
                         Style.named(style).isPresent()
-                                ? "It has no way of its own to be " + style + ": that is made of pace, pitch and range."
-                                : "It doesn’t know the style “" + style + "”: those words are said in its plain way."));
+                                ? "It has no style of its own for " + style + ": it is made with pace, pitch and range."
+                                : "It doesn’t know the style “" + style + "”: those words are said plainly."));
         if (!voice.canDo().contains(Ability.IPA)) {
             long places = cues.stream()
                     .filter(cue -> readings.said(cue.id(), cue.cue().text(), voice.language()).stream()
@@ -90,7 +90,7 @@ class CastPreviews {
                     .count();
             if (places > 0) {
                 lacks.add(
-                        "It knows no IPA: words read by IPA in %s are said as they are written. Give them a reading in other words."
+                        "It can't read IPA: such readings in %s are ignored. Give those words a reading in other words."
                                 .formatted(places == 1 ? "1 cue" : places + " cues"));
             }
         }
@@ -102,7 +102,7 @@ class CastPreviews {
                 && cues.stream()
                         .anyMatch(
                                 cue -> cue.cue().text().length() > voice.terms().mostCharacters())) {
-            lacks.add("Cues over %,d characters are made in pieces and joined."
+            lacks.add("Cues over %,d characters are rendered in pieces and joined."
                     .formatted(voice.terms().mostCharacters()));
         }
         return lacks;

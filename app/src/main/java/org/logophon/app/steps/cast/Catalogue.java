@@ -78,7 +78,7 @@ class Catalogue {
                         from.noted().getOrDefault(voice.id(), VoiceNote.NONE),
                         from.used().getOrDefault(voice.id(), List.of()),
                         voice.ofTheHouse()
-                                ? voices.find(voice.baseId()).map(Voice::name).orElse("a voice that is gone")
+                                ? voices.find(voice.baseId()).map(Voice::name).orElse("a missing voice")
                                 : null))
                 .toList();
     }

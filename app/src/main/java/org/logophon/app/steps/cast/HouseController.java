@@ -128,7 +128,7 @@ class HouseController {
         if (description.empty()) {
             return new Candidates(
                     List.of(),
-                    "Say who it is: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and where from.");
+                    "Describe the speaker: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and from where.");
         }
         List<Candidate> found = described.closest(description, project.language(), MOST_PROPOSED).stream()
                 .map(proposal -> new Candidate(
@@ -140,6 +140,6 @@ class HouseController {
         String unknown = description.unknown().isEmpty()
                 ? ""
                 : "Not understood: " + String.join(", ", description.unknown()) + ".";
-        return new Candidates(found, found.isEmpty() ? "No voice is like that. " + unknown : unknown);
+        return new Candidates(found, found.isEmpty() ? "No voices match. " + unknown : unknown);
     }
 }

@@ -66,7 +66,7 @@ class NotesController {
                     .formatted(MOST_GROUPS, FieldLimits.VOICE_GROUP));
         }
         if (names.contains(VoiceFilter.SHORTLIST)) {
-            throw new Refused("The shortlist is a list of its own. Give the group another name.");
+            throw new Refused("The name “shortlist” is taken. Choose another name.");
         }
         notes.write(require(voice), note.strip().replace('\0', ' '), names);
         return new NoteAnswer(note.strip(), names);

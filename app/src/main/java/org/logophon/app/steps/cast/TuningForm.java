@@ -18,7 +18,7 @@ record TuningForm(
                 (int) Math.round(number("Range", tuneRange, 100)),
                 number("Timbre", tuneTimbre, 0),
                 effect,
-                effect == null ? 0 : (int) Math.round(number("The mix of an effect", tuneMix, 70)));
+                effect == null ? 0 : (int) Math.round(number("The amount of an effect", tuneMix, 70)));
     }
 
     private static double number(String what, String typed, double none) {

@@ -66,8 +66,8 @@ final class DeliveryChecks {
                 cue -> cue.keptTake() != null && cue.state() != CueState.READY,
                 "changed",
                 "direct",
-                "1 cue has changed since its kept take; the kept take is what is packed",
-                " cues have changed since their kept takes; the kept takes are what is packed");
+                "1 cue has changed since its kept take; the kept take is packed",
+                " cues have changed since their kept takes; the kept takes are packed");
         boolean approves = view.cues().stream().anyMatch(cue -> cue.review().approved());
         add(
                 concerns,
@@ -83,8 +83,8 @@ final class DeliveryChecks {
                 cue -> cue.review().openNotes() > 0,
                 "noted",
                 "listen",
-                "1 cue has open notes, which go along as markers",
-                " cues have open notes, which go along as markers");
+                "1 cue has open notes, which are included as markers",
+                " cues have open notes, which are included as markers");
         add(
                 concerns,
                 view,

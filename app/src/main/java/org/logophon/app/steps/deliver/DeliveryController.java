@@ -74,7 +74,7 @@ class DeliveryController {
     ResponseEntity<StreamingResponseBody> changes(@PathVariable UUID id, @PathVariable UUID delivery) {
         Delivery found = ready(id, delivery);
         if (found.choice() == null) {
-            throw new NotFound("What has changed in this delivery isn't known. Download all of it.");
+            throw new NotFound("The changes of this delivery are unknown. Download all of it.");
         }
         return answer(found.changesName(), ZIP, -1, out -> zip.write(found, title(id), true, out));
     }
@@ -149,7 +149,7 @@ class DeliveryController {
         return deliveries
                 .find(delivery)
                 .filter(found -> found.projectId().equals(project) && found.ready())
-                .orElseThrow(() -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
+                .orElseThrow(() -> new NotFound("This delivery doesn't exist. Deliver lists those that do."));
     }
 
     private static ResponseEntity<StreamingResponseBody> answer(

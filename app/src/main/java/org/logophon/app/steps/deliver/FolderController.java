@@ -33,7 +33,7 @@ class FolderController {
         Delivery found = deliveries
                 .find(delivery)
                 .filter(one -> one.projectId().equals(id) && one.ready() && one.choice() != null)
-                .orElseThrow(() -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
+                .orElseThrow(() -> new NotFound("This delivery doesn't exist. Deliver lists those that do."));
         DeliveryFolder.Done done = folder.write(found);
         Written written = done.written();
         int left = written.left().size();
@@ -44,7 +44,7 @@ class FolderController {
                         + (left == 0
                                 ? "."
                                 : ". " + (left == 1 ? "1 file" : left + " files")
-                                        + " of an earlier delivery stay there: " + listed(written) + "."),
+                                        + " of an earlier delivery are still there: " + listed(written) + "."),
                 left);
     }
 
@@ -59,7 +59,7 @@ class FolderController {
         int removed = folder.removeLeft(id);
         return new SentenceAnswer(
                 removed == 0
-                        ? "Nothing was left over."
-                        : removed == 1 ? "1 file is gone." : removed + " files are gone.");
+                        ? "There were no old files."
+                        : removed == 1 ? "1 file deleted." : removed + " files deleted.");
     }
 }

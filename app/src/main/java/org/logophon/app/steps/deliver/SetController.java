@@ -54,11 +54,11 @@ class SetController {
             throw new Refused("Give the set a name of at most " + FieldLimits.PART_SET_NAME + " letters.");
         }
         if (Choice.SETS.stream().anyMatch(set -> set.label().equalsIgnoreCase(name))) {
-            throw new Refused("The set \"" + name + "\" is there already and stays as it is. Choose another name.");
+            throw new Refused("The set \"" + name + "\" is built in. Choose another name.");
         }
         Choice choice = form.choice(choices.of(id));
         if (choice.parts().isEmpty()) {
-            throw new Refused("Choose what goes in; then keep it as a set.");
+            throw new Refused("Choose the parts first, then save the set.");
         }
         sets.keep(name, choice);
     }

@@ -132,7 +132,7 @@ class DirectController {
         return answer(id, cue, model, () -> {
             if (rendering.renderCue(id, cue, agreed) == 0
                     && projects.cue(id, cue).state() == CueState.READY) {
-                model.addAttribute("notice", "Nothing has changed: the kept take is what a render would make.");
+                model.addAttribute("notice", "Nothing has changed: a render would make the kept take again.");
             }
         });
     }
@@ -172,7 +172,7 @@ class DirectController {
         Take found = keeping.require(id, take);
         return ScoreData.of(
                 speeches.find(found.speech())
-                        .orElseThrow(() -> new NotFound("The sound of this take is gone. Render the cue again.")),
+                        .orElseThrow(() -> new NotFound("This take’s sound was deleted. Render the cue again.")),
                 found.text());
     }
 

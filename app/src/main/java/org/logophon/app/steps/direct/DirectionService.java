@@ -93,9 +93,7 @@ class DirectionService {
             return take.source().id();
         }
         String then = take.origin().voice().name();
-        return voices.find(take.origin().voice().id())
-                .map(Voice::name)
-                .orElse(then == null ? "a voice that is gone" : then);
+        return voices.find(take.origin().voice().id()).map(Voice::name).orElse(then == null ? "a missing voice" : then);
     }
 
     @Transactional

@@ -38,12 +38,12 @@ class HertzPitch {
             throw new Refused("A voice's pitch lies between 40 and 1,000 Hz.");
         }
         if (!cue.madeAsAsked()) {
-            throw new Refused("What pitch these words have now isn't known: render the cue as it is, then ask for "
+            throw new Refused("The pitch of these words is unknown. Render the cue first, then ask for "
                     + Math.round(hertz) + " Hz.");
         }
         double now = median(
                 speeches.ofRecipe(cue.recipeHash())
-                        .orElseThrow(() -> new Refused("This take is gone. Render the cue, then ask again.")),
+                        .orElseThrow(() -> new Refused("This take no longer exists. Render the cue, then ask again.")),
                 start,
                 end);
         if (now == 0) {

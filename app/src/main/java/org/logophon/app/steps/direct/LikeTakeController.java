@@ -21,7 +21,7 @@ class LikeTakeController {
     @PostMapping("/takes/{take}/like")
     SentenceAnswer like(@PathVariable UUID id, @PathVariable UUID take) {
         takes.like(id, take);
-        return new SentenceAnswer("Directed as that take was. Ctrl Z in Direct takes it back.");
+        return new SentenceAnswer("Direction of that take applied. Ctrl Z on Direct undoes it.");
     }
 
     @PostMapping("/cues/{cue}/follow")

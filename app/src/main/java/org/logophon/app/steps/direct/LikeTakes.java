@@ -75,7 +75,7 @@ class LikeTakes {
         if (taken == null) {
             throw new Refused(
                     origin.voice() == null
-                            ? take.name() + " was said by a person: it has no direction to give back."
+                            ? take.name() + " was spoken by a person and has no direction."
                             : take.name() + " is from before takes kept what made them. Its voice is "
                                     + origin.voice().id() + ".");
         }
@@ -88,7 +88,7 @@ class LikeTakes {
                 .or(() -> voices.find(origin.voice().id()))
                 .or(() -> voices.find(origin.voice().baseId()))
                 .map(Voice::language)
-                .orElseThrow(() -> new Refused(take.name() + " was said by a voice that isn't here any more."));
+                .orElseThrow(() -> new Refused(take.name() + " was spoken by a voice that no longer exists."));
         Marks then = TakenDirection.marks(origin, text, readings.of(project).said(text, language));
         change(project, cue, "like " + take.name(), then.on(text), new Setting(own, taken, seed));
         happened.add(project, cue.id(), Happening.DIRECTED, null, "like " + take.name());

@@ -104,7 +104,7 @@ class MarkService {
     @Transactional
     public Turned redo(UUID project) {
         table.hold(project);
-        Edit edit = edits.toRedo(project).orElseThrow(() -> new Refused("There is nothing to do again in the scores."));
+        Edit edit = edits.toRedo(project).orElseThrow(() -> new Refused("There is nothing to redo in the scores."));
         put(project, edit.after());
         edits.setUndone(project, edit.ordinal(), false);
         return Turned.of(edit);

@@ -183,7 +183,7 @@ class ScoreController {
         scoring.change(
                 id,
                 List.of(projects.cue(id, cue)),
-                "who says a quotation",
+                "voice of a quotation",
                 (text, own) -> QuotedSpeech.said(own, text, start, end, voicing, role));
         return marks(id, cue);
     }
@@ -263,7 +263,7 @@ class ScoreController {
     @PostMapping("/marks/redo")
     TurnedAnswer redo(@PathVariable UUID id) {
         MarkService.Turned turned = scoring.redo(id);
-        return new TurnedAnswer("Done again: " + turned.what() + ".", turned.dials());
+        return new TurnedAnswer("Redone: " + turned.what() + ".", turned.dials());
     }
 
     @PostMapping("/cues/{cue}/more")
@@ -283,9 +283,9 @@ class ScoreController {
             @RequestParam(defaultValue = "") String lively,
             @RequestParam int version) {
         PauseDefaults pauseDefaults = new PauseDefaults(
-                millis("The rest at a comma", comma),
-                millis("The rest at a full stop", stop),
-                millis("The least gap between sentences", least));
+                millis("The pause at a comma", comma),
+                millis("The pause at a full stop", stop),
+                millis("The shortest pause between sentences", least));
         Double percent = TypedNumber.read("Liveliness", lively);
         casting.rest(id, role, pauseDefaults, percent == null ? 0 : (int) Math.round(percent), version);
         return new DoneAnswer();

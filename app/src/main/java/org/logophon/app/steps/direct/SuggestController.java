@@ -43,7 +43,7 @@ class SuggestController {
         return new SentenceAnswer(
                 changed == 0
                         ? "Nothing to suggest."
-                        : "Suggested in " + cues(changed) + ". Dashed marks aren't heard until you take them.");
+                        : "Suggested in " + cues(changed) + ". Dashed marks have no effect until you accept them.");
     }
 
     /** @param start of one suggestion; −1 for all of them */
@@ -59,7 +59,7 @@ class SuggestController {
                 id,
                 cue,
                 scope,
-                "taking suggestions",
+                "accepting suggestions",
                 (text, own) -> new Marks(own.all().stream()
                         .map(mark -> {
                             boolean meant = start < 0
@@ -69,7 +69,8 @@ class SuggestController {
                             return mark.heard() || !meant ? mark : mark.with(Mark.Origin.TAKEN);
                         })
                         .toList()));
-        return new SentenceAnswer(changed == 0 ? "There is no suggestion to take." : "Taken in " + cues(changed) + ".");
+        return new SentenceAnswer(
+                changed == 0 ? "There are no suggestions to accept." : "Accepted in " + cues(changed) + ".");
     }
 
     /** Takes away what was suggested, taken or not; the user's own marks stay. */
@@ -85,7 +86,7 @@ class SuggestController {
                         .filter(mark -> mark.origin() == Mark.Origin.OWN)
                         .toList()));
         return new SentenceAnswer(
-                changed == 0 ? "Nothing was suggested." : "What was suggested is gone in " + cues(changed) + ".");
+                changed == 0 ? "There are no suggestions." : "Suggestions cleared in " + cues(changed) + ".");
     }
 
     private int change(UUID id, UUID cue, Scope scope, String what, BiFunction<String, Marks, Marks> change) {

@@ -63,21 +63,21 @@ class FeedController {
     Made make(@RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String description) {
         return new Made(
                 "/f/" + feeds.make(visits.workspace(), title, description) + "/programmes.xml",
-                "The feed is open. Copy its address now: it isn't kept here, and can't be shown again.");
+                "The feed is on. Copy its URL now: it can't be shown again.");
     }
 
     @PostMapping({"/feed/take-back", "/workspaces/{workspace}/feed/take-back"})
     @ResponseBody
     SentenceAnswer takeBack() {
         feeds.takeBack(visits.workspace());
-        return new SentenceAnswer("The feed is taken back. Nobody gets anything from it any more.");
+        return new SentenceAnswer("Feed closed.");
     }
 
     @PostMapping({"/feed/items/{delivery}/remove", "/workspaces/{workspace}/feed/items/{delivery}/remove"})
     @ResponseBody
     SentenceAnswer remove(@PathVariable UUID delivery) {
         feeds.remove(visits.workspace(), delivery);
-        return new SentenceAnswer("It is out of the feed.");
+        return new SentenceAnswer("Removed from the feed.");
     }
 
     @GetMapping("/projects/{id}/deliveries/{delivery}/feed")
@@ -95,10 +95,10 @@ class FeedController {
             throws IOException {
         if (in) {
             feeds.put(id, delivery);
-            return new SentenceAnswer("It is in the feed.");
+            return new SentenceAnswer("Added to the feed.");
         }
         feeds.require(id, delivery);
         feeds.remove(visits.workspace(), delivery);
-        return new SentenceAnswer("It is out of the feed.");
+        return new SentenceAnswer("Removed from the feed.");
     }
 }

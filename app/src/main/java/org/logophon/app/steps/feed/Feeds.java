@@ -52,7 +52,7 @@ class Feeds {
         }
         if (told.length() > FieldLimits.FEED_DESCRIPTION) {
             throw new Refused(
-                    "What a feed says of itself has %,d characters at most.".formatted(FieldLimits.FEED_DESCRIPTION));
+                    "A feed's description has %,d characters at most.".formatted(FieldLimits.FEED_DESCRIPTION));
         }
         String token = LinkToken.make();
         table.takeBack(workspace, clock.instant());
@@ -67,7 +67,7 @@ class Feeds {
     /** @throws NotFound for a feed that never was, or was taken back */
     Feed at(String token) {
         return table.withToken(LinkToken.digest(token))
-                .orElseThrow(() -> new NotFound("There is no feed at this address, or it was taken back."));
+                .orElseThrow(() -> new NotFound("There is no feed at this address, or it was closed."));
     }
 
     List<FeedItem> items(UUID workspace) {
@@ -95,7 +95,7 @@ class Feeds {
                 .whole(delivery)
                 .orElseThrow(
                         () -> new Refused(
-                                "A feed needs the whole programme in one file. Build a delivery with “Whole programme”, and put that in."));
+                                "A feed needs the whole programme in one file. Build a delivery with “Whole programme”, and add that."));
         table.put(delivery, seconds(whole), clock.instant());
     }
 
@@ -110,7 +110,7 @@ class Feeds {
                 .find(delivery)
                 .map(Delivery::projectId)
                 .filter(project::equals)
-                .orElseThrow(() -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
+                .orElseThrow(() -> new NotFound("This delivery doesn't exist. Deliver lists those that do."));
     }
 
     /** As it is played: a coded file may run a little longer than its clips. */

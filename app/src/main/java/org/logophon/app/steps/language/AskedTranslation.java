@@ -92,7 +92,7 @@ class AskedTranslation {
      */
     Progress ask(UUID id, int agreed, UUID agreement, Set<UUID> skipped) {
         if (service == null) {
-            throw new Refused("No service of translation is set up. The settings name one; or bring in texts.");
+            throw new Refused("No translation service is set up. See docs/settings.md, or import texts.");
         }
         Versions.Pair pair = versions.pair(id);
         String from = pair.first().language();
@@ -100,20 +100,20 @@ class AskedTranslation {
         TranslationService.Terms terms = service.terms();
         if (!terms.does(from, to)) {
             throw new Refused("The service doesn't translate from " + Versions.named(from) + " to " + Versions.named(to)
-                    + ". Bring in texts.");
+                    + ". Import texts instead.");
         }
         List<Wanted> wanted = wanted(pair, skipped);
         wanted.stream()
                 .filter(one -> one.characters() > terms.mostCharacters())
                 .findFirst()
                 .ifPresent(one -> {
-                    throw new Refused("Cue " + one.number() + " is longer than the service takes at once, which is "
-                            + terms.mostCharacters() + " characters. Split it in the first language.");
+                    throw new Refused("Cue " + one.number() + " is too long for the service, which takes "
+                            + terms.mostCharacters() + " characters. Split it in the original.");
                 });
         Map<String, String> known = paid.among(wanted.stream().map(Wanted::key).toList());
         UUID under = agreement != null ? agreement : agree(pair, wanted, known.keySet(), agreed, terms);
         if (agreement != null && !prices.agreedFor(id, agreement)) {
-            throw new Forbidden("That price was agreed to for another project. Ask again to see it.");
+            throw new Forbidden("That price was for another project. Ask again to see this one.");
         }
         Ledger.Charged charged = new Ledger.Charged(
                 "translation-" + from.split("-")[0] + "-" + to.split("-")[0],

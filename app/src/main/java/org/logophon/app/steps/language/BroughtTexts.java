@@ -32,8 +32,7 @@ final class BroughtTexts {
             }
             if (texts.isEmpty()) {
                 throw new Refused(
-                        document.name()
-                                + " has other numbers than the cues: nothing in it is for one of them. The table as CSV has them.");
+                        document.name() + " has none of the cues’ numbers. Download the table as CSV to see them.");
             }
             return texts;
         }

@@ -83,7 +83,7 @@ class LanguagesController {
         long over = rows.stream().filter(row -> row.over() > 0).count();
         StringBuilder state = new StringBuilder();
         say(state, open, "to translate");
-        say(state, look, "to look at");
+        say(state, look, "to check");
         say(state, findings, findings == 1 ? "with a finding" : "with findings");
         say(state, over, over == 1 ? "runs over its slot" : "run over their slots");
         return new Line(
@@ -132,7 +132,7 @@ class LanguagesController {
             Model model) {
         String term = checked(written);
         if (term.isEmpty()) {
-            throw new Refused("A term has words: write them as the first language has them.");
+            throw new Refused("A term needs words. Type them as in the original.");
         }
         if (!language.isEmpty()
                 && links.of(id).stream()

@@ -106,7 +106,7 @@ class TranslationController {
         if (otherwise > 0) {
             apart.append(apart.isEmpty() ? "" : "; ")
                     .append(otherwise == 1 ? "1 has" : otherwise + " have")
-                    .append(" another number, slot or place than in the first language");
+                    .append(" another number, slot or position than in the original");
         }
         return apart.isEmpty() ? "" : apart.append('.').toString();
     }
@@ -140,8 +140,8 @@ class TranslationController {
         try {
             Map<UUID, String> texts = BroughtTexts.of(
                     DocumentOpener.open(name, file.getBytes(), Map.of()), table.rows(versions.pair(id)));
-            int changed = versions.sayAll(id, texts, name + " brought in");
-            return new SentenceAnswer((texts.size() == 1 ? "1 cue has" : texts.size() + " cues have") + " words out of "
+            int changed = versions.sayAll(id, texts, name + " imported");
+            return new SentenceAnswer((texts.size() == 1 ? "1 cue has" : texts.size() + " cues have") + " words from "
                     + name + "; " + changed + " changed.");
         } catch (DocumentUnusable unusable) {
             throw new Refused(unusable.getMessage());

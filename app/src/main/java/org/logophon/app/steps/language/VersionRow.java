@@ -34,7 +34,7 @@ public record VersionRow(
     /** How far it is. */
     public enum State {
         TO_TRANSLATE("to translate"),
-        TO_LOOK_AT("to look at"),
+        TO_LOOK_AT("to check"),
         DONE("translated"),
         ALONE("only in this language");
 

@@ -12,7 +12,7 @@ import org.logophon.documents.ScriptText;
 final class VersionScript {
 
     private static final String MISTAKEN =
-            "The words of cue %s can't stand in a script as they are: they would be read as a heading, a note or a name. Write them otherwise.";
+            "The words of cue %s would be read as a heading, a note or a name. Rephrase them.";
 
     private VersionScript() {}
 
@@ -42,13 +42,12 @@ final class VersionScript {
                     || !cues.get(i)
                             .text()
                             .equals(ScriptText.oneLine(lines.get(i).text()))) {
-                throw new Refused(
-                        "The words of cue " + lines.get(i).number()
-                                + " can't stand in a script as they are: they would be read as a heading, a note or a name. Write them otherwise.");
+                throw new Refused("The words of cue " + lines.get(i).number()
+                        + " would be read as a heading, a note or a name. Rephrase them.");
             }
         }
         if (cues.size() != lines.size()) {
-            throw new Refused("The script would have other cues than the first language. Nothing was changed.");
+            throw new Refused("The script would have other cues than the original. Nothing was changed.");
         }
     }
 

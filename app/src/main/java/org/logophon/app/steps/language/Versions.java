@@ -75,7 +75,7 @@ public class Versions {
     Pair pair(UUID version) {
         Project project = projects.require(version);
         if (project.versionOf() == null) {
-            throw new NotFound("This project is no version of another one. Write has its languages.");
+            throw new NotFound("This project isn't a translation. See Languages on Write.");
         }
         return new Pair(project, projects.require(project.versionOf()));
     }
@@ -110,10 +110,10 @@ public class Versions {
         table.hold(firstId);
         Project first = projects.require(firstId);
         if (first.versionOf() != null) {
-            throw new Refused("This is a version itself. Make more of them from the first language.");
+            throw new Refused("This is a translation itself. Add languages from the original.");
         }
         if (!offered(first).containsKey(language)) {
-            throw new Refused("There is a version in that language already, or no voice speaks it.");
+            throw new Refused("That language exists already, or no voice speaks it.");
         }
         List<Cue> all = cues.of(firstId);
         if (all.isEmpty()) {
@@ -206,15 +206,15 @@ public class Versions {
         }
         Project version = projects.require(id);
         table.setPicture(id, pair.first().picture());
-        write(version, first, said, "Brought in step with " + pair.first().name());
+        write(version, first, said, "Updated from " + pair.first().name());
         long gone = own.stream().filter(cue -> !pairs.containsKey(cue.id())).count();
         return "The cues are those of " + pair.first().name() + " again"
                 + (gone == 0
                         ? "."
-                        : "; " + gone + " that it doesn't have "
+                        : "; " + gone + " that it no longer has "
                                 + (gone == 1
-                                        ? "is out. The list of versions has its words."
-                                        : "are out. The list of versions has their words."));
+                                        ? "was removed. Versions has its words."
+                                        : "were removed. Versions has their words."));
     }
 
     /**
@@ -238,7 +238,7 @@ public class Versions {
                     + " was changed in another window meanwhile. Nothing was overwritten.");
         }
         if (ScriptText.oneLine(text).isEmpty()) {
-            throw new Refused("A cue has words. To take it out, take it out of the first language.");
+            throw new Refused("A cue needs words. To remove it, remove it from the original.");
         }
         List<Cue> first = cues.of(pair.first().id());
         Map<UUID, UUID> pairs = paired(id, first, own);
@@ -286,7 +286,8 @@ public class Versions {
         List<Cue> own = cues.of(id);
         Map<UUID, UUID> pairs = paired(id, first, own);
         if (pairs.size() != first.size() || own.size() != first.size()) {
-            throw new Refused("The cues differ from those of " + pair.first().name() + ". Bring them in step first.");
+            throw new Refused(
+                    "The cues differ from those of " + pair.first().name() + ". Update from the original first.");
         }
         Map<UUID, String> firstTexts = first.stream().collect(Collectors.toMap(Cue::id, Cue::text));
         Map<UUID, Link> links = versions.links(id);
@@ -316,7 +317,7 @@ public class Versions {
         List<Cue> first = cues.of(pair.first().id());
         UUID of = paired(id, first, cues.of(id)).get(cue);
         if (of == null) {
-            throw new NotFound("The first language has no such cue any more. Bring the cues in step.");
+            throw new NotFound("The original no longer has this cue. Update from the original.");
         }
         first.stream()
                 .filter(one -> one.id().equals(of))

@@ -28,6 +28,6 @@ class ApprovalController {
 
     @PostMapping("/withdraw")
     SentenceAnswer withdraw(@PathVariable UUID id, @PathVariable UUID cue) {
-        return new SentenceAnswer("The approval of cue " + reviewing.withdraw(id, cue) + " is taken back.");
+        return new SentenceAnswer("The approval of cue " + reviewing.withdraw(id, cue) + " is withdrawn.");
     }
 }

@@ -38,7 +38,7 @@ class CheckController {
             @RequestParam TakeFinding.Kind kind,
             @RequestParam int start) {
         table.dismiss(takes.require(id, take).speech(), kind.id(), start);
-        return new SentenceAnswer("Left as it is.");
+        return new SentenceAnswer("Ignored.");
     }
 
     @PostMapping("/check/show")

@@ -162,6 +162,6 @@ class CueSheets {
         String then = take.origin().voice().name();
         return then != null
                 ? then
-                : voices.find(take.origin().voice().id()).map(Voice::name).orElse("a voice that is gone");
+                : voices.find(take.origin().voice().id()).map(Voice::name).orElse("a missing voice");
     }
 }

@@ -67,7 +67,7 @@ class HistoryRepository {
     private static String label(String what) {
         return switch (what) {
             case "made" -> "rendered";
-            case "restored" -> "brought back";
+            case "restored" -> "restored";
             case "kept", "deleted", "emptied", "delivered" -> what;
             default -> Happening.valueOf(what.toUpperCase(Locale.ROOT)).label();
         };

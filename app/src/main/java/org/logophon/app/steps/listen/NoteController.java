@@ -118,18 +118,18 @@ class NoteController {
     @PostMapping("/notes/{note}/open")
     SentenceAnswer open(@PathVariable UUID id, @PathVariable UUID note) {
         reviewing.done(id, note, false);
-        return new SentenceAnswer("Open again.");
+        return new SentenceAnswer("Reopened.");
     }
 
     @PostMapping("/notes/{note}/delete")
     SentenceAnswer delete(@PathVariable UUID id, @PathVariable UUID note) {
         reviewing.setDeleted(id, note, true);
-        return new SentenceAnswer("The note was deleted.");
+        return new SentenceAnswer("Note deleted.");
     }
 
     @PostMapping("/notes/{note}/restore")
     SentenceAnswer restore(@PathVariable UUID id, @PathVariable UUID note) {
         reviewing.setDeleted(id, note, false);
-        return new SentenceAnswer("The note is back.");
+        return new SentenceAnswer("Note restored.");
     }
 }

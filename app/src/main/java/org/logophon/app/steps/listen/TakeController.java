@@ -53,7 +53,7 @@ class TakeController {
             @RequestParam(defaultValue = "") String labels) {
         keeping.require(id, take);
         if (!takes.describe(take, TakeWords.typed(name, starred, remark, labels))) {
-            throw new NotFound("This take isn't there any more: it was emptied. Reload the page.");
+            throw new NotFound("This take was deleted for good. Reload the page.");
         }
         return new SentenceAnswer("Saved.");
     }
@@ -62,13 +62,13 @@ class TakeController {
     @PostMapping("/takes/{take}/delete")
     SentenceAnswer delete(@PathVariable UUID id, @PathVariable UUID take) {
         keeping.setDeleted(id, take, true);
-        return new SentenceAnswer("The take was deleted. Its row brings it back.");
+        return new SentenceAnswer("Take deleted. Restore brings it back.");
     }
 
     @PostMapping("/takes/{take}/restore")
     SentenceAnswer restore(@PathVariable UUID id, @PathVariable UUID take) {
         keeping.setDeleted(id, take, false);
-        return new SentenceAnswer("The take is back.");
+        return new SentenceAnswer("Take restored.");
     }
 
     /** More takes of a cue. Hired voices: their price first (402). */
@@ -79,7 +79,7 @@ class TakeController {
             @RequestParam(defaultValue = "1") int count,
             @RequestParam(defaultValue = "0") int agreed) {
         rendering.more(id, cue, count, agreed);
-        return new SentenceAnswer(count == 1 ? "One more is on its way." : count + " more are on their way.");
+        return new SentenceAnswer(count == 1 ? "Rendering a new take." : count + " new takes are being rendered.");
     }
 
     /** Of each cue of a scene the newest, the shortest or the starred take is kept. @param scene empty for all */
@@ -89,12 +89,12 @@ class TakeController {
         Map<UUID, UUID> wanted = takes.chosen(id, choice, scene);
         if (wanted.isEmpty()) {
             throw new Refused(
-                    choice == TakeChoice.STARRED ? "No take there has a star." : "There is no take there to keep.");
+                    choice == TakeChoice.STARRED ? "No takes there are starred." : "There are no takes there to keep.");
         }
         int changed = keeping.keepAll(id, wanted);
         return new SentenceAnswer(
                 changed == 0
-                        ? "The " + choice.label() + " takes are the kept ones already."
+                        ? "The " + choice.label() + " takes are kept already."
                         : changed == 1 ? "1 cue has another take now." : changed + " cues have another take now.");
     }
 
@@ -122,14 +122,13 @@ class TakeController {
                 count == 0
                         ? "Every take is kept, starred, named or labelled."
                         : (count == 1 ? "1 take was deleted." : count + " takes were deleted.")
-                                + " They can come back until they are emptied.");
+                                + " They can be restored until they are emptied.");
     }
 
     @NeedsNoRoom
     @PostMapping("/empty")
     SentenceAnswer empty(@PathVariable UUID id) {
         long bytes = cleaning.empty(id);
-        return new SentenceAnswer(
-                String.format(java.util.Locale.ROOT, "Emptied. %.1f MB are free again.", bytes / 1e6));
+        return new SentenceAnswer(String.format(java.util.Locale.ROOT, "Emptied. %.1f MB freed.", bytes / 1e6));
     }
 }

@@ -94,7 +94,7 @@ class VersionController {
                 .filter(delivery -> which.equals("delivery-" + delivery.ordinal()))
                 .findFirst()
                 .map(delivery -> takes.keptAt(project, delivery.at()))
-                .orElseThrow(() -> new NotFound("There is no such version of the programme. Choose one of the list."));
+                .orElseThrow(() -> new NotFound("This version doesn't exist. Choose one from the list."));
     }
 
     private List<Delivered> deliveries(UUID project) {

@@ -183,8 +183,8 @@ class FitService {
         if (chosen.isEmpty()) {
             throw new Refused(
                     asked.loosen()
-                            ? "Every cue fits its slot, and none has room to fill, as far as they are rendered."
-                            : "Nothing runs past its slot, as far as it is rendered.");
+                            ? "Every rendered cue fits its slot, and none has room to fill."
+                            : "No rendered cue runs past its slot.");
         }
         widen(view, chosen);
         Map<UUID, Redirected> changes = new HashMap<>();

@@ -32,7 +32,7 @@ class GapController {
     SentenceAnswer scene(
             @PathVariable UUID id, @RequestParam String scene, @RequestParam(defaultValue = "") String seconds) {
         gaps.setScene(id, scene, seconds);
-        return new SentenceAnswer(seconds.isBlank() ? "It ends as every cue does." : "So much silence ends the scene.");
+        return new SentenceAnswer(seconds.isBlank() ? "Default gap restored." : "Gap at the scene’s end set.");
     }
 
     @GetMapping("/spare")
@@ -49,7 +49,6 @@ class GapController {
             @RequestParam(defaultValue = "EVENLY") Way way,
             @RequestParam(defaultValue = "2") String most) {
         int changed = gaps.spread(id, way, most);
-        return new SentenceAnswer(
-                (changed == 1 ? "1 gap is" : changed + " gaps are") + " longer. Ctrl Z takes it back.");
+        return new SentenceAnswer((changed == 1 ? "1 gap is" : changed + " gaps are") + " longer. Ctrl Z undoes it.");
     }
 }

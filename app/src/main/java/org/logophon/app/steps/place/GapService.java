@@ -66,7 +66,7 @@ class GapService {
         boolean there = projects.view(project).cues().stream()
                 .anyMatch(cue -> cue.cue().scene().equals(scene));
         if (!there) {
-            throw new Refused("There is no scene of that name any more. Reload the page.");
+            throw new Refused("This scene no longer exists. Reload the page.");
         }
         scenes.set(project, scene, millis("The gap at a scene's end", seconds));
         table.touch(project);
@@ -88,7 +88,7 @@ class GapService {
         Programme<CueView> programme = view.programme();
         Integer target = view.project().targetSeconds();
         if (target == null) {
-            throw new Refused("Nobody has said how long the programme shall run. Set its target time on Write.");
+            throw new Refused("The programme has no target length. Set it on Write.");
         }
         boolean follows = view.cues().stream()
                 .allMatch(cue -> cue.cue()
@@ -96,7 +96,7 @@ class GapService {
                                 .placement(cue.cue().slot(), view.project().picture())
                         instanceof Placement.Follow);
         if (!follows) {
-            throw new Refused("Cues that are fixed or sit in slots leave no gaps to widen. Let them follow first.");
+            throw new Refused("Fixed cues and cues in slots have no gaps to widen. Let them follow first.");
         }
         Integer limit = millis("The longest gap", most);
         SampleCount longest = SampleCount.ofMillis(limit == null ? Dial.PAUSE.most() : limit);
@@ -149,7 +149,7 @@ class GapService {
         }
         if (changed.isEmpty()) {
             throw new Refused(
-                    "There is no room to spread: the programme runs as long as it shall, or every gap is at its limit.");
+                    "There is no time to spread: the programme has its target length, or every gap is at its limit.");
         }
         placing.change(project, "spare time", changed, after);
         return changed.size();

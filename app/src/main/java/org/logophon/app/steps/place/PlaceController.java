@@ -91,7 +91,7 @@ class PlaceController {
             @RequestParam(required = false) Anchor anchor,
             @RequestParam(defaultValue = "") String offset) {
         placing.place(id, cue, new TypedPlace(kind, in, out, anchor, offset));
-        return new SentenceAnswer("Placed. Ctrl Z takes it back.");
+        return new SentenceAnswer("Placed. Ctrl Z undoes it.");
     }
 
     /** Which cues, and by how many frames. */
@@ -110,7 +110,7 @@ class PlaceController {
             throw new Refused("Choose cues to move, and a step of some frames.");
         }
         placing.nudge(id, nudge.cues(), nudge.frames());
-        return new SentenceAnswer("Moved. Ctrl Z takes it back.");
+        return new SentenceAnswer("Moved. Ctrl Z undoes it.");
     }
 
     /** How many cues shall stand alike. */
@@ -124,20 +124,20 @@ class PlaceController {
     @ResponseBody
     SentenceAnswer many(@PathVariable UUID id, @RequestBody Many many) {
         if (many.kind() == null || many.cues().isEmpty() || many.cues().size() > MOST_MOVED) {
-            throw new Refused("Choose cues, and how they shall stand.");
+            throw new Refused("Choose cues and a position.");
         }
         int placed = placing.placeMany(id, many.cues(), many.kind());
         return new SentenceAnswer((placed == 1 ? "1 cue is placed." : placed + " cues are placed.")
                 + (placed < many.cues().size()
-                        ? " The others have no slot: type where it begins and where it ends."
-                        : " Ctrl Z takes it back."));
+                        ? " The others have no slot: type its in and out."
+                        : " Ctrl Z undoes it."));
     }
 
     @PostMapping("/slots/{slot}/drop")
     @ResponseBody
     SentenceAnswer drop(@PathVariable UUID id, @PathVariable UUID slot) {
         placing.dropSlot(id, slot);
-        return new SentenceAnswer("The slot is gone. Ctrl Z brings it back.");
+        return new SentenceAnswer("Slot removed. Ctrl Z restores it.");
     }
 
     @PostMapping("/undo")
@@ -149,7 +149,7 @@ class PlaceController {
     @PostMapping("/redo")
     @ResponseBody
     SentenceAnswer redo(@PathVariable UUID id) {
-        return new SentenceAnswer("Done again: " + placing.turn(id, false) + ".");
+        return new SentenceAnswer("Redone: " + placing.turn(id, false) + ".");
     }
 
     /** A slot of a file. @param cue that it is for; null for none. @param was where that cue's slot was; null for none */
@@ -271,7 +271,7 @@ class PlaceController {
                 + (applied.priced() == 0
                         ? " directed to fit and rendered."
                         : " directed to fit; " + applied.priced()
-                                + " by hired voices: render them with the button at the top, which shows the price.")
-                + " Ctrl Z in Direct takes it back.");
+                                + " by hired voices: render them at the top of the page, where the price is shown.")
+                + " Ctrl Z on Direct undoes it.");
     }
 }

@@ -61,7 +61,7 @@ class PlaceService {
         table.hold(project);
         projects.require(project);
         FrameRate frames = rate.isEmpty() ? null : FrameRate.named(rate);
-        Dial.PAUSE.check("The least gap", leastGapMillis);
+        Dial.PAUSE.check("The smallest gap", leastGapMillis);
         long first = start.isBlank()
                 ? 0
                 : Timecode.typed(start, frames == null ? FrameRate.DEFAULT : frames, 0)
@@ -108,7 +108,7 @@ class PlaceService {
                     cue.cue().direction().pauseAfterMillis()));
         }
         if (placed.isEmpty()) {
-            throw new Refused("None of these cues has a slot: type where it begins and where it ends.");
+            throw new Refused("None of these cues has a slot. Type its in and out.");
         }
         change(project, placed.size() == 1 ? "cue " + placed.get(0).number() : placed.size() + " cues", placed, after);
         return placed.size();
@@ -192,7 +192,7 @@ class PlaceService {
         List<EmptySlot> after =
                 before.stream().filter(one -> !one.id().equals(slot)).toList();
         if (after.size() == before.size()) {
-            throw new NotFound("This slot is no longer there.");
+            throw new NotFound("This slot no longer exists.");
         }
         edits.add(project, "a slot without a cue", new Stood(List.of(), before), new Stood(List.of(), after));
         empty.replace(project, after);
@@ -236,7 +236,7 @@ class PlaceService {
         table.hold(project);
         PlaceEdits.Edit edit = edits.next(project, undo)
                 .orElseThrow(() -> new Refused(
-                        undo ? "There is nothing to undo in the placements." : "There is nothing to do again."));
+                        undo ? "There is nothing to undo in the placements." : "There is nothing to redo."));
         Stood stood = undo ? edit.before() : edit.after();
         cues.setPlaces(stood.places());
         if (stood.left() != null) {

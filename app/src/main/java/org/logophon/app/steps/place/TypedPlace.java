@@ -43,7 +43,7 @@ record TypedPlace(Kind kind, String in, String out, Anchor anchor, String offset
 
     private Slot slot(Picture picture, Slot slot, SampleCount start) {
         if (slot == null && (in.isBlank() || out.isBlank())) {
-            throw new Refused("This cue has no slot yet: type where it begins and where it ends.");
+            throw new Refused("This cue has no slot yet. Type its in and out.");
         }
         int from = in.isBlank()
                 ? slot.inMillis()

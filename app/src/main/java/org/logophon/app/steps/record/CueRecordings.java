@@ -122,12 +122,12 @@ class CueRecordings {
 
     private static String told(CueView cue) {
         if (!recorded(cue)) {
-            return cue.status().takes() == 0 ? "not yet" : "said by its voice";
+            return cue.status().takes() == 0 ? "not yet" : "spoken by its voice";
         }
         boolean recast = cue.status().source() == TakeSource.RECAST;
         return cue.state() == CueState.READY
                 ? (recast ? cue.voice() == null ? "recast" : cue.voice().name() : "recorded")
-                : cue.state() == CueState.RENDERING ? "on its way" : "changed since";
+                : cue.state() == CueState.RENDERING ? "in progress" : "changed since";
     }
 
     Sheet sheet(UUID projectId, UUID cueId) {

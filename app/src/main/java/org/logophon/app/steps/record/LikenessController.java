@@ -43,11 +43,10 @@ class LikenessController {
             @RequestParam double timbre,
             @RequestParam(defaultValue = "false") boolean agreed) {
         if (!agreed) {
-            throw new Refused(
-                    "A voice like somebody’s is made with their agreement alone. Ask them, and tick that they have agreed.");
+            throw new Refused("A voice like a person’s needs their consent. Ask them, and tick that they agreed.");
         }
         Voice made = house.make(
                 name, "measured like a recording", base, new Tuning(pace, semitones, range, timbre, null, 0));
-        return new SentenceAnswer(made.name() + " is a house voice now. Cast offers it to every project.");
+        return new SentenceAnswer(made.name() + " is saved as a house voice. All projects can cast it.");
     }
 }

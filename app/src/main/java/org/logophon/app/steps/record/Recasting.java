@@ -69,7 +69,7 @@ public class Recasting {
                         take.name(), new VoiceThen(voice.id(), voice.name(), voice.id(), voice.tuning())));
         table.touch(project);
         rendering.renderCue(project, cue.id(), 0);
-        return voice.name() + ": on its way.";
+        return voice.name() + ": in progress.";
     }
 
     @Transactional
@@ -77,10 +77,10 @@ public class Recasting {
         table.hold(project);
         CueView cue = projects.cue(project, cueId);
         if (cue.cue().taken() == null || !cue.cue().taken().recorded()) {
-            throw new Refused("No recording says this cue.");
+            throw new Refused("This cue has no recording.");
         }
         cues.direct(cueId, cue.cue().direction(), null);
         table.touch(project);
-        return "Its voice says it again; the recording stays among its takes.";
+        return "The voice’s take is kept; the recording stays among the takes.";
     }
 }

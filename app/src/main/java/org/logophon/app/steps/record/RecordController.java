@@ -113,7 +113,7 @@ class RecordController {
                 "The recording",
                 sound -> new Taken(
                         recordings.take(id, cue, whole(sound), Recordings.Made.RECORDED, false),
-                        "Recorded. Keep it, or say it again."));
+                        "Recorded. Keep it, or record again."));
     }
 
     private static Sound whole(SoundSource sound) {
@@ -133,7 +133,7 @@ class RecordController {
                     true);
         }
         String taken = times.size() == 1
-                ? name + " is taken, and kept."
+                ? name + " is imported and kept."
                 : name + " has it " + times.size() + " times: as many takes, and the last is kept.";
         return new Taken(take, (taken + " " + sound.remark()).strip());
     }

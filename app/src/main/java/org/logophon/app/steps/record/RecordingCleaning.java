@@ -52,12 +52,12 @@ class RecordingCleaning {
     /** A cleaned one is cleaned anew from what it was made of: twice is as good as once. @return the take */
     UUID clean(UUID project, UUID takeId, Cleaning cleaning) throws IOException {
         if (cleaning.nothing()) {
-            throw new Refused("Nothing is ticked that should be cleaned.");
+            throw new Refused("Tick what to clean.");
         }
         Take take = takes.require(project, takeId);
         RecordingRepository.Told told = recordings
                 .find(take.speech())
-                .orElseThrow(() -> new Refused(take.name() + " isn't a recording: there is nothing to clean in it."));
+                .orElseThrow(() -> new Refused(take.name() + " isn't a recording, so there is nothing to clean."));
         UUID from = told.cleanedFrom() == null ? take.speech() : told.cleanedFrom();
         Sound sound = audio.source(speeches.find(from)
                         .orElseThrow(

@@ -79,12 +79,12 @@ class RecordingDrafts {
     void write(Upload upload) {
         List<HeardDraft.Paragraph> draft = HeardDraft.of(heard(audio.source(upload.sound())));
         if (draft.isEmpty()) {
-            throw new Refused("No words were heard in " + upload.name() + ". Is it speech, in US English?");
+            throw new Refused("No words were recognised in " + upload.name() + ". Is it speech, in US English?");
         }
         transaction.executeWithoutResult(status -> {
             int version = projects.require(upload.project()).scriptVersion();
             if (version > 0) {
-                throw new Refused("Somebody has begun to write here meanwhile, and the draft would write over it.");
+                throw new Refused("Someone has begun to write here, and the draft would overwrite it.");
             }
             scripts.save(
                     upload.project(),
@@ -162,7 +162,7 @@ class RecordingDrafts {
             throw new UncheckedIOException(e);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Refused("It was stopped before its words were written down. Bring the file again.");
+            throw new Refused("Transcription was interrupted. Import the file again.");
         }
     }
 }

@@ -112,14 +112,14 @@ class UploadController {
                         .map(one -> new Piece(one.cue(), one.from(), one.to(), true, null, null))
                         .toList());
         return new SentenceAnswer(
-                wanted.size() == 1 ? "It is being taken." : wanted.size() + " recordings are being taken.");
+                wanted.size() == 1 ? "It is being imported." : wanted.size() + " recordings are being imported.");
     }
 
     @NeedsNoRoom
     @PostMapping("/{upload}/remove")
     SentenceAnswer remove(@PathVariable UUID id, @PathVariable UUID upload) {
         uploads.remove(id, upload);
-        return new SentenceAnswer("Thrown away.");
+        return new SentenceAnswer("Deleted.");
     }
 
     private Shown shown(UUID project, Upload upload) {

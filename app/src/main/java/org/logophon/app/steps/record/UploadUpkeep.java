@@ -25,11 +25,7 @@ class UploadUpkeep implements Upkeep {
         return jdbc.sql("""
                 select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes
                 from recording_upload u join sound w on w.id = u.sound_id""")
-                .query((row, at) -> new Held(
-                        "Recordings brought in and not taken yet",
-                        "Go 30 days after they came.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                .query(Held.counted("Imported recordings not used yet", "Deleted 30 days after import."))
                 .list();
     }
 
@@ -38,7 +34,7 @@ class UploadUpkeep implements Upkeep {
         int gone = jdbc.sql("delete from recording_upload where created_at < :before")
                 .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
                 .update();
-        return gone == 0 ? List.of() : List.of(new Removed("recordings that weren't taken", gone, 0));
+        return gone == 0 ? List.of() : List.of(new Removed("unused recordings", gone, 0));
     }
 
     @Override

@@ -113,7 +113,7 @@ class Uploads {
     Upload require(UUID project, UUID id) {
         return table.find(id)
                 .filter(upload -> upload.project().equals(project))
-                .orElseThrow(() -> new NotFound("This file was taken or thrown away. Reload the page."));
+                .orElseThrow(() -> new NotFound("This file was imported or deleted. Reload the page."));
     }
 
     /** @throws Refused for one that isn't in the file */
@@ -140,7 +140,7 @@ class Uploads {
         }
         List<Piece> wanted = pieces.stream().filter(Piece::wanted).toList();
         if (wanted.isEmpty()) {
-            throw new Refused("No cue is ticked.");
+            throw new Refused("Select at least one cue.");
         }
         double seconds = upload.sound().seconds();
         for (Piece piece : wanted) {
@@ -214,7 +214,7 @@ class Uploads {
         });
         return peak[0] < SILENT
                 ? "There is no sound in it. Is it the right file?"
-                : "None of the words was found in it. Is it the right file, and the right role? Put cues in by hand, or throw it away.";
+                : "None of the words was found in it. Is it the right file, and the right role? Add cues by hand, or delete it.";
     }
 
     /** Stretches of a file in which one cue is said, once or several times; all of it where its words aren't found. */

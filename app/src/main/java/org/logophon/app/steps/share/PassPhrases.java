@@ -43,7 +43,7 @@ class PassPhrases {
         // counted before it is looked at: many at once are as many tries
         int tries = share.wrong() + 1;
         if (!table.tried(share.id(), share.wrong(), tries, PassPhrase.waitAfter(tries, now))) {
-            throw new TooOften("Somebody else tries this very moment. Try again.");
+            throw new TooOften("Someone else is trying right now. Try again.");
         }
         if (!PassPhrase.matches(phrase, share.phrase())) {
             throw new Forbidden("That isn't the pass phrase.");

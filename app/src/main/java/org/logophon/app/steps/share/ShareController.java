@@ -62,13 +62,13 @@ class ShareController {
         return deliveries
                 .find(delivery)
                 .map(found -> "delivery " + found.ordinal())
-                .orElse("a delivery that is gone");
+                .orElse("a deleted delivery");
     }
 
     private Line line(Share share, String what) {
         StringBuilder terms = new StringBuilder();
         terms.append(share.phrase() == null ? "no pass phrase" : "with a pass phrase");
-        terms.append(share.download() ? ", with download" : "");
+        terms.append(share.download() ? ", download allowed" : "");
         if (share.until() != null) {
             terms.append(", until ").append(DAY.format(share.until().minusMillis(1)));
         }
@@ -94,12 +94,12 @@ class ShareController {
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate until,
             @RequestParam(defaultValue = "false") boolean download) {
         String token = links.make(id, new ShareLinks.Asked(delivery, follows, name, phrase, until, download));
-        return new Made("/s/" + token, "The link is made. Copy it now: it isn't kept here, and can't be shown again.");
+        return new Made("/s/" + token, "Link created. Copy it now: it can't be shown again.");
     }
 
     @PostMapping("/{share}/take-back")
     SentenceAnswer takeBack(@PathVariable UUID id, @PathVariable UUID share) {
         links.takeBack(share);
-        return new SentenceAnswer("The link is taken back. Nobody hears anything by it any more.");
+        return new SentenceAnswer("Link revoked.");
     }
 }

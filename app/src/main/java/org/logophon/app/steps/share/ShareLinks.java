@@ -57,28 +57,27 @@ class ShareLinks {
             deliveries
                     .find(asked.delivery())
                     .filter(found -> found.projectId().equals(project))
-                    .orElseThrow(
-                            () -> new NotFound("This delivery isn't there. The Deliver page lists those that are."));
+                    .orElseThrow(() -> new NotFound("This delivery doesn't exist. Deliver lists those that do."));
             if (deliveries.cues(asked.delivery()).isEmpty()) {
                 throw new Refused(
                         "This delivery was built before deliveries could be shared. Build it again, and share that.");
             }
         }
         if (asked.until() != null && asked.until().isAfter(LAST_DAY)) {
-            throw new Refused("The last day of a link is in this century. Leave it out for a link without an end.");
+            throw new Refused("A link expires within this century. Leave the date empty for a link that stays open.");
         }
         Instant until = asked.until() == null
                 ? null
                 : asked.until().plusDays(1).atStartOfDay(ZoneId.systemDefault()).toInstant();
         if (until != null && !now.isBefore(until)) {
-            throw new Refused("The last day of a link is today or later.");
+            throw new Refused("A link expires today or later.");
         }
         String name = StorableText.of(asked.name()).strip();
         if (name.length() > FieldLimits.LINK_NAME) {
-            throw new Refused("For whom it is has " + FieldLimits.LINK_NAME + " characters at most.");
+            throw new Refused("The recipient has " + FieldLimits.LINK_NAME + " characters at most.");
         }
         if (table.of(project).stream().filter(share -> share.open(now)).count() >= MOST_OPEN) {
-            throw new Refused(MOST_OPEN + " links are open in this project. Take back those that nobody needs.");
+            throw new Refused(MOST_OPEN + " links are open in this project. Revoke those that nobody needs.");
         }
         String token = LinkToken.make();
         table.add(
@@ -116,15 +115,15 @@ class ShareLinks {
                 .orElseThrow(() -> new NotFound("There is nothing at this link. Check that all of it is there."));
         Instant now = clock.instant();
         if (share.takenBackAt() != null) {
-            throw new Gone("This link was taken back. Ask who sent it for another one.");
+            throw new Gone("This link was revoked. Ask whoever sent it for a new one.");
         }
         if (share.ended(now)) {
-            throw new Gone("This link has ended. Ask who sent it for another one.");
+            throw new Gone("This link has expired. Ask whoever sent it for a new one.");
         }
         try {
             projects.require(share.project());
         } catch (NotFound deleted) {
-            throw new Gone("What this link led to isn't there any more. Ask who sent it.");
+            throw new Gone("What this link led to no longer exists. Ask whoever sent it.");
         }
         return share;
     }

@@ -267,7 +267,7 @@ class SharedController {
             HttpServletRequest request) {
         Share share = let(token, request);
         reviewing.note(share, programmes.of(share), cue, take, at, remark, name);
-        return new SentenceAnswer("Noted. Whoever sent you this sees it now.");
+        return new SentenceAnswer("Note saved. Whoever sent you the link sees it now.");
     }
 
     @PostMapping("/cues/{cue}/approval")
@@ -308,7 +308,7 @@ class SharedController {
         int left = programme.cues().size() - approved;
         return new SentenceAnswer(
                 left == 0
-                        ? "All of it is approved."
+                        ? "All cues approved."
                         : approved + " cues are approved; " + left + " are being changed, and aren't.");
     }
 
@@ -317,7 +317,7 @@ class SharedController {
         Share share = let(token, request);
         Delivery delivery = programmes.delivery(share);
         if (!share.download() || delivery == null) {
-            throw new Forbidden("This link is for listening. Ask who sent it for the files.");
+            throw new Forbidden("This link doesn't allow download. Ask whoever sent it.");
         }
         String title = programmes.of(share).title();
         return ResponseEntity.ok()
@@ -332,7 +332,7 @@ class SharedController {
     }
 
     private static NotFound changed() {
-        return new NotFound("This isn't heard here any more. Reload the page.");
+        return new NotFound("This is no longer part of the link. Reload the page.");
     }
 
     private Share let(String token, HttpServletRequest request) {

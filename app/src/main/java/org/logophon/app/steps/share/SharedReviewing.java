@@ -44,7 +44,7 @@ class SharedReviewing {
     void note(Share share, SharedProgramme programme, UUID cue, UUID take, int at, String remark, String name) {
         SharedCue heard = heard(programme, cue, take);
         if (notes.ofShare(share.id()).size() >= MOST_NOTES) {
-            throw new Refused("This link has as many notes as it takes. Ask who sent it for another one.");
+            throw new Refused("This link holds no more notes. Ask whoever sent it for a new one.");
         }
         reviewing.note(
                 share.project(), cue, heard.take().id(), heard.text(), at, remark, new Author(named(name), share.id()));
@@ -73,7 +73,7 @@ class SharedReviewing {
     public int approveAll(Share share, SharedProgramme programme, List<UUID> take, String name) {
         List<UUID> now = programme.cues().stream().map(cue -> cue.take().id()).toList();
         if (!now.equals(take)) {
-            throw new Stale("Something sounds otherwise since you opened this page. Look at it again, then approve.");
+            throw new Stale("Something has changed since you opened this page. Listen again, then approve.");
         }
         Author by = new Author(named(name), share.id());
         int approved = 0;
@@ -119,19 +119,19 @@ class SharedReviewing {
     private static SharedCue heard(SharedProgramme programme, UUID cue, UUID take) {
         SharedCue now = programme.cue(cue).orElseThrow(SharedReviewing::elsewhere);
         if (!now.take().id().equals(take)) {
-            throw new Stale("Cue " + now.number() + " sounds otherwise since you heard it: hear it again.");
+            throw new Stale("Cue " + now.number() + " has changed since you heard it. Listen again.");
         }
         return now;
     }
 
     private static NotFound elsewhere() {
-        return new NotFound("This cue isn't in what you hear here. Reload the page.");
+        return new NotFound("This cue isn't part of the link. Reload the page.");
     }
 
     private static String named(String name) {
         String written = StorableText.of(name).strip();
         if (written.isEmpty()) {
-            throw new Refused("Say who you are: your name goes with what you say.");
+            throw new Refused("Type your name first. It goes with your notes.");
         }
         if (written.length() > PersonName.LONGEST) {
             throw new Refused("A name has " + PersonName.LONGEST + " characters at most.");

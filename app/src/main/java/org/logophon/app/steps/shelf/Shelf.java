@@ -91,7 +91,7 @@ class Shelf {
         String state = switch (look) {
             case NEW -> "empty";
             case RENDERING -> project.rendering() + " rendering";
-            case PROBLEM -> project.unfit() + " to look at";
+            case PROBLEM -> project.unfit() + " to check";
             case CHANGED -> project.toRender() + " to render";
             case READY -> "ready";
         };
@@ -124,7 +124,7 @@ class Shelf {
     private static String goes(ProjectSummary project) {
         return "Its script, " + count(project.cues(), "cue") + ", " + count(project.takes(), "take") + " and "
                 + (project.deliveries() == 1 ? "1 delivery" : project.deliveries() + " deliveries")
-                + " go with it. For " + ProjectUpkeep.DELETED_KEPT.toDays() + " days the shelf can bring it back.";
+                + " go with it. For " + ProjectUpkeep.DELETED_KEPT.toDays() + " days the shelf can restore it.";
     }
 
     private static String count(int things, String noun) {

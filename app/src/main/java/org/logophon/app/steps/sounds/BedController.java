@@ -85,20 +85,20 @@ class BedController {
     @PostMapping("/sounds/{sound}")
     @ResponseBody
     SentenceAnswer change(@PathVariable UUID id, @PathVariable UUID sound, @ModelAttribute SoundLists.Change change) {
-        return new SentenceAnswer("“" + lists.change(id, sound, change).name() + "” is changed wherever it is heard.");
+        return new SentenceAnswer("“" + lists.change(id, sound, change).name() + "” changed everywhere it is used.");
     }
 
     @NeedsNoRoom
     @PostMapping("/sounds/{sound}/delete")
     @ResponseBody
     SentenceAnswer remove(@PathVariable UUID id, @PathVariable UUID sound) {
-        return new SentenceAnswer("“" + lists.remove(id, sound).name() + "” is out of the list.");
+        return new SentenceAnswer("“" + lists.remove(id, sound).name() + "” removed from the list.");
     }
 
     @PostMapping("/sounds/{sound}/restore")
     @ResponseBody
     SentenceAnswer restore(@PathVariable UUID id, @PathVariable UUID sound) {
-        return new SentenceAnswer("“" + lists.restore(id, sound).name() + "” is back.");
+        return new SentenceAnswer("“" + lists.restore(id, sound).name() + "” restored.");
     }
 
     /** What is used of it, at its level. @param stamp another one whenever that is another */
@@ -120,14 +120,14 @@ class BedController {
     @PostMapping
     @ResponseBody
     Made lay(@PathVariable UUID id, @ModelAttribute Beds.Change asked) {
-        return new Made(beds.add(id, asked).id(), "", "It lies there.");
+        return new Made(beds.add(id, asked).id(), "", "Bed added.");
     }
 
     @PostMapping("/{bed}")
     @ResponseBody
     SentenceAnswer changeBed(@PathVariable UUID id, @PathVariable UUID bed, @ModelAttribute Beds.Change asked) {
         beds.change(id, bed, asked);
-        return new SentenceAnswer("The bed is changed.");
+        return new SentenceAnswer("Bed changed.");
     }
 
     @NeedsNoRoom
@@ -135,13 +135,13 @@ class BedController {
     @ResponseBody
     SentenceAnswer removeBed(@PathVariable UUID id, @PathVariable UUID bed) {
         beds.remove(id, bed, true);
-        return new SentenceAnswer("The bed is taken out.");
+        return new SentenceAnswer("Bed removed.");
     }
 
     @PostMapping("/{bed}/restore")
     @ResponseBody
     SentenceAnswer restoreBed(@PathVariable UUID id, @PathVariable UUID bed) {
         beds.remove(id, bed, false);
-        return new SentenceAnswer("The bed is back.");
+        return new SentenceAnswer("Bed restored.");
     }
 }

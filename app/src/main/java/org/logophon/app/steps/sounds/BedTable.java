@@ -143,8 +143,8 @@ class BedTable {
                     at != null
                             ? ""
                             : names.containsKey(bed.sound())
-                                    ? "A cue that it hangs on has left the script: type another number."
-                                    : "Its sound has left the lists: choose another."));
+                                    ? "One of its cues was removed from the script. Type another number."
+                                    : "Its sound was removed. Choose another."));
         }
         return lines;
     }
@@ -166,7 +166,7 @@ class BedTable {
                         sound.levelDb(),
                         there
                                 ? cue.keptTake() == null ? "Heard once its cue is rendered." : ""
-                                : "No list has a sound of this name: the gap stays silent."));
+                                : "No sound has this name. The gap stays silent."));
             }
         }
         return lines;

@@ -60,7 +60,7 @@ class Beds {
             throw new Refused("Choose a sound for the bed.");
         }
         if (beds.of(project).size() >= MOST) {
-            throw new Refused("A project has at most " + MOST + " beds. Take out what isn't heard.");
+            throw new Refused("A project has at most " + MOST + " beds. Remove unused ones.");
         }
         ProjectBed bed = changed(new ProjectBed(UUID.randomUUID(), project, asked.sound(), null, null, USUAL), asked);
         beds.save(bed);
@@ -76,8 +76,7 @@ class Beds {
     }
 
     ProjectBed require(UUID project, UUID id) {
-        return beds.find(project, id)
-                .orElseThrow(() -> new NotFound("This bed isn't there any more. Reload the page."));
+        return beds.find(project, id).orElseThrow(() -> new NotFound("This bed no longer exists. Reload the page."));
     }
 
     private ProjectBed changed(ProjectBed bed, Change asked) {

@@ -58,7 +58,7 @@ class LayerController {
         ProjectView view = projects.view(id);
         LaidOut laid = layers.laidOut(view);
         if (laid.empty()) {
-            throw new NotFound("Nothing lies under this programme any more.");
+            throw new NotFound("This programme has no beds any more.");
         }
         CacheControl caching = stamp.equals(sound.voices(view).stamp(laid))
                 ? CacheControl.maxAge(Duration.ofHours(12)).cachePrivate().immutable()

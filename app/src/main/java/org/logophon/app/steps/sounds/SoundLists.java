@@ -43,7 +43,7 @@ class SoundLists {
 
     OwnSound require(UUID project, UUID id) {
         return sounds.find(project, id)
-                .orElseThrow(() -> new NotFound("This sound isn't in the lists any more. Reload the page."));
+                .orElseThrow(() -> new NotFound("This sound is no longer in the lists. Reload the page."));
     }
 
     /** @param remark what was done to it, as a sentence; empty for nothing */
@@ -54,11 +54,11 @@ class SoundLists {
         Project project = projects.require(id);
         String called = name.strip();
         if (sounds.of(id).size() >= MOST) {
-            throw new Refused("A project sees at most " + MOST + " sounds. Take out what isn't used.");
+            throw new Refused("A project sees at most " + MOST + " sounds. Remove unused ones.");
         }
         return files.read(sent, called.isEmpty() ? "The file" : called, sound -> {
             if (EnergyProfile.of(sound).lufs() == Double.NEGATIVE_INFINITY) {
-                throw new Refused(called + " is silent from end to end. Choose another file.");
+                throw new Refused(called + " is silent. Choose another file.");
             }
             StoredSound stored = audio.store(sound, BITS);
             return new Added(stored(project, free(id, called), shared, stored), sound.remark());
@@ -168,7 +168,7 @@ class SoundLists {
         }
         int marked = sounds.marks(now);
         if (marked > 0) {
-            throw new Refused("“%s” stands in %s by this name. Take it out of there first."
+            throw new Refused("“%s” stands in %s by this name. Remove it there first."
                     .formatted(now.name(), marked == 1 ? "1 gap" : marked + " gaps"));
         }
         return name;
@@ -177,7 +177,7 @@ class SoundLists {
     private static String licence(String asked) {
         String licence = StorableText.of(asked).strip();
         if (licence.length() > FieldLimits.LICENCE) {
-            throw new Refused("What is noted of a licence has at most " + FieldLimits.LICENCE + " characters.");
+            throw new Refused("Source and licence have at most " + FieldLimits.LICENCE + " characters.");
         }
         return licence;
     }
@@ -185,7 +185,7 @@ class SoundLists {
     private OwnSound own(UUID project, UUID id) {
         OwnSound sound = require(project, id);
         if (sound.shipped()) {
-            throw new Refused("“" + sound.name() + "” comes with Logophon and stays as it is.");
+            throw new Refused("“" + sound.name() + "” is built in and can't be changed.");
         }
         return sound;
     }
@@ -195,7 +195,7 @@ class SoundLists {
         OwnSound sound = own(project, id);
         int uses = sounds.uses(sound);
         if (uses > 0) {
-            throw new Refused("“%s” is used in %s. Take it out of there first."
+            throw new Refused("“%s” is used in %s. Remove it there first."
                     .formatted(sound.name(), uses == 1 ? "1 place" : uses + " places"));
         }
         sounds.remove(id, true);

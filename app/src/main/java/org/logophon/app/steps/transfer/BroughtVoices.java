@@ -12,7 +12,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 class BroughtVoices {
 
-    private static final String AGAIN = " (brought in)";
+    private static final String AGAIN = " (imported)";
 
     private final JdbcClient jdbc;
 

@@ -49,7 +49,7 @@ class ImportedProjectCheck {
             throw away;
         } catch (RuntimeException unfit) {
             throw new Refused(
-                    "This file is broken: something in it can't be shown. Save the project as a file once more, and bring that one in.");
+                    "This file is broken: something in it can't be shown. Export the project again, and import that file.");
         }
     }
 }

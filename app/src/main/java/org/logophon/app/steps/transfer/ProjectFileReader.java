@@ -29,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
 class ProjectFileReader {
 
     private static final int AT_ONCE = 200;
-    private static final String AGAIN = " (brought in)";
+    private static final String AGAIN = " (imported)";
 
     private final JdbcClient jdbc;
     private final CueRepository cues;

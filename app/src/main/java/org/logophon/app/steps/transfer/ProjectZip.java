@@ -31,12 +31,10 @@ final class ProjectZip implements AutoCloseable {
 
     private static final int LONGEST_MANIFEST = 1 << 16;
 
-    private static final String NO_FILE =
-            "This is no project that Logophon saved as a file. Such a file has .project.zip at the end of its name.";
+    private static final String NO_FILE = "This isn't an exported project. Its name would end in .project.zip.";
     private static final String NEWER =
-            "This file was saved by a newer Logophon than this one. Install the newer one here, and bring it in then.";
-    private static final String BROKEN =
-            "This file is broken: %s. Save the project as a file once more, and bring that one in.";
+            "This file was exported by a newer Logophon. Update this server, then import it.";
+    private static final String BROKEN = "This file is broken: %s. Export the project again, and import that file.";
 
     private final ZipFile zip;
     private final JsonMapper json;

@@ -91,7 +91,7 @@ class DroppedWork {
         // looked at before it is read: nothing is held that is no script
         if (row.looks().bytes() > Documents.MOST_BYTES) {
             throw new Refused(script.name() + " is over " + (Documents.MOST_BYTES >> 20)
-                    + " MB, which no script is. Take the pictures out, or save it as text.");
+                    + " MB. Remove the pictures, or save it as text.");
         }
         OpenedDocument opened = DocumentOpener.open(script.name(), script.read(), Map.of());
         UUID project = row.project();

@@ -39,13 +39,12 @@ class WatchedController {
 
     @PostMapping
     SentenceAnswer watch(@PathVariable UUID id) {
-        return new SentenceAnswer(
-                "Scripts that are put into " + folders.watch(id) + " become clips like this project.");
+        return new SentenceAnswer("Scripts put into " + folders.watch(id) + " become clips like this project.");
     }
 
     @PostMapping("/stop")
     SentenceAnswer stop(@PathVariable UUID id) {
         folders.stop(id);
-        return new SentenceAnswer("It isn't watched any more. What is in the folder stays.");
+        return new SentenceAnswer("The folder is no longer watched. Its files stay.");
     }
 }

@@ -63,8 +63,7 @@ class WatchedFolders {
     Path watch(UUID id) {
         Project project = projects.require(id);
         if (!offered()) {
-            throw new Refused(
-                    "The settings name no folder to watch. Set LOGOPHON_WATCH_FOLDER, and start Logophon again.");
+            throw new Refused("No folder to watch is set. Set LOGOPHON_WATCH_FOLDER, and restart Logophon.");
         }
         table.watch(id, Slug.of(project.name()) + "-" + id.toString().substring(0, ID_CHARACTERS));
         Path folder = folder(id).orElseThrow();

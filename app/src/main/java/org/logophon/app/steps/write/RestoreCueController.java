@@ -66,7 +66,7 @@ class RestoreCueController {
                 ? role
                 : "";
         String text = project.script().substring(0, place) + back + rest(project.script(), place, next, now, after + 1);
-        return states.withText(id, saving.save(id, text, version, "Cue " + gone.number() + " put back"));
+        return states.withText(id, saving.save(id, text, version, "Cue " + gone.number() + " restored"));
     }
 
     /** What follows; when the cue brought another role, the next one says again who speaks. */

@@ -136,7 +136,7 @@ class ShapeController {
                         "Joined by hand");
             }
         }
-        throw new Refused("There is no cue before this one to join it to.");
+        throw new Refused("There is no cue before this one.");
     }
 
     private Object change(UUID id, Project project, HandCuts cuts, int version, String what) {

@@ -14,7 +14,7 @@ class PeopleSettingsTest {
     @ValueSource(strings = {"0.0.0.0", "::", "192.0.2.7"})
     void otherAddressesNeedPeople(String listen) {
         assertThatThrownBy(() -> new PeopleSettings(false, listen, "", false, false))
-                .hasMessageContaining("only with people switched on");
+                .hasMessageContaining("only with accounts switched on");
         assertThat(new PeopleSettings(true, listen, "", false, false).listen()).isEqualTo(listen);
     }
 

@@ -272,14 +272,14 @@ class PlaceServiceTest {
         verify(edits).setUndone(PROJECT, 7, true);
         verify(empty, never()).replace(eq(PROJECT), any());
         when(edits.next(PROJECT, false)).thenReturn(Optional.empty());
-        assertThatThrownBy(() -> service.turn(PROJECT, false)).hasMessage("There is nothing to do again.");
+        assertThatThrownBy(() -> service.turn(PROJECT, false)).hasMessage("There is nothing to redo.");
     }
 
     @Test
     void theLeastGapIsFromNoneToTenSeconds() {
         for (int millis : new int[] {-1, 10_001}) {
             assertThatThrownBy(() -> service.setPicture(PROJECT, "25", "", millis))
-                    .hasMessageStartingWith("The least gap goes from 0 to 10 s, and ");
+                    .hasMessageStartingWith("The smallest gap goes from 0 to 10 s, and ");
         }
         service.setPicture(PROJECT, "25", "01:00:00:00", 10_000);
         verify(table).setPicture(PROJECT, new Picture(PAL, PAL.framesAnHour(), 10_000));

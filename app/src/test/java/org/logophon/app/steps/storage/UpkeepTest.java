@@ -130,7 +130,7 @@ class UpkeepTest extends SharedApplication {
         String address = project("Gone soon", "Words that go.");
         UUID project = id(address);
         server.post(address + "/delete", Map.of());
-        assertThat(server.get("/").body()).contains("Gone soon").contains("Bring back Gone soon");
+        assertThat(server.get("/").body()).contains("Gone soon").contains("Restore Gone soon");
         jdbc.update("update project set deleted_at = ? where id = ?", at(Duration.ofDays(29)), project);
         upkeep.run(clock.instant());
         server.post(address + "/restore", Map.of());
@@ -171,7 +171,7 @@ class UpkeepTest extends SharedApplication {
         String page = server.get("/space").body();
         assertThat(page)
                 .contains("Takes", "Versions of scripts", "Deliveries", "Answers of hired voices", "Deleted projects")
-                .contains("Stay: they were paid for.");
+                .contains("Kept: they were paid for.");
         int before = count("select count(*) from upkeep_report");
         assertThat(server.post("/space/upkeep", Map.of()).statusCode()).isEqualTo(200);
         await("the upkeep has run", () -> count("select count(*) from upkeep_report") > before);

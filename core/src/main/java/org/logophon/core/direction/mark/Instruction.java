@@ -223,7 +223,8 @@ public sealed interface Instruction {
 
         public ReadAs {
             if (said.isBlank() && (as == PronunciationKind.WORDS || as == PronunciationKind.IPA)) {
-                throw new InvalidInput("How it is said is missing. Write the words, or choose a kind such as letters.");
+                throw new InvalidInput(
+                        "The pronunciation is missing. Write the words, or choose a kind such as letters.");
             }
             said = new Reading("x", said, as, null, true).said();
         }

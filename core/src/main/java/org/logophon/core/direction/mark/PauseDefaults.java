@@ -14,9 +14,9 @@ public record PauseDefaults(Integer commaMillis, Integer stopMillis, Integer lea
     public static final PauseDefaults NONE = new PauseDefaults(null, null, null);
 
     public PauseDefaults {
-        Dial.PAUSE.check("The rest at a comma", commaMillis);
-        Dial.PAUSE.check("The rest at a full stop", stopMillis);
-        Dial.PAUSE.check("The least gap between sentences", leastMillis);
+        Dial.PAUSE.check("The pause at a comma", commaMillis);
+        Dial.PAUSE.check("The pause at a full stop", stopMillis);
+        Dial.PAUSE.check("The shortest pause between sentences", leastMillis);
     }
 
     public String canonical() {

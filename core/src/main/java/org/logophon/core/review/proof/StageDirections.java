@@ -24,8 +24,8 @@ final class StageDirections implements Check {
                     written,
                     FindingKind.STAGE_DIRECTION,
                     silent
-                            ? "A direction in brackets isn't spoken. Set a mark for it, and take it out."
-                            : "A direction? It would be spoken. Take it out, or make it a note.",
+                            ? "A direction in brackets isn't spoken. Set a mark for it, and remove it."
+                            : "A direction? It would be spoken. Remove it, or make it a note.",
                     silent ? "" : direction.words().toLowerCase(Locale.ROOT),
                     List.of(new Suggestion(Act.REMOVE, written)),
                     false));

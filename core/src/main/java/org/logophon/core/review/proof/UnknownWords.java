@@ -54,7 +54,7 @@ final class UnknownWords implements Check {
                     start + text.length(),
                     text,
                     FindingKind.UNKNOWN_WORD,
-                    "Not in the dictionary. Hear the guess, or respell it.",
+                    "Not in the dictionary. Play the guess, or respell it.",
                     text.toLowerCase(Locale.ROOT),
                     List.of(),
                     false));

@@ -106,8 +106,8 @@ public final class TranslationCheck {
                             : "“" + figure.written() + "” isn't in the translation; “"
                                     + there.remove(0).written() + "” is."));
         }
-        there.forEach(figure -> findings.add(
-                new TranslationFinding(Kind.FIGURE, "“" + figure.written() + "” isn't in the first language.")));
+        there.forEach(figure ->
+                findings.add(new TranslationFinding(Kind.FIGURE, "“" + figure.written() + "” isn't in the original.")));
     }
 
     private static boolean take(List<Figures.Figure> figures, BigDecimal value) {

@@ -42,7 +42,7 @@ public final class ReferenceTime {
 
     /** @param forms the text's written forms, found before */
     public static double seconds(String text, String language, List<WrittenForm> forms) {
-        String said = said(text, language, forms);
+        String said = WrittenForms.said(text, forms);
         boolean english = language.startsWith("en");
         double seconds = START + stops(text);
         Matcher words = WORD.matcher(said);
@@ -54,20 +54,6 @@ public final class ReferenceTime {
                     + sounds.consonants() * CONSONANT;
         }
         return seconds;
-    }
-
-    /** Numbers and their like in the words that an engine finds for them. */
-    private static String said(String text, String language, List<WrittenForm> forms) {
-        StringBuilder said = new StringBuilder(text.length());
-        int from = 0;
-        for (WrittenForm form : forms) {
-            said.append(text, from, form.start())
-                    .append(' ')
-                    .append(form.said().get(0))
-                    .append(' ');
-            from = form.end();
-        }
-        return said.append(text, from, text.length()).toString();
     }
 
     /** Pauses at marks that a space follows; the last stop is the end of the sound. */

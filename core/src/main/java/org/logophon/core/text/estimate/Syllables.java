@@ -32,16 +32,7 @@ public final class Syllables {
 
     /** @param forms the text's written forms, found before */
     public static int of(String text, String language, List<WrittenForm> forms) {
-        StringBuilder said = new StringBuilder(text.length());
-        int from = 0;
-        for (WrittenForm form : forms) {
-            said.append(text, from, form.start())
-                    .append(' ')
-                    .append(form.said().get(0))
-                    .append(' ');
-            from = form.end();
-        }
-        said.append(text, from, text.length());
+        String said = WrittenForms.said(text, forms);
         boolean english = language.startsWith("en");
         int count = 0;
         Matcher words = WORD.matcher(said);

@@ -34,6 +34,20 @@ public final class WrittenForms {
         return BY_LANGUAGE.computeIfAbsent(language, WrittenForms::make);
     }
 
+    /** The text with each of its written forms in the words that it is said in first. @param forms found in it, in order */
+    public static String said(String text, List<WrittenForm> forms) {
+        StringBuilder said = new StringBuilder(text.length());
+        int from = 0;
+        for (WrittenForm form : forms) {
+            said.append(text, from, form.start())
+                    .append(' ')
+                    .append(form.said().get(0))
+                    .append(' ');
+            from = form.end();
+        }
+        return said.append(text, from, text.length()).toString();
+    }
+
     /**
      * In the order of the text; no two overlap. What was found last is remembered: counting, timing and proof ask for
      * the same text in turn.

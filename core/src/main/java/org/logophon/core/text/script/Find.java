@@ -94,7 +94,7 @@ public final class Find {
 
     private static void check(String with) {
         if (with.length() > LONGEST) {
-            throw new InvalidInput("What is written instead has " + LONGEST + " characters at most.");
+            throw new InvalidInput("The replacement has " + LONGEST + " characters at most.");
         }
     }
 

@@ -70,7 +70,7 @@ public final class PlaceCheck {
                     frames(slot[1].minus(slot[0]), picture.rate()),
                     "The picture leaves time at "
                             + picture.rate().timecode(slot[0].samples(), SampleCount.RATE)
-                            + " for which there is no cue. Give it one, or take the slot away."));
+                            + " for which there is no cue. Give it one, or remove the slot."));
         }
         return List.copyOf(findings);
     }
@@ -104,7 +104,7 @@ public final class PlaceCheck {
                     index,
                     early,
                     "Cue " + number + " starts " + said(early, picture.rate())
-                            + " before its slot. Take its offset away, or make it fit."));
+                            + " before its slot. Remove its offset, or make it fit."));
         }
     }
 
@@ -138,7 +138,7 @@ public final class PlaceCheck {
                         index + 1,
                         missing,
                         numbers + " comes " + said(missing, picture.rate())
-                                + " sooner than the least gap. Move it, or make the least gap smaller."));
+                                + " sooner than the smallest gap. Move it, or allow a smaller gap."));
             }
         }
     }

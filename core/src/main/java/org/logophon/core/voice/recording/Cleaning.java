@@ -45,22 +45,22 @@ public record Cleaning(double noiseDb, int humHz, boolean rumble, boolean clicks
     public String words() {
         List<String> said = new ArrayList<>();
         if (noiseDb > 0) {
-            said.add(String.format(Locale.ROOT, "room noise %.0f dB down", noiseDb));
+            said.add(String.format(Locale.ROOT, "noise reduced by %.0f dB", noiseDb));
         }
         if (humHz > 0) {
-            said.add(humHz + " Hz hum out");
+            said.add(humHz + " Hz hum removed");
         }
         if (rumble) {
-            said.add("rumble out");
+            said.add("rumble removed");
         }
         if (clicks) {
-            said.add("clicks out");
+            said.add("clicks removed");
         }
         if (clipped) {
-            said.add("clipping mended");
+            said.add("clipping repaired");
         }
         if (longestGap > 0) {
-            said.add(String.format(Locale.ROOT, "gaps to %.2f s", longestGap));
+            said.add(String.format(Locale.ROOT, "pauses to %.2f s", longestGap));
         }
         return String.join(", ", said);
     }

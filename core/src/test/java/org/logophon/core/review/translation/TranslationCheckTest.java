@@ -39,7 +39,7 @@ class TranslationCheckTest {
         assertThat(german("It weighs 2.3 tonnes.", "Sie wiegt 3,2 Tonnen."))
                 .containsExactly("“2.3” isn't in the translation; “3,2” is.");
         assertThat(german("In 50 seconds.", "In wenigen Sekunden.")).containsExactly("“50” isn't in the translation.");
-        assertThat(german("In some seconds.", "In 20 Sekunden.")).containsExactly("“20” isn't in the first language.");
+        assertThat(german("In some seconds.", "In 20 Sekunden.")).containsExactly("“20” isn't in the original.");
         assertThat(german("2 and 2.", "2 und 3.")).containsExactly("“2” isn't in the translation; “3” is.");
     }
 

@@ -104,7 +104,7 @@ class HouseRecipeTest {
         assertThatThrownBy(() -> new Tuning(100, 0, 100, Double.NaN, null, 0))
                 .hasMessageContaining("Timbre goes from -3 to 3 semitones");
         assertThatThrownBy(() -> new Tuning(100, 0, 100, 0, Effect.HALL, 101))
-                .hasMessageContaining("The mix of an effect");
+                .hasMessageContaining("The amount of an effect");
         assertThat(new Tuning(131, 4, 100, 0, null, 0).unnatural())
                 .containsExactly("More than 30 % from its own pace a voice sounds made.");
     }

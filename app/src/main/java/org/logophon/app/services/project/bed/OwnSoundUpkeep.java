@@ -25,11 +25,7 @@ class OwnSoundUpkeep implements Upkeep {
         return jdbc.sql("""
                 select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes
                 from sound_file f join sound w on w.id = f.sound_id""")
-                .query((row, at) -> new Held(
-                        "Sounds for gaps and beds",
-                        "Stay; taken out of their lists, they go after 30 days.",
-                        row.getLong("things"),
-                        row.getLong("bytes")))
+                .query(Held.counted("Sounds for gaps and beds", "Kept; removed ones are deleted after 30 days."))
                 .list();
     }
 
@@ -42,7 +38,7 @@ class OwnSoundUpkeep implements Upkeep {
         int gone = jdbc.sql("""
                 delete from sound_file f where f.removed_at < :before and not exists (select 1 from bed b where b.sound_file_id = f.id)
                 and not exists (select 1 from delivered_sound d where d.sound_id = f.sound_id)""").param("before", before).update();
-        return gone == 0 ? List.of() : List.of(new Removed("sounds that were taken out", gone, 0));
+        return gone == 0 ? List.of() : List.of(new Removed("removed sounds", gone, 0));
     }
 
     @Override

@@ -8,10 +8,10 @@ public enum Happening {
     RECAST("voice recast"),
     DIRECTED("directed like a take"),
     APPROVED("approved"),
-    WITHDRAWN("approval taken back"),
+    WITHDRAWN("approval withdrawn"),
     NOTED("noted"),
     NOTE_DONE("note done"),
-    NOTE_REOPENED("note open again"),
+    NOTE_REOPENED("note reopened"),
     NOTE_DELETED("note deleted");
 
     private final String label;

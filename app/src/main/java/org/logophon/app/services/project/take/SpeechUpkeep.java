@@ -33,12 +33,12 @@ class SpeechUpkeep implements Upkeep {
                 .query((row, at) -> List.of(
                         new Held(
                                 "Takes",
-                                "Stay until somebody deletes and empties them.",
+                                "Kept until deleted and emptied.",
                                 row.getLong("takes"),
                                 row.getLong("take_bytes")),
                         new Held(
-                                "Voices and readings heard on trial",
-                                "Go 30 days after they were heard last.",
+                                "Sample lines and readings played",
+                                "Deleted 30 days after they were last played.",
                                 row.getLong("auditions"),
                                 row.getLong("audition_bytes"))))
                 .single();

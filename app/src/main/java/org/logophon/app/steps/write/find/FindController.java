@@ -123,7 +123,7 @@ class FindController {
             boolean changed = inReadings && inReadings(id, find, with);
             String now = find.replace(script, with);
             if (now.equals(script) && !changed) {
-                throw new Refused("“" + what + "” isn't there, so nothing was replaced.");
+                throw new Refused("“" + what + "” wasn't found, so nothing was replaced.");
             }
             return states.withText(id, saving.save(id, now, version, "“" + shortened(what) + "” replaced"));
         });

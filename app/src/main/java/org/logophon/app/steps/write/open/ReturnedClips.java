@@ -32,7 +32,7 @@ import org.springframework.web.multipart.MultipartFile;
 class ReturnedClips {
 
     private static final String FOREIGN =
-            "This isn't a clip that Logophon delivered, or another program has taken out what it carried. A recording of your own is taken on Listen, by “Say it yourself”.";
+            "This isn't a clip that Logophon delivered, or another program has taken out what it carried. A recording of your own is imported on Record.";
 
     private final Projects projects;
     private final ProjectRepository table;
@@ -80,24 +80,24 @@ class ReturnedClips {
 
     private Place place(ClipOrigin origin) {
         if (origin == null) {
-            return new Place(null, "It wasn't delivered from a project. Its cue can be made again.");
+            return new Place(null, "It wasn't delivered from a project. Its cue can be restored.");
         }
         Project project = table.find(origin.project()).orElse(null);
         if (project == null) {
-            return new Place(null, "Its project isn't here. Its cue can be made again.");
+            return new Place(null, "Its project isn't here. Its cue can be restored.");
         }
         CueView cue;
         try {
             cue = projects.cue(project.id(), origin.cue());
         } catch (NotFound gone) {
-            return new Place(null, "Its cue isn't in “" + project.name() + "” any more. It can be made again.");
+            return new Place(null, "Its cue isn't in “" + project.name() + "” any more. It can be restored.");
         }
         Take take = takes.find(origin.take()).orElse(null);
         String of = "Cue " + cue.number() + " of “" + project.name() + "”, ";
         String told = take == null
                 ? of + "whose take is gone."
                 : take.deleted()
-                        ? of + "take " + take.name() + ", which was put aside: it can be taken back there."
+                        ? of + "take " + take.name() + ", which was deleted and can be restored there."
                         : take.id().equals(cue.keptTake())
                                 ? of + "take " + take.name() + ", the kept one."
                                 : of + "take " + take.name() + "; another take is kept now.";
@@ -132,7 +132,7 @@ class ReturnedClips {
             }
         }
         if (notes.isEmpty()) {
-            throw new Refused("None of these files carries a cue. Choose clips that Logophon delivered.");
+            throw new Refused("None of these files holds a cue. Choose clips that Logophon delivered.");
         }
         notes.sort(Comparator.comparing(ClipNote::number));
         String name = notes.size() == 1 ? "Clip " + notes.get(0).number() : notes.size() + " clips";

@@ -41,7 +41,7 @@ class HeardDrafts {
                             start + word.length(),
                             word,
                             FindingKind.DOUBTFUL_WORD,
-                            "Heard in the recording with little certainty: hear it, and write what is said.",
+                            "Recognised with little certainty. Listen, and type what is said.",
                             "",
                             List.of(),
                             false));

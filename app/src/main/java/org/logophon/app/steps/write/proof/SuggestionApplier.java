@@ -202,7 +202,7 @@ class SuggestionApplier {
         if (!hand.isEmpty() && !edits.isEmpty()) {
             hand = hand.moved(TextDiff.of(project.script(), now)::moved);
         }
-        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions taken");
+        return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions accepted");
     }
 
     private static String sentence(int kept, int written, int stale) {
@@ -214,8 +214,8 @@ class SuggestionApplier {
             parts.add(written == 1 ? "1 place changed in the script" : written + " places changed in the script");
         }
         if (stale > 0) {
-            parts.add(stale + " left alone: the words there are others by now");
+            parts.add(stale + " skipped: the words there have changed");
         }
-        return parts.isEmpty() ? "Nothing to take." : String.join(", ", parts) + ".";
+        return parts.isEmpty() ? "Nothing to accept." : String.join(", ", parts) + ".";
     }
 }

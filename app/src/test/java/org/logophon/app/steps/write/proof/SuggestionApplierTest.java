@@ -128,7 +128,7 @@ class SuggestionApplierTest {
         SuggestionApplier.Item gone = new SuggestionApplier.Item(
                 UUID.randomUUID(), 0, 3, "The", FindingKind.UNKNOWN_WORD, Act.WRITE, "They", 0);
         assertThat(applier.take(id, VERSION, List.of(right, old, far, gone)).sentence())
-                .isEqualTo("1 place changed in the script, 3 left alone: the words there are others by now.");
+                .isEqualTo("1 place changed in the script, 3 skipped: the words there have changed.");
         assertThat(written()).startsWith("The the light").endsWith(SCRIPT.split("\n\n")[1]);
     }
 
