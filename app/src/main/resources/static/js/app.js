@@ -1,23 +1,38 @@
-// What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the server.
+// What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the
+// server.
 
 import { answered } from './answer.js';
 
 // the ports of a machine share their cookies: each has its own name
 const cookie = `logophon-token-${location.port || (location.protocol === 'https:' ? 443 : 80)}=`;
-const token = () => decodeURIComponent(document.cookie.split('; ').find(part => part.startsWith(cookie))?.slice(cookie.length) ?? '');
+const token = () =>
+  decodeURIComponent(
+    document.cookie
+      .split('; ')
+      .find(part => part.startsWith(cookie))
+      ?.slice(cookie.length) ?? '',
+  );
 
 /** What comes before addresses of the house: the workspace, where people have several. */
 export const house = document.querySelector('meta[name=house]')?.content ?? '';
 
-document.addEventListener('htmx:configRequest', event => { event.detail.headers['X-XSRF-TOKEN'] = token(); });
+document.addEventListener('htmx:configRequest', event => {
+  event.detail.headers['X-XSRF-TOKEN'] = token();
+});
 
 document.addEventListener('htmx:responseError', event => {
   let sentence = 'The server answered with an error. Reload the page.';
-  try { sentence = JSON.parse(event.detail.xhr.responseText).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
+  try {
+    sentence = JSON.parse(event.detail.xhr.responseText).sentence || sentence;
+  } catch {
+    /* not ours: keep the general sentence */
+  }
   say(sentence);
   if (event.detail.xhr.status === 401) signedOut();
 });
-document.addEventListener('htmx:sendError', () => say('Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.'));
+document.addEventListener('htmx:sendError', () =>
+  say('Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.'),
+);
 
 /** Shows a sentence in the transport's corner, where it doesn't cover what one works on. */
 export function say(sentence) {
@@ -28,16 +43,19 @@ export function say(sentence) {
 }
 
 /** What shows the server that a request is ours, for those that send something else than a form or JSON. */
-export const rawHeaders = () => ({ 'Accept': 'application/json', 'X-XSRF-TOKEN': token() });
+export const rawHeaders = () => ({ Accept: 'application/json', 'X-XSRF-TOKEN': token() });
 
-/** Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request has status 0. */
+/**
+ * Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request
+ * has status 0.
+ */
 export async function ask(method, address, body, key = '') {
   try {
     const form = body instanceof FormData;
     const response = await fetch(address, {
       method,
       headers: {
-        'Accept': 'application/json',
+        Accept: 'application/json',
         'X-XSRF-TOKEN': token(),
         ...(body && !form ? { 'Content-Type': 'application/json' } : {}),
         ...(key ? { 'Idempotency-Key': key } : {}),
@@ -47,7 +65,10 @@ export async function ask(method, address, body, key = '') {
     if (response.status === 401) signedOut();
     return { status: response.status, body: answered(await response.text(), response.status) };
   } catch {
-    return { status: 0, body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' } };
+    return {
+      status: 0,
+      body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' },
+    };
   }
 }
 
@@ -65,13 +86,19 @@ export async function askOnce(holder, address, body) {
 
 // a page that is gone back to is another page: what its forms make is new
 addEventListener('pageshow', ({ persisted }) => {
-  if (persisted) document.querySelectorAll('[name=idempotencyKey]').forEach(field => { field.value = crypto.randomUUID(); });
+  if (persisted)
+    document.querySelectorAll('[name=idempotencyKey]').forEach(field => {
+      field.value = crypto.randomUUID();
+    });
 });
 
 /** Says something under the head of the page, once for each id, until it is taken away. */
 export function underHead(id, ...content) {
   const there = document.getElementById(id);
-  if (there) { there.replaceChildren(...content); return; }
+  if (there) {
+    there.replaceChildren(...content);
+    return;
+  }
   const told = element('p', 'notice brick');
   told.id = id;
   told.setAttribute('role', 'alert');
@@ -92,7 +119,8 @@ function signedOut() {
 const offered = new Map();
 
 /**
- * Asks for something that may cost. The first time its price is said (status 402); the same wish again agrees to that price.
+ * Asks for something that may cost. The first time its price is said (status 402); the same wish again agrees to that
+ * price.
  * @param agrees false while somebody only passes by: then nothing is ever paid
  */
 export async function askPriced(address, fields, agrees = true) {
@@ -118,12 +146,20 @@ export async function fill(target, address, free = () => true) {
   const turn = {};
   newest.set(target, turn);
   let response = null;
-  try { response = await fetch(address, { headers: { 'HX-Request': 'true' } }); } catch { /* said below */ }
+  try {
+    response = await fetch(address, { headers: { 'HX-Request': 'true' } });
+  } catch {
+    /* said below */
+  }
   const text = await response?.text();
   if (newest.get(target) !== turn || !free()) return false;
   if (!response?.ok) {
     let sentence = 'Logophon doesn’t answer. If it was stopped, start it again; nothing is lost.';
-    try { sentence = JSON.parse(text).sentence || sentence; } catch { /* not ours: keep the general sentence */ }
+    try {
+      sentence = JSON.parse(text).sentence || sentence;
+    } catch {
+      /* not ours: keep the general sentence */
+    }
     say(sentence);
     return false;
   }
@@ -134,10 +170,16 @@ export async function fill(target, address, free = () => true) {
 
 const renewing = new Map();
 
-/** Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows most. */
+/**
+ * Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows
+ * most.
+ */
 export function renew(selector, address) {
   const underWay = renewing.get(selector);
-  if (underWay) { underWay.next = address; return underWay.done; }
+  if (underWay) {
+    underWay.next = address;
+    return underWay.done;
+  }
   const turn = { next: address };
   renewing.set(selector, turn);
   turn.done = (async () => {
@@ -146,11 +188,15 @@ export function renew(selector, address) {
       const part = document.querySelector(selector);
       turn.next = null;
       let landed = false;
-      const land = (/** @type {any} */ { detail }) => { landed ||= detail.target === part && detail.requestConfig.path === asked; };
+      const land = (/** @type {any} */ { detail }) => {
+        landed ||= detail.target === part && detail.requestConfig.path === asked;
+      };
       document.addEventListener('htmx:beforeSwap', land);
       try {
         await htmx.ajax('GET', asked, { source: part, target: selector, swap: 'outerHTML' });
-      } finally { document.removeEventListener('htmx:beforeSwap', land); }
+      } finally {
+        document.removeEventListener('htmx:beforeSwap', land);
+      }
       // another answer took the part's place meanwhile: this one went nowhere
       if (!landed && !part.isConnected) turn.next ??= asked;
     }
@@ -175,4 +221,5 @@ export function button(className, text, act, label) {
   return made;
 }
 
-export const typing = target => target.closest('input:not([type=range]), textarea, select, [contenteditable=true]') !== null;
+export const typing = target =>
+  target.closest('input:not([type=range]), textarea, select, [contenteditable=true]') !== null;

@@ -10,9 +10,15 @@ let agreed = null;
  * @returns true when it was cast
  */
 export async function cast(project, role, voice) {
-  const { status, body } = await ask('GET', `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`);
-  if (status !== 200) { say(body.sentence); return false; }
-  if ((body.changed || body.lacks.length || body.cost) && !await shown(role, body)) return false;
+  const { status, body } = await ask(
+    'GET',
+    `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`,
+  );
+  if (status !== 200) {
+    say(body.sentence);
+    return false;
+  }
+  if ((body.changed || body.lacks.length || body.cost) && !(await shown(role, body))) return false;
   const form = new FormData();
   form.append('role', role);
   form.append('voice', voice);
@@ -28,7 +34,11 @@ document.addEventListener('click', async event => {
   button.disabled = true;
   const form = new FormData();
   form.append('role', button.dataset.fitting);
-  const { status, body } = await ask('POST', `${location.pathname.split('/').slice(0, 3).join('/')}/cast/fitting`, form);
+  const { status, body } = await ask(
+    'POST',
+    `${location.pathname.split('/').slice(0, 3).join('/')}/cast/fitting`,
+    form,
+  );
   say(body?.sentence ?? 'That did not work. Reload the page.');
   button.disabled = status === 200;
 });
@@ -37,10 +47,18 @@ function shown(role, preview) {
   document.getElementById('casting-title').textContent = `Cast ${role}`;
   document.getElementById('casting-what').textContent = preview.sentence;
   document.getElementById('casting-cost').textContent = preview.cost;
-  document.getElementById('casting-lacks').replaceChildren(...preview.lacks.map(lack => { const item = document.createElement('li'); item.textContent = lack; return item; }));
+  document.getElementById('casting-lacks').replaceChildren(
+    ...preview.lacks.map(lack => {
+      const item = document.createElement('li');
+      item.textContent = lack;
+      return item;
+    }),
+  );
   dialog.returnValue = '';
   dialog.showModal();
-  return new Promise(resolve => { agreed = resolve; });
+  return new Promise(resolve => {
+    agreed = resolve;
+  });
 }
 
 document.getElementById('casting-do')?.addEventListener('click', () => dialog.close('cast'));

@@ -26,7 +26,10 @@ export function cueList(list, address, open, stateOf = ofRender) {
   }
 
   function fill(link, cue) {
-    const write = (part, text) => { const there = link.querySelector(part); if (there.textContent !== text) there.textContent = text; };
+    const write = (part, text) => {
+      const there = link.querySelector(part);
+      if (there.textContent !== text) there.textContent = text;
+    };
     const state = link.querySelector('.state');
     const { name, text } = stateOf(cue);
     state.className = `state ${name}`;
@@ -49,27 +52,39 @@ export function cueList(list, address, open, stateOf = ofRender) {
     show(cues, chosen) {
       if (!list) return;
       const shown = links();
-      if (shown.length !== cues.length || cues.some((cue, i) => shown[i].dataset.cue !== cue.id)) list.replaceChildren(...cues.map(item));
+      if (shown.length !== cues.length || cues.some((cue, i) => shown[i].dataset.cue !== cue.id))
+        list.replaceChildren(...cues.map(item));
       links().forEach((link, i) => fill(link, cues[i]));
       this.mark(chosen);
     },
     mark(chosen) {
       links().forEach(link => {
         if (link.dataset.cue !== chosen) link.removeAttribute('aria-current');
-        else if (!link.hasAttribute('aria-current')) { link.setAttribute('aria-current', 'true'); link.scrollIntoView({ block: 'nearest' }); }
+        else if (!link.hasAttribute('aria-current')) {
+          link.setAttribute('aria-current', 'true');
+          link.scrollIntoView({ block: 'nearest' });
+        }
       });
     },
-    open: id => links().find(link => link.dataset.cue === id)?.click(),
+    open: id =>
+      links()
+        .find(link => link.dataset.cue === id)
+        ?.click(),
     step: by => links()[current() + by]?.click(),
     /** @param shown which cues are */
     filter(cues, shown) {
-      links().forEach((link, i) => { link.parentElement.hidden = !shown(cues[i]); });
+      links().forEach((link, i) => {
+        link.parentElement.hidden = !shown(cues[i]);
+      });
     },
     nextChanged() {
       const all = links();
       const at = current();
-      const wanted = [...all.slice(at + 1), ...all.slice(0, at + 1)].find(link => link.querySelector('.state').textContent !== '');
-      if (wanted) wanted.click(); else say('No cue is changed.');
+      const wanted = [...all.slice(at + 1), ...all.slice(0, at + 1)].find(
+        link => link.querySelector('.state').textContent !== '',
+      );
+      if (wanted) wanted.click();
+      else say('No cue is changed.');
     },
   };
 }

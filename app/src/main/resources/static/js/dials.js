@@ -1,7 +1,7 @@
-// Dials of pace, pitch and the rest: a number and its slider move together, and a dial that is turned while the answer to
-// the one before is on its way is not taken back by it.
+// Dials of pace, pitch and the rest: a number and its slider move together, and a dial that is turned while the answer
+// to the one before is on its way is not taken back by it.
 
-const dialsOf = root => [...root?.querySelectorAll('.dial [name]') ?? []];
+const dialsOf = root => [...(root?.querySelectorAll('.dial [name]') ?? [])];
 const formOf = dial => `${dial.form.getAttribute('hx-post')} ${dial.form.elements.role?.value ?? ''}`;
 const values = root => new Map(dialsOf(root).map(dial => [dial.id, dial.value]));
 
@@ -17,9 +17,11 @@ document.addEventListener('htmx:beforeSwap', event => {
   if (!before || !event.detail.shouldSwap) return;
   // one stage may take another's place before its dials are tied: what was kept for that one is for this one
   if (document.activeElement?.matches('.dial [name]')) held = document.activeElement.id;
-  turned.push(...dialsOf(event.detail.target)
-    .filter(dial => before.has(dial.id) && before.get(dial.id) !== dial.value)
-    .map(dial => ({ id: dial.id, form: formOf(dial), value: dial.value })));
+  turned.push(
+    ...dialsOf(event.detail.target)
+      .filter(dial => before.has(dial.id) && before.get(dial.id) !== dial.value)
+      .map(dial => ({ id: dial.id, form: formOf(dial), value: dial.value })),
+  );
 });
 
 const send = dial => dial.dispatchEvent(new Event('change', { bubbles: true }));
@@ -29,7 +31,10 @@ function turnAgain(root) {
   const [again, focused] = [turned, held];
   turned = [];
   held = null;
-  if (focused && document.activeElement === document.body) dialsOf(root).find(dial => dial.id === focused)?.focus();
+  if (focused && document.activeElement === document.body)
+    dialsOf(root)
+      .find(dial => dial.id === focused)
+      ?.focus();
   for (const { id, form, value } of again) {
     const dial = dialsOf(root).find(one => one.id === id);
     if (!dial || formOf(dial) !== form || dial.value === value) continue;
@@ -49,9 +54,13 @@ export function tieDials(root) {
   root.querySelectorAll('.dial:not(.plain)').forEach(dial => {
     const typed = dial.querySelector('input[type=number]');
     const range = dial.querySelector('input[type=range]');
-    const follow = () => { range.value = typed.value === '' ? dial.dataset.neutral : typed.value; };
+    const follow = () => {
+      range.value = typed.value === '' ? dial.dataset.neutral : typed.value;
+    };
     follow();
-    range.addEventListener('input', () => { typed.value = range.value; });
+    range.addEventListener('input', () => {
+      typed.value = range.value;
+    });
     typed.addEventListener('input', follow);
   });
   turnAgain(root);

@@ -4,7 +4,9 @@ import { address } from './address.js';
 import { ask, askOnce, house, renew } from './app.js';
 
 const part = id => document.getElementById(`feed-${id}`);
-const tell = sentence => { part('told').textContent = sentence; };
+const tell = sentence => {
+  part('told').textContent = sentence;
+};
 const showAddress = address(part('address'), part('copy'), tell);
 
 part('form')?.addEventListener('submit', async event => {
@@ -18,7 +20,11 @@ part('form')?.addEventListener('submit', async event => {
 part('back')?.addEventListener('click', async () => {
   const { status, body } = await ask('POST', `${house}/feed/take-back`, new FormData());
   tell(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) { part('open').textContent = 'There is no feed.'; document.getElementById('sharing-link').hidden = true; part('back').remove(); }
+  if (status === 200) {
+    part('open').textContent = 'There is no feed.';
+    document.getElementById('sharing-link').hidden = true;
+    part('back').remove();
+  }
 });
 document.addEventListener('click', async event => {
   const out = event.target.closest('[data-out]');

@@ -1,4 +1,5 @@
-// Hears of changes that were made elsewhere: in another window, by a job, by another server; and says it when nobody can be heard.
+// Hears of changes that were made elsewhere: in another window, by a job, by another server; and says it when nobody
+// can be heard.
 
 import { underHead } from './app.js';
 
@@ -7,7 +8,8 @@ const AGAIN_MS = 2000;
 const LOST_MS = 6000;
 const EVERYTHING = { kinds: ['content', 'status', 'delivery', 'findings', 'house'], programme: { all: true } };
 
-const GONE = 'Logophon doesn’t answer. What is on this page stays, and is saved when it does. If it was stopped, start it again.';
+const GONE =
+  'Logophon doesn’t answer. What is on this page stays, and is saved when it does. If it was stopped, start it again.';
 
 /** @param sentence why nothing can be saved now; empty when it can */
 function away(sentence) {
@@ -16,8 +18,8 @@ function away(sentence) {
 }
 
 /**
- * Listens while the page can be seen: a hidden one would take one of the few connections that a browser has, and looks again
- * when it is shown.
+ * Listens while the page can be seen: a hidden one would take one of the few connections that a browser has, and looks
+ * again when it is shown.
  * @param heard told {kinds, programme} of each change
  * @param met   told the stamp of the programme whenever the stream begins, also after a break
  */
@@ -41,7 +43,10 @@ export function listen(address, heard, met = (/** @type {string} */ _stamp, /** 
   }
 
   function open() {
-    if (document.hidden || over) { close(); return; }
+    if (document.hidden || over) {
+      close();
+      return;
+    }
     source?.close();
     clearTimeout(again);
     source = new EventSource(address);
@@ -58,19 +63,34 @@ export function listen(address, heard, met = (/** @type {string} */ _stamp, /** 
       heard(told);
     });
     source.addEventListener('away', event => away(JSON.parse(event.data).sentence));
-    source.addEventListener('gone', () => { close(); document.dispatchEvent(new CustomEvent('logophon:gone')); });
+    source.addEventListener('gone', () => {
+      close();
+      document.dispatchEvent(new CustomEvent('logophon:gone'));
+    });
     source.addEventListener('error', () => {
       // the browser comes again by itself after a break, but not after an answer that is none
       delete document.documentElement.dataset.live;
       lost ??= setTimeout(() => away(GONE), LOST_MS);
       clearTimeout(again);
-      again = setTimeout(() => { if (over) return; heard(EVERYTHING); if (source?.readyState === EventSource.CLOSED) open(); }, AGAIN_MS);
+      again = setTimeout(() => {
+        if (over) return;
+        heard(EVERYTHING);
+        if (source?.readyState === EventSource.CLOSED) open();
+      }, AGAIN_MS);
     });
   }
 
-  document.addEventListener('logophon:signed-out', () => { over = true; close(); });
-  document.addEventListener('visibilitychange', () => { if (document.hidden) close(); else open(); });
+  document.addEventListener('logophon:signed-out', () => {
+    over = true;
+    close();
+  });
+  document.addEventListener('visibilitychange', () => {
+    if (document.hidden) close();
+    else open();
+  });
   window.addEventListener('pagehide', close);
-  window.addEventListener('pageshow', event => { if (event.persisted) open(); });
+  window.addEventListener('pageshow', event => {
+    if (event.persisted) open();
+  });
   open();
 }

@@ -11,7 +11,9 @@ const tell = (form, sentence) => {
   told.textContent = sentence;
   told.hidden = false;
 };
-const showLink = copy ? address(document.getElementById('link-address'), copy, sentence => tell(document.body, sentence)) : () => {};
+const showLink = copy
+  ? address(document.getElementById('link-address'), copy, sentence => tell(document.body, sentence))
+  : () => {};
 
 async function send(form) {
   const { status, body } = await askOnce(form, form.dataset.ask, new FormData(form));
@@ -24,10 +26,15 @@ async function send(form) {
   // a link to send is told; any other address is where to go
   if (body.sentence) tell(form, body.sentence);
   if (body.sentence && body.address) showLink(body.address);
-  else if (body.address) { location.assign(body.address); return; }
+  else if (body.address) {
+    location.assign(body.address);
+    return;
+  }
   if (form.dataset.then === 'list') renew('#people', `${house}/people/list`);
   if (form.dataset.then === 'reload') location.reload();
-  form.querySelectorAll('[type=password]').forEach(field => { field.value = ''; });
+  form.querySelectorAll('[type=password]').forEach(field => {
+    field.value = '';
+  });
 }
 
 document.addEventListener('submit', event => {

@@ -1,4 +1,5 @@
-// Plays takes through Web Audio, so that playing starts at the very sample asked for and the playhead is the sound's own clock.
+// Plays takes through Web Audio, so that playing starts at the very sample asked for and the playhead is the sound's
+// own clock.
 
 const decoded = new Map();
 const MOST_KEPT = 40;
@@ -15,7 +16,9 @@ export function audio() {
 }
 
 /** Of two things that play, the later is heard. @param act silences the other */
-export function beforePlay(act) { makeWay = act; }
+export function beforePlay(act) {
+  makeWay = act;
+}
 
 /** The sound at an address, decoded; kept for the next time. */
 export async function load(address) {
@@ -23,7 +26,11 @@ export async function load(address) {
     const response = await fetch(address);
     if (!response.ok) {
       let sentence = 'This sound can’t be loaded.';
-      try { sentence = (await response.json()).sentence || sentence; } catch { /* keep the general sentence */ }
+      try {
+        sentence = (await response.json()).sentence || sentence;
+      } catch {
+        /* keep the general sentence */
+      }
       throw new Error(sentence);
     }
     decoded.set(address, await audio().decodeAudioData(await response.arrayBuffer()));
@@ -65,7 +72,12 @@ export async function play(address, from = 0) {
     source.connect(audio().destination);
     const since = audio().currentTime + 0.005;
     playing = { source, from, since, ended: resolve };
-    source.onended = () => { if (playing?.source === source) { playing = null; resolve(true); } };
+    source.onended = () => {
+      if (playing?.source === source) {
+        playing = null;
+        resolve(true);
+      }
+    };
     source.start(since, Math.max(0, Math.min(from, buffer.duration)));
   });
 }

@@ -15,9 +15,16 @@ export function keep(map, key, value) {
 
 /** Words and waveform of a take in time: they never change. */
 export function scoreOf(address) {
-  return scores.get(address) ?? keep(scores, address, ask('GET', address).then(({ status, body }) => {
-    if (status === 200) return body;
-    scores.delete(address);
-    return null;
-  }));
+  return (
+    scores.get(address) ??
+    keep(
+      scores,
+      address,
+      ask('GET', address).then(({ status, body }) => {
+        if (status === 200) return body;
+        scores.delete(address);
+        return null;
+      }),
+    )
+  );
 }

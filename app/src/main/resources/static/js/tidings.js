@@ -1,4 +1,5 @@
-// Word of what is done: in a corner of the page, and by the browser while nobody looks at it, where that was chosen here.
+// Word of what is done: in a corner of the page, and by the browser while nobody looks at it, where that was chosen
+// here.
 
 import { element, house } from './app.js';
 
@@ -10,7 +11,8 @@ let corner = null;
 let asking = false;
 
 /** Chosen in this browser, for it alone. */
-export const byBrowser = () => localStorage.getItem(KEY) === 'browser' && 'Notification' in window && Notification.permission === 'granted';
+export const byBrowser = () =>
+  localStorage.getItem(KEY) === 'browser' && 'Notification' in window && Notification.permission === 'granted';
 export const choose = on => localStorage.setItem(KEY, on ? 'browser' : 'page');
 
 function show(line) {
@@ -23,7 +25,7 @@ function show(line) {
   const link = element('a', '', line.project);
   link.href = line.address;
   told.append(link, ` ${line.sentence} `);
-  const away = element('button', 'btn-quiet', 'close');
+  const away = element('button', 'btn-quiet', 'Close');
   away.type = 'button';
   away.addEventListener('click', () => told.remove());
   told.append(away);
@@ -33,7 +35,10 @@ function show(line) {
 
 function notify(line) {
   const note = new Notification(line.project, { body: line.sentence, tag: `logophon-${line.id}` });
-  note.addEventListener('click', () => { window.focus(); location.assign(line.address); });
+  note.addEventListener('click', () => {
+    window.focus();
+    location.assign(line.address);
+  });
 }
 
 async function look() {
@@ -48,9 +53,15 @@ async function look() {
       else if (byBrowser()) notify(line);
     }
     sessionStorage.setItem(KEY, last);
-  } catch { /* it is told when the server answers again */ } finally { asking = false; }
+  } catch {
+    /* it is told when the server answers again */
+  } finally {
+    asking = false;
+  }
 }
 
 document.addEventListener('logophon:tidings', look);
 // a hidden page holds no stream: it asks now and then, where its browser shall tell
-setInterval(() => { if (document.hidden && byBrowser()) look(); }, AWAY_MS);
+setInterval(() => {
+  if (document.hidden && byBrowser()) look();
+}, AWAY_MS);

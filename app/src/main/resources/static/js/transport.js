@@ -1,4 +1,5 @@
-// The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where one clicks.
+// The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where
+// one clicks.
 
 import { ask, renew, say, typing } from './app.js';
 import { timecode } from './clock.js';
@@ -32,16 +33,22 @@ let moves = null;
 
 /** Reads the whole programme, for what the stream can't tell piece by piece. */
 export async function refresh() {
-  const mine = refreshes += 1;
+  const mine = (refreshes += 1);
   const told = deltas;
   const { status, body } = await ask('GET', `/projects/${project}/programme`);
   // a later one brings more
   if (mine !== refreshes) return;
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   const missed = greeting !== null && greeting !== body.stamp;
   greeting = null;
   // what was told while this was under way may be newer than it
-  if (missed || told !== deltas) { await refresh(); return; }
+  if (missed || told !== deltas) {
+    await refresh();
+    return;
+  }
   stamp = body.stamp;
   rate = body.frameRate;
   take(body.cues, body.seconds);
@@ -55,9 +62,14 @@ function take(now, seconds) {
   at = same >= 0 ? same : Math.min(at, Math.max(0, cues.length - 1));
   draw();
   layers = null;
-  // many changes in a row are asked about once, unless it is heard; where nothing lies, a take brings nothing that play won't ask for
+  // many changes in a row are asked about once, unless it is heard; where nothing lies, a take brings nothing that play
+  // won't ask for
   const content = stamp?.split('.')[0];
-  if (running) beneath(); else if (under.lies() || content !== layersOf) { clearTimeout(layersDue); layersDue = setTimeout(beneath, LAYER_MS); }
+  if (running) beneath();
+  else if (under.lies() || content !== layersOf) {
+    clearTimeout(layersDue);
+    layersDue = setTimeout(beneath, LAYER_MS);
+  }
   layersOf = content;
   through.lookAgain();
   document.dispatchEvent(new CustomEvent('logophon:programme', { detail: { cues } }));
@@ -71,9 +83,20 @@ const beds = bar.querySelector('.beds');
 
 function beneath() {
   layers ??= ask('GET', `/projects/${project}/layer`).then(({ status, body }) => {
-    if (status !== 200) { layers = null; return; }
+    if (status !== 200) {
+      layers = null;
+      return;
+    }
     beds.hidden = !body.address;
-    under.lay(body.address ? { sound: body.address, seconds: body.seconds, startOf: what => cues.find(cue => cue.id === what.id)?.start ?? null } : null);
+    under.lay(
+      body.address
+        ? {
+            sound: body.address,
+            seconds: body.seconds,
+            startOf: what => cues.find(cue => cue.id === what.id)?.start ?? null,
+          }
+        : null,
+    );
     // what is to come sounds as it is now
     if (running) through.lookAgain();
   });
@@ -91,15 +114,21 @@ beds.addEventListener('click', event => {
 
 /** What has become of some cues, as the stream tells it. */
 async function apply(delta) {
-  if (delta.all || !cues.length) { await refresh(); return; }
+  if (delta.all || !cues.length) {
+    await refresh();
+    return;
+  }
   deltas += 1;
   stamp = delta.stamp;
   if (!delta.cues.length && !delta.starts) return;
   const changed = new Map(delta.cues.map(cue => [cue.id, cue]));
-  take(cues.map((cue, i) => {
-    const now = changed.get(cue.id) ?? cue;
-    return delta.starts ? { ...now, start: delta.starts[i] / 1000 } : now;
-  }), delta.seconds);
+  take(
+    cues.map((cue, i) => {
+      const now = changed.get(cue.id) ?? cue;
+      return delta.starts ? { ...now, start: delta.starts[i] / 1000 } : now;
+    }),
+    delta.seconds,
+  );
 }
 
 let headDue = null;
@@ -112,52 +141,77 @@ function renewHead() {
   }, 30);
 }
 
-listen(`/projects/${project}/events`, async ({ kinds, programme }) => {
-  if (kinds.some(kind => ['content', 'status', 'house'].includes(kind))) {
-    renewHead();
-    if (programme) await apply(programme);
-  }
-  document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds } }));
-}, async (now, again) => {
-  if (stamp === now) return;
-  if (stamp === null) greeting = now;
-  const behind = again || stamp !== null;
-  if (stamp !== null) { renewHead(); await refresh(); }
-  if (behind) document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] } }));
-});
-document.addEventListener('logophon:gone', () => say('This project was deleted in another window. The shelf can bring it back.'));
+listen(
+  `/projects/${project}/events`,
+  async ({ kinds, programme }) => {
+    if (kinds.some(kind => ['content', 'status', 'house'].includes(kind))) {
+      renewHead();
+      if (programme) await apply(programme);
+    }
+    document.dispatchEvent(new CustomEvent('logophon:changed', { detail: { kinds } }));
+  },
+  async (now, again) => {
+    if (stamp === now) return;
+    if (stamp === null) greeting = now;
+    const behind = again || stamp !== null;
+    if (stamp !== null) {
+      renewHead();
+      await refresh();
+    }
+    if (behind)
+      document.dispatchEvent(
+        new CustomEvent('logophon:changed', {
+          detail: { kinds: ['content', 'status', 'delivery', 'findings', 'house'] },
+        }),
+      );
+  },
+);
+document.addEventListener('logophon:gone', () =>
+  say('This project was deleted in another window. The shelf can bring it back.'),
+);
 
 function draw() {
   strip.setAttribute('viewBox', `0 0 1000 26`);
   const gap = Math.min(1.5, 400 / Math.max(1, cues.length) / 2);
-  strip.replaceChildren(...cues.map(cue => {
-    const rect = document.createElementNS(SVG, 'rect');
-    const x = cue.start / length * 1000;
-    rect.setAttribute('x', x);
-    rect.setAttribute('width', Math.max(0.6, cue.seconds / length * 1000 - gap));
-    // shape as well as colour: what is ready stands full, what isn't stands low
-    const ready = cue.state === 'ready';
-    rect.setAttribute('y', ready ? 5 : 13);
-    rect.setAttribute('height', ready ? 16 : 8);
-    rect.setAttribute('class', `state-${cue.state}`);
-    return rect;
-  }), ...cues.flatMap(reviewed));
+  strip.replaceChildren(
+    ...cues.map(cue => {
+      const rect = document.createElementNS(SVG, 'rect');
+      const x = (cue.start / length) * 1000;
+      rect.setAttribute('x', x);
+      rect.setAttribute('width', Math.max(0.6, (cue.seconds / length) * 1000 - gap));
+      // shape as well as colour: what is ready stands full, what isn't stands low
+      const ready = cue.state === 'ready';
+      rect.setAttribute('y', ready ? 5 : 13);
+      rect.setAttribute('height', ready ? 16 : 8);
+      rect.setAttribute('class', `state-${cue.state}`);
+      return rect;
+    }),
+    ...cues.flatMap(reviewed),
+  );
   const frame = document.createElementNS(SVG, 'rect');
   frame.setAttribute('class', 'at');
   strip.append(frame);
   show();
 }
 
-/** What people have said of a cue: a line under it once it is approved, dots where it has changed since, a stroke over it for a note. */
+/**
+ * What people have said of a cue: a line under it once it is approved, dots where it has changed since, a stroke
+ * over it for a note.
+ */
 function reviewed(cue) {
-  const x = cue.start / length * 1000;
-  const width = Math.max(0.6, cue.seconds / length * 1000 - 1.5);
+  const x = (cue.start / length) * 1000;
+  const width = Math.max(0.6, (cue.seconds / length) * 1000 - 1.5);
   const mark = (name, y) => {
     const line = document.createElementNS(SVG, 'line');
-    Object.entries({ class: name, x1: x, x2: x + width, y1: y, y2: y }).forEach(([key, value]) => line.setAttribute(key, value));
+    Object.entries({ class: name, x1: x, x2: x + width, y1: y, y2: y }).forEach(([key, value]) =>
+      line.setAttribute(key, value),
+    );
     return line;
   };
-  return [...(cue.review === 'unheard' ? [] : [mark(`review-${cue.review}`, 24)]), ...(cue.openNotes ? [mark('noted', 2)] : [])];
+  return [
+    ...(cue.review === 'unheard' ? [] : [mark(`review-${cue.review}`, 24)]),
+    ...(cue.openNotes ? [mark('noted', 2)] : []),
+  ];
 }
 
 function show(seconds = 0) {
@@ -179,7 +233,9 @@ function show(seconds = 0) {
 }
 
 /** For screen readers, and in lists. */
-export const said = cue => `${cue.review === 'unheard' ? '' : `, ${cue.reviewed}`}${cue.openNotes ? `, ${cue.openNotes} open note${cue.openNotes === 1 ? '' : 's'}` : ''}`;
+export const said = cue =>
+  `${cue.review === 'unheard' ? '' : `, ${cue.reviewed}`}${cue.openNotes
+      ? `, ${cue.openNotes} open note${cue.openNotes === 1 ? '' : 's'}` : ''}`;
 
 /** Makes a cue the current one. @param tell false when the page chose it itself */
 export function go(index, tell = true) {
@@ -222,7 +278,17 @@ export function only(which) {
 
 const soundOf = cue => version?.[cue.id]?.sound ?? cue.sound;
 // what comes after a cue is asked for when its end is near: it may have changed by then
-const item = (cue, from = 0) => ({ id: cue.id, sound: soundOf(cue), from, get pause() { return gapAfter(cue.id); }, get last() { return !heardAfter(cue.id); } });
+const item = (cue, from = 0) => ({
+  id: cue.id,
+  sound: soundOf(cue),
+  from,
+  get pause() {
+    return gapAfter(cue.id);
+  },
+  get last() {
+    return !heardAfter(cue.id);
+  },
+});
 
 /** The next cue that has something to be heard; cues without a take are passed over. */
 function heardAfter(id) {
@@ -251,7 +317,10 @@ export function following(played) {
  */
 export async function playOn(from = 0) {
   const first = soundOf(cues[at] ?? {}) ? cues[at] : cues.slice(at + 1).find(cue => soundOf(cue) && heard(cue));
-  if (!first) { halt(); return; }
+  if (!first) {
+    halt();
+    return;
+  }
   go(cues.indexOf(first));
   await play(item(first, first === cues[at] ? from : 0), following);
 }
@@ -287,10 +356,17 @@ function tick() {
         if (index >= 0) go(index);
       }
       show(now.seconds);
-      document.dispatchEvent(new CustomEvent('logophon:playhead', { detail: { id: cues[at]?.id, seconds: now.seconds, elapsed: now.elapsed, item: now.item } }));
+      document.dispatchEvent(
+        new CustomEvent('logophon:playhead', {
+          detail: { id: cues[at]?.id, seconds: now.seconds, elapsed: now.elapsed, item: now.item },
+        }),
+      );
     }
     // something else may have been played meanwhile
-    if (running && !through.isPlaying()) { halt(); return; }
+    if (running && !through.isPlaying()) {
+      halt();
+      return;
+    }
     if (running) moves = requestAnimationFrame(step);
   };
   moves = requestAnimationFrame(step);
@@ -309,10 +385,10 @@ export function halt() {
 
 export const isRunning = () => running;
 
-button.addEventListener('click', () => running ? halt() : playOn());
+button.addEventListener('click', () => (running ? halt() : playOn()));
 strip.addEventListener('click', event => {
   const box = strip.getBoundingClientRect();
-  const wanted = (event.clientX - box.left) / box.width * length;
+  const wanted = ((event.clientX - box.left) / box.width) * length;
   const index = cues.findIndex((_, i) => wanted < (cues[i + 1]?.start ?? Infinity));
   const playing = running;
   halt();
@@ -327,8 +403,10 @@ strip.addEventListener('keydown', event => {
   go(step === -Infinity ? 0 : step === Infinity ? cues.length - 1 : at + step);
 });
 document.addEventListener('keydown', event => {
-  if (event.key !== ' ' || event.defaultPrevented || typing(event.target) || event.target.closest('button, a, summary')) return;
+  if (event.key !== ' ' || event.defaultPrevented || typing(event.target) || event.target.closest('button, a, summary'))
+    return;
   event.preventDefault();
-  if (running) halt(); else playOn();
+  if (running) halt();
+  else playOn();
 });
 refresh();

@@ -1,8 +1,8 @@
 package org.logophon.app;
 
 /**
- * Ends this process when it doesn't end by itself: once memory was used up, or under a thread that hangs, an orderly end
- * may never come. Jobs that are cut off are taken over after the start.
+ * Ends this process when it doesn't end by itself: once memory was used up, or under a thread that hangs, an orderly
+ * end may never come. Jobs that are cut off are taken over after the start.
  */
 final class StopInTime {
 

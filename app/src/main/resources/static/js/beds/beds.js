@@ -22,12 +22,15 @@ async function post(where, fields = {}) {
   const { status, body } = await ask('POST', where, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
   await read();
-  return status === 200 ? body ?? {} : null;
+  return status === 200 ? (body ?? {}) : null;
 }
 
 /** What is undone by sending what was there before. */
 function offerBack(words, act) {
-  const back = button('btn-quiet', words, () => { act(); back.remove(); });
+  const back = button('btn-quiet', words, () => {
+    act();
+    back.remove();
+  });
   page('beds-back').replaceChildren(back);
 }
 
@@ -39,7 +42,10 @@ async function read() {
   const { status, body } = await ask('GET', `${address}/list`);
   // of several on their way, the one that was asked for last is the newest
   if (mine !== reading || isTyped()) return;
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   const typed = document.activeElement?.dataset?.field;
   table = body;
   lists.show(table.sounds);
@@ -56,7 +62,9 @@ async function read() {
 const overview = () => drawOverview(page('overview'), transport.all(), table.beds, table.gaps);
 
 function fillSounds(select, chosen, value = sound => sound.id) {
-  select.replaceChildren(...table.sounds.map(sound => new Option(sound.name, value(sound), false, value(sound) === chosen)));
+  select.replaceChildren(
+    ...table.sounds.map(sound => new Option(sound.name, value(sound), false, value(sound) === chosen)),
+  );
 }
 
 function field(bed, name, label, value, unit, more = {}) {
@@ -64,7 +72,10 @@ function field(bed, name, label, value, unit, more = {}) {
   Object.assign(input, { value, ...more });
   input.dataset.field = `${bed.id} ${name}`;
   input.dataset.was = input.value;
-  input.addEventListener('change', () => { input.dataset.was = input.value; change(bed, name, input.value.replace('−', '-').replace(',', '.'), value); });
+  input.addEventListener('change', () => {
+    input.dataset.was = input.value;
+    change(bed, name, input.value.replace('−', '-').replace(',', '.'), value);
+  });
   const wrapped = element('label', '', label);
   wrapped.append(input, element('span', 'unit', unit));
   return wrapped;
@@ -91,17 +102,24 @@ function bedRow(bed) {
   tick.addEventListener('change', () => change(bed, 'looped', tick.checked, bed.looped));
   looped.append(tick, ' Loop');
   const places = element('div', 'fields');
-  places.append(sound,
+  places.append(
+    sound,
     field(bed, 'from', 'From cue', bed.from, '', { type: 'text', size: 5, placeholder: 'start' }),
-    field(bed, 'to', 'To cue', bed.to, '', { type: 'text', size: 5, placeholder: 'end' }), looped);
+    field(bed, 'to', 'To cue', bed.to, '', { type: 'text', size: 5, placeholder: 'end' }),
+    looped,
+  );
   const levels = element('div', 'fields');
   levels.append(
     field(bed, 'level', 'Level under voice', bed.level, 'dB', number(-60, 6, 1)),
     field(bed, 'rise', 'Raise in gaps', bed.rise, 'dB', number(0, 30, 1)),
     field(bed, 'fadeIn', 'Fade in', bed.fadeIn, 's', number(0, 60, 0.1)),
-    field(bed, 'fadeOut', 'Fade out', bed.fadeOut, 's', number(0, 60, 0.1)));
+    field(bed, 'fadeOut', 'Fade out', bed.fadeOut, 's', number(0, 60, 0.1)),
+  );
   const acts = element('div', 'acts');
-  acts.append(button('btn btn-plain', 'Play', () => playFrom(bed), `Play from the start of ${bed.name}`), button('btn-quiet danger', 'Remove', () => removeBed(bed), `Remove the bed ${bed.name}`));
+  acts.append(
+    button('btn btn-plain', 'Play', () => playFrom(bed), `Play from the start of ${bed.name}`),
+    button('btn-quiet danger', 'Remove', () => removeBed(bed), `Remove the bed ${bed.name}`),
+  );
   row.append(places, levels, acts);
   if (bed.problem) row.append(element('p', 'notice', bed.problem));
   return row;
@@ -110,11 +128,15 @@ function bedRow(bed) {
 function playFrom(bed) {
   const cue = transport.all().find(one => one.start + one.seconds > bed.start + 0.001);
   transport.halt();
-  if (cue) { transport.goTo(cue.id); transport.playOn(); }
+  if (cue) {
+    transport.goTo(cue.id);
+    transport.playOn();
+  }
 }
 
 async function removeBed(bed) {
-  if (await post(`${address}/${bed.id}/delete`)) offerBack(`Restore the bed ${bed.name}`, () => post(`${address}/${bed.id}/restore`));
+  if (await post(`${address}/${bed.id}/delete`))
+    offerBack(`Restore the bed ${bed.name}`, () => post(`${address}/${bed.id}/restore`));
 }
 
 // --- sounds in gaps are marks of their cues
@@ -125,14 +147,26 @@ function gapRow(gap) {
   const row = element('li', '');
   const link = element('a', 'figures', gap.number);
   link.href = `/projects/${project}/direct?cue=${gap.cue}`;
-  row.append(element('b', '', gap.name), element('span', '', 'in cue '), link, element('span', 'reading', `after “${gap.after}”`),
+  row.append(
+    element('b', '', gap.name),
+    element('span', '', 'in cue '),
+    link,
+    element('span', 'reading', `after “${gap.after}”`),
     element('span', 'figures', `${gap.seconds.toFixed(2)} s, ${gap.level < 0 ? '−' : ''}${Math.abs(gap.level)} dB`),
-    button('btn-quiet danger', 'Remove', async () => {
-      const fields = { start: gap.start, end: gap.end, kind: 'sound' };
-      if (await post(`${marksOf(gap.cue)}/remove`, fields)) {
-        offerBack(`Restore ${gap.name} in its gap`, () => post(marksOf(gap.cue), { ...fields, value: valueOf(gap.seconds, gap.level, gap.name) }));
-      }
-    }, `Remove ${gap.name} after cue ${gap.number}`));
+    button(
+      'btn-quiet danger',
+      'Remove',
+      async () => {
+        const fields = { start: gap.start, end: gap.end, kind: 'sound' };
+        if (await post(`${marksOf(gap.cue)}/remove`, fields)) {
+          offerBack(`Restore ${gap.name} in its gap`, () =>
+            post(marksOf(gap.cue), { ...fields, value: valueOf(gap.seconds, gap.level, gap.name) }),
+          );
+        }
+      },
+      `Remove ${gap.name} after cue ${gap.number}`,
+    ),
+  );
   if (gap.problem) row.append(element('span', 'amber', gap.problem));
   return row;
 }
@@ -143,7 +177,11 @@ const valueOf = (seconds, level, name) => `${Math.round(seconds * 1000)} ${level
 async function once(form, act) {
   const button = form.querySelector('button');
   button.disabled = true;
-  try { await act(); } finally { button.disabled = false; }
+  try {
+    await act();
+  } finally {
+    button.disabled = false;
+  }
 }
 
 page('add-bed').addEventListener('submit', event => {
@@ -152,7 +190,10 @@ page('add-bed').addEventListener('submit', event => {
 });
 async function layBed(form) {
   const done = await post(address, { sound: form.sound.value, from: form.from.value, to: form.to.value });
-  if (done) { form.from.value = ''; form.to.value = ''; }
+  if (done) {
+    form.from.value = '';
+    form.to.value = '';
+  }
 }
 page('add-gap').addEventListener('submit', event => {
   event.preventDefault();
@@ -160,12 +201,26 @@ page('add-gap').addEventListener('submit', event => {
 });
 async function putIntoGap({ cue, sound, seconds, level }) {
   const found = transport.all().find(one => one.number.toLowerCase() === cue.value.trim().toLowerCase());
-  if (!found) { say(`There is no cue ${cue.value.trim()}. Type a cue’s number.`); cue.focus(); return; }
+  if (!found) {
+    say(`There is no cue ${cue.value.trim()}. Type a cue’s number.`);
+    cue.focus();
+    return;
+  }
   const { status, body } = await ask('GET', marksOf(found.id));
   const last = body?.words?.at(-1);
-  if (status !== 200 || !last) { say(body?.sentence ?? `Cue ${found.number} has no words, so there is no gap after it.`); return; }
+  if (status !== 200 || !last) {
+    say(body?.sentence ?? `Cue ${found.number} has no words, so there is no gap after it.`);
+    return;
+  }
   const name = sound.selectedOptions[0]?.textContent;
-  if (await post(marksOf(found.id), { start: last[0], end: last[1], kind: 'sound', value: valueOf(seconds.value, level.value, name) })) {
+  if (
+    await post(marksOf(found.id), {
+      start: last[0],
+      end: last[1],
+      kind: 'sound',
+      value: valueOf(seconds.value, level.value, name),
+    })
+  ) {
     cue.value = '';
     say(`“${name}” sounds after cue ${found.number}.`);
   }
@@ -173,5 +228,7 @@ async function putIntoGap({ cue, sound, seconds, level }) {
 
 const lists = soundLists(page('sounds'), address, read);
 document.addEventListener('logophon:programme', overview);
-document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('content') && !isTyped()) read(); });
+document.addEventListener('logophon:changed', event => {
+  if (event.detail.kinds.includes('content') && !isTyped()) read();
+});
 read();

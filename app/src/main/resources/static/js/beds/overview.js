@@ -21,12 +21,22 @@ const make = (name, attributes, text) => {
 export function drawOverview(svg, cues, beds, gaps) {
   const ends = cues.map(cue => cue.start + cue.seconds);
   const length = Math.max(1, ...ends);
-  const x = seconds => seconds / length * WIDTH;
+  const x = seconds => (seconds / length) * WIDTH;
   const heard = beds.filter(bed => !bed.problem);
   const height = CUES + 6 + Math.max(1, heard.length) * (LANE + 6);
   svg.setAttribute('viewBox', `0 0 ${WIDTH} ${height}`);
   svg.style.height = `${height}px`;
-  svg.replaceChildren(...cues.map(cue => make('rect', { class: `cue role-${cue.colour}`, x: x(cue.start), y: 2, width: Math.max(0.8, x(cue.seconds) - 1), height: CUES - 4 })));
+  svg.replaceChildren(
+    ...cues.map(cue =>
+      make('rect', {
+        class: `cue role-${cue.colour}`,
+        x: x(cue.start),
+        y: 2,
+        width: Math.max(0.8, x(cue.seconds) - 1),
+        height: CUES - 4,
+      }),
+    ),
+  );
   gaps.forEach(gap => {
     const cue = cues.find(one => one.id === gap.cue);
     if (!cue) return;
@@ -49,16 +59,29 @@ export function drawOverview(svg, cues, beds, gaps) {
 function outline(bed, cues, top, x) {
   const level = decibels => top + LANE - Math.max(0, Math.min(1, (decibels - FLOOR) / (TOP - FLOOR))) * LANE;
   const foot = top + LANE;
-  const points = [[bed.start, foot], [Math.min(bed.end, bed.start + bed.fadeIn), level(at(bed, cues, bed.start + bed.fadeIn))]];
+  const points = [
+    [bed.start, foot],
+    [Math.min(bed.end, bed.start + bed.fadeIn), level(at(bed, cues, bed.start + bed.fadeIn))],
+  ];
   const going = Math.max(bed.start + bed.fadeIn, bed.end - bed.fadeOut);
   for (const [from, to] of rests(cues)) {
     if (from <= bed.start + bed.fadeIn || to >= going) continue;
-    points.push([from, level(bed.level)], [Math.min(to, from + 0.4), level(bed.level + bed.rise)], [Math.max(from, to - 0.05), level(bed.level + bed.rise)], [to, level(bed.level)]);
+    points.push(
+      [from, level(bed.level)],
+      [Math.min(to, from + 0.4), level(bed.level + bed.rise)],
+      [Math.max(from, to - 0.05), level(bed.level + bed.rise)],
+      [to, level(bed.level)],
+    );
   }
   points.push([going, level(at(bed, cues, going))], [bed.end, foot]);
   return points.map(([seconds, y]) => `${x(seconds).toFixed(1)},${y.toFixed(1)}`).join(' ');
 }
 
-const rests = cues => cues.slice(0, -1).map((cue, i) => [cue.start + cue.seconds, cues[i + 1].start]).filter(([from, to]) => to - from > REST);
+const rests = cues =>
+  cues
+    .slice(0, -1)
+    .map((cue, i) => [cue.start + cue.seconds, cues[i + 1].start])
+    .filter(([from, to]) => to - from > REST);
 
-const at = (bed, cues, seconds) => rests(cues).some(([from, to]) => seconds > from && seconds < to) ? bed.level + bed.rise : bed.level;
+const at = (bed, cues, seconds) =>
+  rests(cues).some(([from, to]) => seconds > from && seconds < to) ? bed.level + bed.rise : bed.level;

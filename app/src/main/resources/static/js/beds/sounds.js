@@ -4,7 +4,11 @@ import { ask, button, element, say } from '../app.js';
 import * as player from '../player.js';
 import { send } from '../send.js';
 
-const LISTS = [['project', 'This project'], ['workspace', 'All projects'], ['along', 'Built in']];
+const LISTS = [
+  ['project', 'This project'],
+  ['workspace', 'All projects'],
+  ['along', 'Built in'],
+];
 const limits = document.querySelector('.frame').dataset;
 const seconds = value => `${value.toFixed(value < 10 ? 2 : 1)} s`;
 
@@ -32,8 +36,11 @@ export function soundLists(box, address, changed) {
   }
 
   async function remove(sound) {
-    if (!await post(`/${sound.id}/delete`)) return;
-    const back = button('btn-quiet', `Restore “${sound.name}”`, () => { post(`/${sound.id}/restore`); back.remove(); });
+    if (!(await post(`/${sound.id}/delete`))) return;
+    const back = button('btn-quiet', `Restore “${sound.name}”`, () => {
+      post(`/${sound.id}/restore`);
+      back.remove();
+    });
     box.querySelector('#sounds-back').replaceChildren(back);
   }
 
@@ -67,7 +74,11 @@ export function soundLists(box, address, changed) {
     shared.append(tick, ' All projects');
     form.append(
       field(sound, 'name', 'Name', sound.name, { type: 'text', maxLength: Number(limits.longestName) }),
-      field(sound, 'licence', 'Source and licence', sound.licence, { type: 'text', maxLength: Number(limits.longestLicence), placeholder: 'recorded by myself' }),
+      field(sound, 'licence', 'Source and licence', sound.licence, {
+        type: 'text',
+        maxLength: Number(limits.longestLicence),
+        placeholder: 'recorded by myself',
+      }),
       field(sound, 'from', 'In point, s', sound.from.toFixed(2), number(0, sound.whole, 0.01)),
       field(sound, 'to', 'Out point, s', sound.to.toFixed(2), number(0, sound.whole, 0.01)),
       field(sound, 'ownDb', 'Gain, dB', sound.ownDb, number(-Number(limits.ownDb), Number(limits.ownDb), 0.5)),
@@ -80,29 +91,55 @@ export function soundLists(box, address, changed) {
   function row(sound) {
     const details = element('details', 'sound');
     details.open = open.has(sound.id);
-    details.addEventListener('toggle', () => { if (details.open) open.add(sound.id); else open.delete(sound.id); });
+    details.addEventListener('toggle', () => {
+      if (details.open) open.add(sound.id);
+      else open.delete(sound.id);
+    });
     const summary = element('summary', '');
-    summary.append(element('b', '', sound.name), element('span', 'soft figures', seconds(sound.to - sound.from)),
-      element('span', 'soft', sound.uses ? `in ${sound.uses} place${sound.uses === 1 ? '' : 's'}` : ''));
+    summary.append(
+      element('b', '', sound.name),
+      element('span', 'soft figures', seconds(sound.to - sound.from)),
+      element('span', 'soft', sound.uses ? `in ${sound.uses} place${sound.uses === 1 ? '' : 's'}` : ''),
+    );
     details.append(summary, fields(sound));
     const line = element('li', '');
-    line.append(button('play', '▶', () => (player.isPlaying() ? player.stop() : player.play(sound.heard).catch(error => say(error.message))), `Play ${sound.name}`), details);
+    line.append(
+      button(
+        'play',
+        '▶',
+        () => (player.isPlaying() ? player.stop() : player.play(sound.heard).catch(error => say(error.message))),
+        `Play ${sound.name}`,
+      ),
+      details,
+    );
     return line;
   }
 
   function show(sounds) {
     const list = box.querySelector('#soundlist');
-    list.replaceChildren(...LISTS.flatMap(([id, title]) => {
-      const own = sounds.filter(sound => sound.list === id);
-      return own.length ? [element('li', 'label', title), ...own.map(row)] : [];
-    }));
+    list.replaceChildren(
+      ...LISTS.flatMap(([id, title]) => {
+        const own = sounds.filter(sound => sound.list === id);
+        return own.length ? [element('li', 'label', title), ...own.map(row)] : [];
+      }),
+    );
   }
 
   const input = box.querySelector('#sound-files');
-  input.addEventListener('change', async () => { await bring(input.files); input.value = ''; });
+  input.addEventListener('change', async () => {
+    await bring(input.files);
+    input.value = '';
+  });
   const drop = box.querySelector('#sound-drop');
-  drop.addEventListener('dragover', event => { event.preventDefault(); drop.classList.add('over'); });
+  drop.addEventListener('dragover', event => {
+    event.preventDefault();
+    drop.classList.add('over');
+  });
   drop.addEventListener('dragleave', () => drop.classList.remove('over'));
-  drop.addEventListener('drop', event => { event.preventDefault(); drop.classList.remove('over'); bring(event.dataTransfer.files); });
+  drop.addEventListener('drop', event => {
+    event.preventDefault();
+    drop.classList.remove('over');
+    bring(event.dataTransfer.files);
+  });
   return { show };
 }

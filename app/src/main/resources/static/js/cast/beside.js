@@ -18,8 +18,12 @@ let plays = 0;
 let castIt = () => {};
 let changed = () => {};
 
-export const onCast = listener => { castIt = listener; };
-export const onChange = listener => { changed = listener; };
+export const onCast = listener => {
+  castIt = listener;
+};
+export const onChange = listener => {
+  changed = listener;
+};
 /** How often something was played: who waits for a sound sees whether another one was chosen meanwhile. */
 export const played = () => plays;
 export const has = voice => candidates.some(c => c.voice === voice);
@@ -34,7 +38,8 @@ export const letters = () => candidates.map((c, i) => ({ voice: c.voice, letter:
 export async function audition(wanted, { agrees = true, quiet = false } = {}) {
   const { status, body } = await askPriced(wanted.address, wanted.fields, agrees);
   if (status === 200) return body;
-  if (!quiet) say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press again to hear it.' : ''));
+  if (!quiet)
+    say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press again to hear it.' : ''));
   return status === 402 ? { voice: wanted.fields.voice, price: body.price, sentence: body.sentence } : null;
 }
 
@@ -56,8 +61,14 @@ export async function play(made, from = 0) {
 
 /** Puts a voice beside the others, or takes it away again. */
 export async function toggle(voice, line) {
-  if (has(voice)) { drop(voice); return; }
-  if (candidates.length === MOST) { say('Six voices are being compared. Remove one first.'); return; }
+  if (has(voice)) {
+    drop(voice);
+    return;
+  }
+  if (candidates.length === MOST) {
+    say('Six voices are being compared. Remove one first.');
+    return;
+  }
   const made = await audition(line(voice));
   if (!made || made.price || has(voice)) return;
   candidates.push({ ...made, line });
@@ -82,7 +93,7 @@ export async function again(line) {
 async function pay(candidate) {
   const made = await audition(candidate.line(candidate.voice));
   if (!made || made.price) return;
-  candidates = candidates.map(c => c.voice === candidate.voice ? { ...made, line: c.line } : c);
+  candidates = candidates.map(c => (c.voice === candidate.voice ? { ...made, line: c.line } : c));
   draw();
   play(made);
 }
@@ -91,7 +102,10 @@ async function pay(candidate) {
 export function switchTo(index) {
   const to = candidates[index];
   if (!to) return;
-  if (to.price) { say(to.sentence); return; }
+  if (to.price) {
+    say(to.sentence);
+    return;
+  }
   const now = player.position();
   let from = 0;
   if (now !== null && heard && heard.starts.length === to.starts.length) {
@@ -112,7 +126,15 @@ function picture(peaks) {
   svg.setAttribute('aria-hidden', 'true');
   const loudest = Math.max(1, ...peaks);
   const path = document.createElementNS(SVG, 'path');
-  path.setAttribute('d', peaks.map((peak, i) => { const h = Math.max(0.5, 12 * peak / loudest); return `M${2 * i + 1} ${13 - h}V${13 + h}`; }).join(''));
+  path.setAttribute(
+    'd',
+    peaks
+      .map((peak, i) => {
+        const h = Math.max(0.5, (12 * peak) / loudest);
+        return `M${2 * i + 1} ${13 - h}V${13 + h}`;
+      })
+      .join(''),
+  );
   const line = document.createElementNS(SVG, 'line');
   line.setAttribute('y2', 26);
   line.setAttribute('visibility', 'hidden');
@@ -123,27 +145,37 @@ function picture(peaks) {
 function draw() {
   none.hidden = candidates.length > 0;
   keys.hidden = candidates.length < 2;
-  list.replaceChildren(...candidates.map((c, i) => {
-    const item = element('li', 'candidate');
-    item.dataset.voice = c.voice;
-    const name = hide.checked ? `Voice ${LETTERS[i]}` : c.name;
-    const head = element('div', 'named');
-    const letter = button('letter', LETTERS[i], () => switchTo(i), `Play ${name}`);
-    letter.setAttribute('aria-keyshortcuts', i + 1);
-    head.append(letter, element('b', 'reading', name));
-    if (c.price) {
+  list.replaceChildren(
+    ...candidates.map((c, i) => {
+      const item = element('li', 'candidate');
+      item.dataset.voice = c.voice;
+      const name = hide.checked ? `Voice ${LETTERS[i]}` : c.name;
+      const head = element('div', 'named');
+      const letter = button('letter', LETTERS[i], () => switchTo(i), `Play ${name}`);
+      letter.setAttribute('aria-keyshortcuts', i + 1);
+      head.append(letter, element('b', 'reading', name));
+      if (c.price) {
+        const row = element('div', 'row-of-buttons');
+        row.append(
+          button('btn btn-amber', `Play for ${c.price}`, () => pay(c)),
+          button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`),
+        );
+        item.append(head, element('div', 'soft', c.sentence), row);
+        return item;
+      }
+      head.append(element('span', 'figures', `${c.seconds.toFixed(1)} s`));
+      const figures = hide.checked
+        ? ''
+        : `${c.about} · ${c.wordsPerMinute} wpm${c.pitchHz ? ` · ${c.pitchHz} Hz` : ''}`;
       const row = element('div', 'row-of-buttons');
-      row.append(button('btn btn-amber', `Play for ${c.price}`, () => pay(c)), button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`));
-      item.append(head, element('div', 'soft', c.sentence), row);
+      row.append(
+        button('btn btn-sea', 'Cast', () => castIt(c.voice), `Cast ${name}`),
+        button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`),
+      );
+      item.append(head, picture(c.peaks), element('div', 'figures', figures), row);
       return item;
-    }
-    head.append(element('span', 'figures', `${c.seconds.toFixed(1)} s`));
-    const figures = hide.checked ? '' : `${c.about} · ${c.wordsPerMinute} wpm${c.pitchHz ? ` · ${c.pitchHz} Hz` : ''}`;
-    const row = element('div', 'row-of-buttons');
-    row.append(button('btn btn-sea', 'cast', () => castIt(c.voice), `Cast ${name}`), button('btn-quiet', 'Remove', () => drop(c.voice), `Remove ${name}`));
-    item.append(head, picture(c.peaks), element('div', 'figures', figures), row);
-    return item;
-  }));
+    }),
+  );
   show();
   changed();
 }
@@ -156,14 +188,22 @@ function show() {
 /** Shows who plays and where, until it ends; loading it takes a moment. */
 function follow(whole) {
   let over = false;
-  whole.catch(() => {}).finally(() => { over = true; });
+  whole
+    .catch(() => {})
+    .finally(() => {
+      over = true;
+    });
   const step = () => {
     const seconds = player.position();
     list.querySelectorAll('.candidate').forEach(item => {
       const line = item.querySelector('svg line');
       const mine = seconds !== null && item.dataset.voice === heard?.voice;
       line.setAttribute('visibility', mine ? 'visible' : 'hidden');
-      if (mine) { const x = 220 * seconds / heard.seconds; line.setAttribute('x1', x); line.setAttribute('x2', x); }
+      if (mine) {
+        const x = (220 * seconds) / heard.seconds;
+        line.setAttribute('x1', x);
+        line.setAttribute('x2', x);
+      }
     });
     show();
     if (!over) requestAnimationFrame(step);

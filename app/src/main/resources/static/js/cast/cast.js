@@ -19,14 +19,22 @@ let wantedVoice = null;
 /** What to ask of the server for a voice to say the chosen line. */
 const asked = voice => ({
   address: `/projects/${stage().dataset.project}/cast/audition`,
-  fields: { role: stage().dataset.role, voice, ...(line.words ? { line: line.words } : line.cue ? { cue: line.cue } : {}) },
+  fields: {
+    role: stage().dataset.role,
+    voice,
+    ...(line.words ? { line: line.words } : line.cue ? { cue: line.cue } : {}),
+  },
 });
 
 /** More of the list, up to a voice that isn't shown yet: all of them come by and by, as the list is looked at. */
 async function more(upTo = '') {
   const rest = document.querySelector('#voices .more');
   if (!rest) return;
-  await htmx.ajax('GET', `${rest.getAttribute('hx-get')}&${new URLSearchParams({ upTo })}`, { source: rest, target: rest, swap: 'outerHTML' });
+  await htmx.ajax('GET', `${rest.getAttribute('hx-get')}&${new URLSearchParams({ upTo })}`, {
+    source: rest,
+    target: rest,
+    swap: 'outerHTML',
+  });
 }
 
 /** The stage as it is now, with as many voices as are looked at. */
@@ -61,16 +69,33 @@ function mark() {
   rows().forEach(row => {
     const now = row.dataset.voice === current;
     row.classList.toggle('now', now);
-    row.querySelectorAll('button').forEach(button => { button.tabIndex = now || !current && row === rows()[0] ? 0 : -1; });
+    row.querySelectorAll('button').forEach(button => {
+      button.tabIndex = now || (!current && row === rows()[0]) ? 0 : -1;
+    });
   });
-  if (current && !rows().some(row => row.dataset.voice === current)) rows()[0]?.querySelectorAll('button').forEach(button => { button.tabIndex = 0; });
-  rows().filter(row => beside.has(row.dataset.voice)).forEach(row => { row.querySelector('.price').textContent = ''; });
+  if (current && !rows().some(row => row.dataset.voice === current))
+    rows()[0]
+      ?.querySelectorAll('button')
+      .forEach(button => {
+        button.tabIndex = 0;
+      });
+  rows()
+    .filter(row => beside.has(row.dataset.voice))
+    .forEach(row => {
+      row.querySelector('.price').textContent = '';
+    });
   const map = document.getElementById('map');
   const castNow = document.querySelector('#voices .castnow');
   const named = beside.letters().map(({ voice }) => ({ voice, name: nameOf(voice) }));
   if (current && !named.some(n => n.voice === current)) named.push({ voice: current, name: nameOf(current) });
-  if (castNow && !named.some(n => n.voice === castNow.dataset.voice)) named.push({ voice: castNow.dataset.voice, name: castNow.dataset.name });
-  if (map) label(map, named.map(n => ({ ...n, now: n.voice === current })), beside.letters());
+  if (castNow && !named.some(n => n.voice === castNow.dataset.voice))
+    named.push({ voice: castNow.dataset.voice, name: castNow.dataset.name });
+  if (map)
+    label(
+      map,
+      named.map(n => ({ ...n, now: n.voice === current })),
+      beside.letters(),
+    );
 }
 
 const rowOf = voice => rows().find(row => row.dataset.voice === voice);
@@ -82,7 +107,7 @@ async function step(by) {
   const all = rows();
   const at = place();
   const next = all[Math.max(0, Math.min(all.length - 1, at < 0 ? 0 : at + by))];
-  if (!next || next.dataset.voice === current && at >= 0) return;
+  if (!next || (next.dataset.voice === current && at >= 0)) return;
   next.querySelector('.play').focus();
   next.scrollIntoView({ block: 'nearest' });
   hear(next.dataset.voice, false);
@@ -95,7 +120,10 @@ async function list(voice) {
   const form = new FormData();
   form.append('on', on);
   const { status, body } = await ask('POST', `${voices()}/${voice}/shortlist`, form);
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   button.setAttribute('aria-pressed', on);
   button.textContent = on ? '● listed' : 'list';
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
@@ -126,7 +154,10 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
   const stars = new FormData();
   stars.append('stars', document.getElementById('note-stars').value);
   const kept = await ask('POST', `${voices()}/${wantedVoice}/note`, form);
-  if (kept.status !== 200) { say(kept.body.sentence); return; }
+  if (kept.status !== 200) {
+    say(kept.body.sentence);
+    return;
+  }
   await ask('POST', `${voices()}/${wantedVoice}/stars`, stars);
   noting.close();
   again();
@@ -134,10 +165,11 @@ document.getElementById('note-keep')?.addEventListener('click', async () => {
 
 async function cast(voice) {
   const { role, project } = stage().dataset;
-  if (!await give(project, role, voice)) return;
+  if (!(await give(project, role, voice))) return;
   const address = new URL(location.href);
   address.searchParams.set('role', role);
-  if (!address.searchParams.has('language')) document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
+  if (!address.searchParams.has('language'))
+    document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
   history.replaceState(null, '', address);
   again(address.href);
   renew('#head', `/projects/${project}/render?step=CAST`);
@@ -156,7 +188,12 @@ function chooseLine() {
   own.value = line.words;
   const typed = !select.value;
   own.hidden = !typed;
-  document.getElementById('said').textContent = typed && line.words ? `“${line.words}”` : select.selectedOptions[0]?.value ? `“${select.selectedOptions[0].dataset.text}”` : '';
+  document.getElementById('said').textContent =
+    typed && line.words
+      ? `“${line.words}”`
+      : select.selectedOptions[0]?.value
+        ? `“${select.selectedOptions[0].dataset.text}”`
+        : '';
 }
 
 // which voice the keyboard is at, so that a stage that comes doesn't take it away
@@ -164,12 +201,25 @@ let held = null;
 document.addEventListener('htmx:beforeSwap', event => {
   if (event.detail.target?.id !== 'stage') return;
   // another answer took its place: this one goes nowhere, and what it was asked for is asked for anew
-  if (!event.detail.target.isConnected) { setTimeout(() => again()); return; }
+  if (!event.detail.target.isConnected) {
+    setTimeout(() => again());
+    return;
+  }
   const at = document.activeElement?.closest('[data-voice]');
-  if (at) held = { place: `${at.tagName === 'TR' ? '#voices tr' : '.dot'}[data-voice="${at.dataset.voice}"]`, part: document.activeElement === at ? '' : ` .${document.activeElement.classList[document.activeElement.classList.length - 1]}` };
+  if (at)
+    held = {
+      place: `${at.tagName === 'TR' ? '#voices tr' : '.dot'}[data-voice="${at.dataset.voice}"]`,
+      part:
+        document.activeElement === at
+          ? ''
+          : ` .${document.activeElement.classList[document.activeElement.classList.length - 1]}`,
+    };
 });
 
-/** What the stage before showed, and whether its dials stood open. @type {{role?: string, direction?: string, open?: boolean}} */
+/**
+ * What the stage before showed, and whether its dials stood open.
+ * @type {{role?: string, direction?: string, open?: boolean}}
+ */
 const shown = {};
 
 /** A stage that came, with the first page or after a change. */
@@ -187,8 +237,11 @@ function enter() {
   const dials = document.getElementById('roledials');
   dials.open = shown.open ?? false;
   tieDials(now);
-  dials.addEventListener('toggle', () => { shown.open = dials.open; });
-  if (other) beside.again(asked); else mark();
+  dials.addEventListener('toggle', () => {
+    shown.open = dials.open;
+  });
+  if (other) beside.again(asked);
+  else mark();
   if (held && document.activeElement === document.body) now.querySelector(held.place + held.part)?.focus();
   held = null;
 }
@@ -210,7 +263,8 @@ document.addEventListener('change', event => {
   if (event.target.id !== 'line') return;
   line = { cue: event.target.value, words: '' };
   chooseLine();
-  if (!event.target.value) document.getElementById('own').focus(); else beside.again(asked);
+  if (!event.target.value) document.getElementById('own').focus();
+  else beside.again(asked);
 });
 
 document.addEventListener('keydown', event => {
@@ -224,14 +278,34 @@ document.addEventListener('keydown', event => {
   }
   if (event.ctrlKey || event.altKey || event.metaKey || typing(event.target) || event.target.closest('dialog')) return;
   const digit = Number(event.key);
-  if (digit >= 1 && digit <= 6) { beside.switchTo(digit - 1); return; }
+  if (digit >= 1 && digit <= 6) {
+    beside.switchTo(digit - 1);
+    return;
+  }
   const inList = event.target.closest('#voices') !== null || event.target === document.body;
   const act = { ArrowDown: () => step(1), ArrowUp: () => step(-1) }[event.key];
-  if (act && inList) { event.preventDefault(); act(); return; }
+  if (act && inList) {
+    event.preventDefault();
+    act();
+    return;
+  }
   const voice = event.target.closest?.('[data-voice]')?.dataset.voice ?? current;
-  const other = voice && { c: () => beside.toggle(voice, asked), l: () => list(voice), n: () => note(voice), h: () => house.openRow(rowOf(voice)) }[event.key.toLowerCase()];
-  if (other) { event.preventDefault(); other(); }
-  if (event.key === 'Enter' && voice && event.target.matches('.play, body')) { event.preventDefault(); cast(voice); }
+  const other =
+    voice &&
+    {
+      c: () => beside.toggle(voice, asked),
+      l: () => list(voice),
+      n: () => note(voice),
+      h: () => house.openRow(rowOf(voice)),
+    }[event.key.toLowerCase()];
+  if (other) {
+    event.preventDefault();
+    other();
+  }
+  if (event.key === 'Enter' && voice && event.target.matches('.play, body')) {
+    event.preventDefault();
+    cast(voice);
+  }
 });
 
 document.addEventListener('htmx:afterSettle', event => {
@@ -242,7 +316,9 @@ document.addEventListener('htmx:afterSettle', event => {
 /** Another window cast or directed a role, or the house has other voices: the stage follows, but not under the hand. */
 document.addEventListener('logophon:changed', event => {
   if (!event.detail.kinds.some(kind => ['content', 'house'].includes(kind)) || !stage()) return;
-  const busy = document.querySelector('dialog[open]') || stage().contains(document.activeElement) && typing(document.activeElement);
+  const busy =
+    document.querySelector('dialog[open]') ||
+    (stage().contains(document.activeElement) && typing(document.activeElement));
   if (!busy) again();
 });
 
@@ -256,7 +332,10 @@ document.addEventListener('click', async event => {
   form.append('language', button.dataset.get);
   const { status, body } = await ask('POST', `${voices()}/get`, form);
   say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) { again(); return; }
+  if (status === 200) {
+    again();
+    return;
+  }
   button.disabled = false;
   button.textContent = 'Try again';
 });
@@ -268,7 +347,10 @@ async function follow() {
   const { status, body } = await ask('GET', `/projects/${stage().dataset.project}/cast/measured`);
   const still = document.getElementById('measuring');
   if (status === 200 && still) {
-    if (body.done >= body.total) { await again(); return; }
+    if (body.done >= body.total) {
+      await again();
+      return;
+    }
     still.textContent = `measuring voices, ${body.done} of ${body.total}`;
   }
   setTimeout(follow, MEASURED_AGAIN_MS);

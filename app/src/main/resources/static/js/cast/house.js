@@ -23,7 +23,8 @@ export function begin(line, changed) {
 }
 
 /** A tuning under the names that the server knows. */
-const named = value => Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, value(name)]));
+const named = value =>
+  Object.fromEntries(FIELDS.map(name => [`tune${name[0].toUpperCase()}${name.slice(1)}`, value(name)]));
 const values = () => named(name => field(name).value);
 
 /**
@@ -37,7 +38,9 @@ export function open(voice, name, preset = {}) {
   document.getElementById('tuning-title').textContent = wanted.house ? `Adjust ${name}` : `House voice from ${name}`;
   field('name').value = wanted.house ? name : '';
   field('description').value = preset.description ?? '';
-  FIELDS.forEach(key => { field(key).value = preset.tuning?.[key] ?? NEUTRAL[key]; });
+  FIELDS.forEach(key => {
+    field(key).value = preset.tuning?.[key] ?? NEUTRAL[key];
+  });
   field('remove').hidden = !wanted.house;
   flags();
   if (!tuning.open) tuning.showModal();
@@ -48,12 +51,23 @@ export function open(voice, name, preset = {}) {
 export function openRow(row) {
   const { voice, name, house } = row.dataset;
   const [pace, pitch, range, timbre, effect, mix] = row.dataset.tuning.split(' ');
-  open(voice, name, { house: house !== undefined, description: row.dataset.about, tuning: { pace, pitch: Number(pitch), range, timbre: Number(timbre), effect: effect === '-' ? '' : effect.replace('_', ' '), mix: effect === '-' ? '' : mix } });
+  open(voice, name, {
+    house: house !== undefined,
+    description: row.dataset.about,
+    tuning: {
+      pace,
+      pitch: Number(pitch),
+      range,
+      timbre: Number(timbre),
+      effect: effect === '-' ? '' : effect.replace('_', ' '),
+      mix: effect === '-' ? '' : mix,
+    },
+  });
 }
 
 async function flags() {
   const { status, body } = await ask('GET', `${voices()}/flags?${new URLSearchParams(values())}`);
-  field('flags').textContent = status === 200 ? body.join(' ') : body?.sentence ?? '';
+  field('flags').textContent = status === 200 ? body.join(' ') : (body?.sentence ?? '');
 }
 
 function formOf(fields) {
@@ -67,16 +81,29 @@ async function hearTuned(voice, tuned) {
   const made = await beside.audition({ ...line, fields: { ...line.fields, tuned: true, ...tuned } });
   if (made?.price) {
     // the foot of the page lies behind the dialog
-    (tuning.open ? field('flags') : document.getElementById('describe-said')).textContent = `${made.sentence} Press again to hear it.`;
+    (tuning.open ? field('flags') : document.getElementById('describe-said')).textContent =
+      `${made.sentence} Press again to hear it.`;
   } else if (made) {
     await beside.play(made);
   }
 }
 
 async function keep() {
-  const fields = { name: field('name').value, description: field('description').value, base: wanted.voice, ...values() };
-  const { status, body } = await ask('POST', wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`, formOf(fields));
-  if (status !== 200) { field('flags').textContent = body.sentence; return; }
+  const fields = {
+    name: field('name').value,
+    description: field('description').value,
+    base: wanted.voice,
+    ...values(),
+  };
+  const { status, body } = await ask(
+    'POST',
+    wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`,
+    formOf(fields),
+  );
+  if (status !== 200) {
+    field('flags').textContent = body.sentence;
+    return;
+  }
   tuning.close();
   describing.close();
   say(`${body.name} is saved.`);
@@ -85,7 +112,10 @@ async function keep() {
 
 async function remove() {
   const { status, body } = await ask('POST', `${voices()}/${wanted.voice}/remove`, new FormData());
-  if (status !== 200) { field('flags').textContent = body.sentence; return; }
+  if (status !== 200) {
+    field('flags').textContent = body.sentence;
+    return;
+  }
   tuning.close();
   say('Removed.');
   again();
@@ -95,24 +125,46 @@ async function describe() {
   const words = document.getElementById('describe-words').value.trim();
   const said = document.getElementById('describe-said');
   if (!words) return;
-  const { status, body } = await ask('GET', `/projects/${document.getElementById('stage').dataset.project}/cast/described?${new URLSearchParams({ words })}`);
+  const { status, body } = await ask(
+    'GET',
+    `/projects/${document.getElementById('stage').dataset.project}/cast/described?${new URLSearchParams({ words })}`,
+  );
   said.textContent = body?.sentence ?? '';
-  document.getElementById('proposals').replaceChildren(...(status === 200 ? body.candidates : []).map(candidate => {
-    const item = element('li', 'candidate');
-    const tuned = named(name => candidate.tuning[name]);
-    const row = element('div', 'row-of-buttons');
-    row.append(button('btn btn-plain', '▶ Play sample', () => hearTuned(candidate.voice, tuned), `Play ${candidate.name} as adjusted`),
-      button('btn btn-sea', 'keep…', () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }), `Save ${candidate.name} as adjusted, as a house voice`));
-    item.append(element('b', 'reading', candidate.name), element('p', 'soft', candidate.reasons.join(' · ')), row);
-    return item;
-  }));
+  document.getElementById('proposals').replaceChildren(
+    ...(status === 200 ? body.candidates : []).map(candidate => {
+      const item = element('li', 'candidate');
+      const tuned = named(name => candidate.tuning[name]);
+      const row = element('div', 'row-of-buttons');
+      row.append(
+        button(
+          'btn btn-plain',
+          '▶ Play sample',
+          () => hearTuned(candidate.voice, tuned),
+          `Play ${candidate.name} as adjusted`,
+        ),
+        button(
+          'btn btn-sea',
+          'Save…',
+          () => open(candidate.voice, candidate.name, { description: words, tuning: candidate.tuning }),
+          `Save ${candidate.name} as adjusted, as a house voice`,
+        ),
+      );
+      item.append(element('b', 'reading', candidate.name), element('p', 'soft', candidate.reasons.join(' · ')), row);
+      return item;
+    }),
+  );
 }
 
 FIELDS.forEach(name => field(name)?.addEventListener('change', flags));
 field('hear')?.addEventListener('click', () => hearTuned(wanted.voice, values()));
 field('keep')?.addEventListener('click', keep);
 field('remove')?.addEventListener('click', remove);
-document.getElementById('describe-words')?.addEventListener('keydown', event => { if (event.key === 'Enter') { event.preventDefault(); describe(); } });
+document.getElementById('describe-words')?.addEventListener('keydown', event => {
+  if (event.key === 'Enter') {
+    event.preventDefault();
+    describe();
+  }
+});
 document.addEventListener('click', event => {
   if (!event.target.closest('#describe')) return;
   describing.showModal();

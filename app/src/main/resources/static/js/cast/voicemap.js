@@ -1,4 +1,5 @@
-// The map of voices: a dot for each, placed by pitch and pace. Arrow keys wander to the nearest dot that way, and it speaks.
+// The map of voices: a dot for each, placed by pitch and pace. Arrow keys wander to the nearest dot that way, and it
+// speaks.
 
 const SVG = 'http://www.w3.org/2000/svg';
 const WAYS = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -14,7 +15,10 @@ function nearest(from, dots, [dx, dy]) {
     const [ox, oy] = place(dot);
     const along = (ox - x) * dx + (oy - y) * dy;
     const across = Math.abs((ox - x) * dy) + Math.abs((oy - y) * dx);
-    if (dot !== from && along > 0.05 && along + 2 * across < least) { least = along + 2 * across; best = dot; }
+    if (dot !== from && along > 0.05 && along + 2 * across < least) {
+      least = along + 2 * across;
+      best = dot;
+    }
   }
   return best;
 }
@@ -27,7 +31,12 @@ export function wander(map, hear) {
   dots.forEach(dot => {
     dot.addEventListener('click', () => reach(dot));
     dot.addEventListener('keydown', event => {
-      if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); event.stopPropagation(); hear(dot.dataset.voice); return; }
+      if (event.key === 'Enter' || event.key === ' ') {
+        event.preventDefault();
+        event.stopPropagation();
+        hear(dot.dataset.voice);
+        return;
+      }
       const next = WAYS[event.key] && nearest(dot, dots, WAYS[event.key]);
       if (!WAYS[event.key]) return;
       event.preventDefault();
@@ -52,12 +61,20 @@ export function label(map, named, lettered) {
     return made;
   };
   names.replaceChildren();
-  map.querySelectorAll('.dot').forEach(dot => dot.classList.toggle('now', named.some(n => n.voice === dot.dataset.voice && n.now)));
+  map.querySelectorAll('.dot').forEach(dot =>
+    dot.classList.toggle(
+      'now',
+      named.some(n => n.voice === dot.dataset.voice && n.now),
+    ),
+  );
   for (const { voice, letter } of lettered) {
     const dot = map.querySelector(`.dot[data-voice="${voice}"]`);
     if (!dot) continue;
     const [x, y] = place(dot);
-    names.append(make('circle', { class: 'lettered', cx: x, cy: y, r: 8 }), make('text', { class: 'letter', x, y: y + 3, 'text-anchor': 'middle' }, letter));
+    names.append(
+      make('circle', { class: 'lettered', cx: x, cy: y, r: 8 }),
+      make('text', { class: 'letter', x, y: y + 3, 'text-anchor': 'middle' }, letter),
+    );
   }
   for (const { voice, name } of named) {
     const dot = map.querySelector(`.dot[data-voice="${voice}"]`);

@@ -31,7 +31,7 @@ export function captions(address) {
     const problem = document.getElementById('captions-problem');
     const done = status === 204;
     problem.hidden = done;
-    problem.textContent = done ? '' : body?.sentence ?? 'That did not work. Reload the page.';
+    problem.textContent = done ? '' : (body?.sentence ?? 'That did not work. Reload the page.');
     if (done) await renew();
   }
 
@@ -46,8 +46,12 @@ export function captions(address) {
     else if (event.target.closest('[data-again]')) correct(row, event.target.dataset.again);
   });
   return {
-    async open() { if (await renew() && !dialog.open) dialog.showModal(); },
+    async open() {
+      if ((await renew()) && !dialog.open) dialog.showModal();
+    },
     /** What is being typed stays. */
-    renew() { if (dialog.open && !dialog.querySelector('textarea:focus')) renew(); },
+    renew() {
+      if (dialog.open && !dialog.querySelector('textarea:focus')) renew();
+    },
   };
 }

@@ -21,14 +21,19 @@ export function clips(address) {
   };
   const tell = (status, body) => {
     problem.hidden = status === 200;
-    problem.textContent = status === 200 ? '' : body?.sentence ?? 'That did not work. Choose the files again.';
+    problem.textContent = status === 200 ? '' : (body?.sentence ?? 'That did not work. Choose the files again.');
   };
 
   function line({ file, carries, number, role, text, address: where, sentence }) {
     const item = element('li', carries ? '' : 'foreign');
     const words = element('span', 'words');
-    words.append(element('b', 'figures', number || file), ' ', carries ? `${role}: ${text}` : '', element('br'),
-      element('span', 'soft', sentence));
+    words.append(
+      element('b', 'figures', number || file),
+      ' ',
+      carries ? `${role}: ${text}` : '',
+      element('br'),
+      element('span', 'soft', sentence),
+    );
     item.append(words);
     if (where) {
       const link = element('a', 'btn btn-plain', 'Go to cue');
@@ -58,7 +63,9 @@ export function clips(address) {
     if (status === 200) location.assign(body.address);
   });
   chooser.addEventListener('change', () => look(chooser.files));
-  document.addEventListener('dragover', event => { if ([...event.dataTransfer.types].includes('Files')) event.preventDefault(); });
+  document.addEventListener('dragover', event => {
+    if ([...event.dataTransfer.types].includes('Files')) event.preventDefault();
+  });
   document.addEventListener('drop', event => {
     if (!event.dataTransfer.files.length) return;
     event.preventDefault();

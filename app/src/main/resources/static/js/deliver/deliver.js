@@ -26,7 +26,9 @@ function hold() {
 if (form) {
   checks();
   contents();
-  form.addEventListener('input', event => { if (event.target.name !== 'setName') hold(); });
+  form.addEventListener('input', event => {
+    if (event.target.name !== 'setName') hold();
+  });
   // Enter in the name of a set keeps it; it doesn't build
   form.addEventListener('keydown', event => {
     if (event.key !== 'Enter' || event.target.name !== 'setName') return;
@@ -50,8 +52,13 @@ if (form) {
 
 /** A set for a common end ticks its parts; what else is chosen stays. */
 function choose({ parts, format, title, captionsKinds, rate, bits, minutes, inClips }) {
-  const tick = (name, wanted) => form.querySelectorAll(`[name=${name}]`).forEach(box => { box.checked = wanted.split(' ').includes(box.value); });
-  const set = (name, value) => { if (value !== undefined) form.querySelector(`[name=${name}]`).value = value; };
+  const tick = (name, wanted) =>
+    form.querySelectorAll(`[name=${name}]`).forEach(box => {
+      box.checked = wanted.split(' ').includes(box.value);
+    });
+  const set = (name, value) => {
+    if (value !== undefined) form.querySelector(`[name=${name}]`).value = value;
+  };
   tick('parts', parts);
   if (captionsKinds !== undefined) tick('captions', captionsKinds);
   Object.entries({ format, rate, bits, minutes }).forEach(([name, value]) => set(name, value));
@@ -76,7 +83,7 @@ async function forgetSet(name) {
 async function setsAgain(status, body) {
   const problem = document.getElementById('wish-problem');
   problem.hidden = status === 204;
-  problem.textContent = status === 204 ? '' : body?.sentence ?? 'That did not work. Reload the page.';
+  problem.textContent = status === 204 ? '' : (body?.sentence ?? 'That did not work. Reload the page.');
   if (status === 204) await renew('#sets', `${address}/deliver/sets`);
 }
 
@@ -92,7 +99,10 @@ async function intoFolder(where) {
 const dialog = document.getElementById('delivered');
 async function open(where) {
   const answer = await fetch(where);
-  if (!answer.ok) { say('That delivery can’t be shown. Reload the page.'); return; }
+  if (!answer.ok) {
+    say('That delivery can’t be shown. Reload the page.');
+    return;
+  }
   const found = new DOMParser().parseFromString(await answer.text(), 'text/html').getElementById('delivered-contents');
   document.getElementById('delivered-contents').replaceWith(document.adoptNode(found));
   if (!dialog.open) dialog.showModal();
@@ -100,14 +110,22 @@ async function open(where) {
 dialog.addEventListener('change', event => {
   if (event.target.id === 'delivered-since') open(`${event.target.dataset.look}?since=${event.target.value}`);
 });
-dialog.addEventListener('click', event => { if (event.target.closest('[data-close]')) dialog.close(); });
+dialog.addEventListener('click', event => {
+  if (event.target.closest('[data-close]')) dialog.close();
+});
 
 document.addEventListener('logophon:changed', event => {
   const { kinds } = event.detail;
   const cues = kinds.some(kind => ['content', 'status', 'house'].includes(kind));
   // the first cue, or the last one gone: the page is another one
-  if (cues && !document.getElementById('contents')) { location.reload(); return; }
+  if (cues && !document.getElementById('contents')) {
+    location.reload();
+    return;
+  }
   if (cues || kinds.includes('delivery')) checks();
   if (kinds.includes('delivery')) renew('#deliveries', `${address}/deliveries`);
-  if (cues || kinds.includes('delivery')) { hold(); spoken.renew(); }
+  if (cues || kinds.includes('delivery')) {
+    hold();
+    spoken.renew();
+  }
 });

@@ -31,4 +31,6 @@ watch.addEventListener('click', () => act(address));
 stop.addEventListener('click', () => act(`${address}/stop`));
 state();
 // what becomes of scripts is told here while nobody presses anything
-setInterval(() => { if (!document.hidden && !stop.hidden) state(); }, 10_000);
+setInterval(() => {
+  if (!document.hidden && !stop.hidden) state();
+}, 10_000);

@@ -29,17 +29,28 @@ let before = null;
 let hearsBefore = false;
 // the line that offers a deleted take back, while its cue is shown anew. @type {{cue: string, undo: Element} | null}
 let undoable = null;
-// whether the keyboard was on a word of the score that is being replaced
+// whether the keyboard is on a word of the score whose stage is being replaced
 let onScore = false;
 // a word that the address names: where a note is to be directed
-let wantedWord = new URLSearchParams(location.search).has('word') ? Number(new URLSearchParams(location.search).get('word')) : null;
+let wantedWord = new URLSearchParams(location.search).has('word')
+  ? Number(new URLSearchParams(location.search).get('word'))
+  : null;
 
 const stage = () => document.getElementById('stage');
-const { place, playFrom } = listening(() => ({ score, data, cue: stage()?.dataset.cue, sound: stage()?.dataset.sound }));
-const list = cueList(document.getElementById('cuelist'), id => `/projects/${project}/direct?cue=${id}`, link => {
-  history.pushState(null, '', link.href);
-  renew('#stage', link.href);
-});
+const { place, playFrom } = listening(() => ({
+  score,
+  data,
+  cue: stage()?.dataset.cue,
+  sound: stage()?.dataset.sound,
+}));
+const list = cueList(
+  document.getElementById('cuelist'),
+  id => `/projects/${project}/direct?cue=${id}`,
+  link => {
+    history.pushState(null, '', link.href);
+    renew('#stage', link.href);
+  },
+);
 
 function reload() {
   // what can still be undone stays in sight
@@ -67,23 +78,39 @@ async function enterStage() {
   bindStage(now);
   list.mark(now.dataset.cue);
   const box = document.getElementById('score');
-  score = null;
-  data = null;
+  if (now.dataset.cue !== shown.cue) {
+    score = null;
+    data = null;
+  }
   if (now.dataset.take !== shown.take || now.dataset.cue !== shown.cue) {
     before = now.dataset.cue === shown.cue ? shown.take : null;
     hearsBefore = false;
   }
   shown.take = now.dataset.take;
   shown.cue = now.dataset.cue;
-  const [taken] = await Promise.all([box.dataset.score ? ask('GET', box.dataset.score) : null, marks.load(`/projects/${project}/cues/${now.dataset.cue}`),
-    loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage())]);
+  const [taken] = await Promise.all([
+    box.dataset.score ? ask('GET', box.dataset.score) : null,
+    marks.load(`/projects/${project}/cues/${now.dataset.cue}`),
+    loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage()),
+  ]);
   if (now !== stage()) return;
   if (taken && taken.status !== 200) say(taken.body.sentence);
-  data = taken?.status === 200 && (!marks.all() || marks.fits(taken.body)) ? taken.body : marks.all() ? guessed(marks.all()) : null;
+  data =
+    taken?.status === 200 && (!marks.all() || marks.fits(taken.body))
+      ? taken.body
+      : marks.all()
+        ? guessed(marks.all())
+        : null;
   await document.fonts.ready;
+  if (!data) {
+    score = null;
+    box.replaceChildren();
+  }
   draw();
-  onScore = false;
-  if (wantedWord !== null && score) { pick(wantedWord); wantedWord = null; }
+  if (wantedWord !== null && score) {
+    pick(wantedWord);
+    wantedWord = null;
+  }
   if (askedOn && askedOn !== now && now.dataset.state !== 'rendering') {
     const wanted = askedOn.dataset.cue === now.dataset.cue && now.dataset.state === 'ready';
     askedOn = null;
@@ -94,11 +121,15 @@ async function enterStage() {
 function bindStage(now) {
   bindPanel(now, project, reload);
   const price = now.querySelector('#render-paid');
-  price?.addEventListener('click', () => { askedOn = now; });
+  price?.addEventListener('click', () => {
+    askedOn = now;
+  });
   // what costs is agreed to on purpose: R shows the price, Enter on it pays
   price?.focus();
-  now.querySelector('#play-cue').addEventListener('click', () => player.isPlaying() ? player.stop() : playFrom(0));
-  now.querySelector('#render-cue').addEventListener('click', () => { askedOn = now; });
+  now.querySelector('#play-cue').addEventListener('click', () => (player.isPlaying() ? player.stop() : playFrom(0)));
+  now.querySelector('#render-cue').addEventListener('click', () => {
+    askedOn = now;
+  });
   bindMany(now.querySelector('#many'), project, reload);
 }
 
@@ -109,7 +140,7 @@ function draw() {
   const focused = document.activeElement?.closest?.('#score .word');
   score = drawScore(box, data, marks.lines(), openNotes());
   word = Math.min(word, score.words.length - 1);
-  if (focused || onScore && document.activeElement === document.body) score.words[word].focus({ preventScroll: true });
+  if (focused) score.words[word].focus({ preventScroll: true });
   drag(score, box);
   show();
 }
@@ -136,13 +167,21 @@ async function notesAgain() {
   if (now === stage() && !isDragging()) draw();
 }
 
-document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('status') && stage()) notesAgain(); });
+document.addEventListener('logophon:changed', event => {
+  if (event.detail.kinds.includes('status') && stage()) notesAgain();
+});
 
 marks.onChange(what => {
   // what was asked of the cue before is saved while the next one is on its way
   if (!data) return;
-  if (what === 'selection') { show(); return; }
-  if (what === 'dials') { reload(); return; }
+  if (what === 'selection') {
+    show();
+    return;
+  }
+  if (what === 'dials') {
+    reload();
+    return;
+  }
   draw();
   if (marks.state()) showState(marks.state());
 });
@@ -157,14 +196,13 @@ function select(index, focus = true) {
 
 /** Chooses a word or a gap, and the keyboard follows. */
 function pick(index, options = {}) {
-  // the same cue may be on its way anew: what is chosen meanwhile is chosen when it comes
-  if (score) select(index);
-  else if (onScore && marks.all()) word = Math.max(0, Math.min(marks.all().words.length - 1, index));
-  else return;
+  if (!score?.words.length) return;
+  select(index);
   marks.choose(word, options);
 }
 
-const playWord = () => data.guessed ? say('These words have no take yet. R renders one.') : playFrom(data.words[word].from);
+const playWord = () =>
+  data.guessed ? say('These words have no take yet. R renders one.') : playFrom(data.words[word].from);
 
 document.addEventListener('logophon:playhead', event => {
   if (event.detail.id === stage()?.dataset.cue) place(event.detail.seconds);
@@ -181,7 +219,7 @@ document.addEventListener('logophon:programme', event => showProgramme(event.det
 const PATIENCE_MS = 400;
 let settling = null;
 const became = cue => `${cue.state} ${cue.sound} ${cue.takes}`;
-const underHand = now => isDragging() || now.contains(document.activeElement) && typing(document.activeElement);
+const underHand = now => isDragging() || (now.contains(document.activeElement) && typing(document.activeElement));
 
 /** The stage shows what its cue has become, wherever it was changed; but not under the hand. */
 async function follow(cue) {
@@ -189,7 +227,10 @@ async function follow(cue) {
   if (!cue || underHand(now)) return;
   clearTimeout(settling);
   if (became(cue) !== now.dataset.became) {
-    if (now.dataset.state === 'rendering') { reload(); return; }
+    if (now.dataset.state === 'rendering') {
+      reload();
+      return;
+    }
     // a change that was made here may be newer than what is told: then the next telling agrees
     settling = setTimeout(() => {
       const last = transport.all().find(other => other.id === stage()?.dataset.cue);
@@ -207,22 +248,43 @@ function showState(state) {
   const label = document.getElementById('cuestate');
   stage().dataset.state = state.id;
   stage().dataset.became = stage().dataset.became.replace(/^\S+/, state.id);
-  if (label) { label.className = `state state-${state.id}`; label.textContent = state.label; }
+  if (label) {
+    label.className = `state state-${state.id}`;
+    label.textContent = state.label;
+  }
 }
 
 window.addEventListener('popstate', () => location.reload());
 
 document.addEventListener('click', async event => {
   const suggestion = event.target.closest('[data-suggest]');
-  if (suggestion) { marks.suggest(suggestion.dataset.suggest, scope()); return; }
-  const zooming = event.target.closest('[data-zoom]');
-  if (zooming) { zoomBy(Number(zooming.dataset.zoom)); return; }
-  if (event.target.closest('#show-ssml')) { showSsml(); return; }
-  if (event.target.closest('#ssml-copy')) {
-    try { await navigator.clipboard.writeText(document.getElementById('ssml-text').value); say('Copied.'); } catch { document.getElementById('ssml-text').select(); say('Press Ctrl+C to copy.'); }
+  if (suggestion) {
+    marks.suggest(suggestion.dataset.suggest, scope());
     return;
   }
-  if (event.target.closest('#show-keys')) { keys.explain(); return; }
+  const zooming = event.target.closest('[data-zoom]');
+  if (zooming) {
+    zoomBy(Number(zooming.dataset.zoom));
+    return;
+  }
+  if (event.target.closest('#show-ssml')) {
+    showSsml();
+    return;
+  }
+  if (event.target.closest('#ssml-copy')) {
+    try {
+      await navigator.clipboard.writeText(document.getElementById('ssml-text').value);
+      say('Copied.');
+    } catch {
+      document.getElementById('ssml-text').select();
+      say('Press Ctrl+C to copy.');
+    }
+    return;
+  }
+  if (event.target.closest('#show-keys')) {
+    keys.explain();
+    return;
+  }
   const box = event.target.closest('#score');
   if (!box) return;
   const dragged = box.dataset.dragged;
@@ -232,7 +294,10 @@ document.addEventListener('click', async event => {
   const rest = event.target.closest('.rest');
   const lane = event.target.closest('.lane');
   if (rest) pick(Number(rest.dataset.gap), { gap: true });
-  if (lane) { marks.choose(Number(lane.dataset.from)); marks.choose(Number(lane.dataset.to), { extend: true }); }
+  if (lane) {
+    marks.choose(Number(lane.dataset.from));
+    marks.choose(Number(lane.dataset.to), { extend: true });
+  }
   if (!group) return;
   pick(Number(group.dataset.word), { extend: event.shiftKey });
   if (!event.shiftKey && !data.guessed) playWord();
@@ -241,7 +306,9 @@ document.addEventListener('click', async event => {
 async function showSsml() {
   await marks.settled();
   const answer = await fetch(`/projects/${project}/cues/${stage().dataset.cue}/ssml`);
-  document.getElementById('ssml-text').value = answer.ok ? await answer.text() : 'This cue can’t be written as SSML now.';
+  document.getElementById('ssml-text').value = answer.ok
+    ? await answer.text()
+    : 'This cue can’t be written as SSML now.';
   document.getElementById('ssml').showModal();
 }
 
@@ -253,7 +320,8 @@ function zoomBy(way) {
 
 function playChosen() {
   const { from, to } = marks.selection();
-  if (data.guessed) playWord(); else playFrom(data.words[from].from, data.words[to].to);
+  if (data.guessed) playWord();
+  else playFrom(data.words[from].from, data.words[to].to);
 }
 
 /** Renders what was changed, and plays it from the chosen word. */
@@ -264,31 +332,65 @@ async function render() {
 
 async function once() {
   const { status, body } = await ask('POST', `/projects/${project}/cues/${stage().dataset.cue}/more`, new FormData());
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   render();
 }
 
 async function hearBefore() {
-  if (!before) { say('Render a change first. Then this plays before and after.'); return; }
+  if (!before) {
+    say('Render a change first. Then this plays before and after.');
+    return;
+  }
   hearsBefore = !hearsBefore;
   say(hearsBefore ? 'Before.' : 'After.');
   transport.halt();
   try {
-    await player.play(hearsBefore ? `/projects/${project}/takes/${before}/sound/${before}.wav` : stage().dataset.sound, data?.words[word]?.from ?? 0);
-  } catch (error) { say(error.message); }
+    await player.play(
+      hearsBefore ? `/projects/${project}/takes/${before}/sound/${before}.wav` : stage().dataset.sound,
+      data?.words[word]?.from ?? 0,
+    );
+  } catch (error) {
+    say(error.message);
+  }
 }
 
 /** How far suggestions reach: this cue unless somebody chose more. */
 const scope = () => document.getElementById('suggest-scope')?.value ?? 'CUE';
 
-const keys = scoreKeys({ project, list, marks, scope, pick, playWord, playChosen, render, hearBefore, once, zoomBy, word: () => word, onScore: () => onScore });
+const keys = scoreKeys({
+  project,
+  list,
+  marks,
+  scope,
+  pick,
+  playWord,
+  playChosen,
+  render,
+  hearBefore,
+  once,
+  zoomBy,
+  word: () => word,
+});
 bind(keys.table);
 
 let resizing = null;
-window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(draw, 80); });
+window.addEventListener('resize', () => {
+  clearTimeout(resizing);
+  resizing = setTimeout(draw, 80);
+});
 
 document.addEventListener('htmx:beforeSwap', event => {
-  if (event.detail.target.id === 'stage') onScore ||= Boolean(document.activeElement?.closest('#score .word'));
+  if (event.detail.target.id === 'stage') onScore = Boolean(document.activeElement?.closest('#score .word'));
+});
+// a cue that is shown anew keeps its score, and the keyboard on it, until the new one is drawn
+document.addEventListener('htmx:afterSwap', () => {
+  const now = stage();
+  if (!score || !now || score.svg.isConnected || now.dataset.cue !== shown.cue) return;
+  document.getElementById('score').replaceChildren(score.svg);
+  if (onScore) score.words[word].focus({ preventScroll: true });
 });
 document.addEventListener('htmx:afterSettle', event => {
   if (event.detail.target.id === 'stage' || event.detail.elt?.id === 'stage') enterStage();

@@ -11,7 +11,9 @@ export function listening(shown) {
     // where words only may come to stand there is nothing to be in step with
     if (data?.guessed) return;
     score?.place(seconds);
-    score?.words.forEach((group, i) => group.classList.toggle('now', seconds !== null && seconds >= data.words[i].from && seconds < data.words[i].to));
+    score?.words.forEach((group, i) =>
+      group.classList.toggle('now', seconds !== null && seconds >= data.words[i].from && seconds < data.words[i].to),
+    );
   }
 
   function follow(until) {
@@ -19,8 +21,14 @@ export function listening(shown) {
     const step = () => {
       const seconds = player.position();
       if (seconds !== null && seconds >= until) player.stop();
-      if (seconds === null && started || seconds >= until) { place(null); return; }
-      if (seconds !== null) { started = true; place(seconds); }
+      if ((seconds === null && started) || seconds >= until) {
+        place(null);
+        return;
+      }
+      if (seconds !== null) {
+        started = true;
+        place(seconds);
+      }
       requestAnimationFrame(step);
     };
     requestAnimationFrame(step);
@@ -29,7 +37,10 @@ export function listening(shown) {
   /** Plays the chosen cue alone, from a second on. @param until second at which it stops; the end when left out */
   async function playFrom(seconds, until = Infinity) {
     const { cue, sound } = shown();
-    if (!sound) { say('This cue has no take yet. R renders one.'); return; }
+    if (!sound) {
+      say('This cue has no take yet. R renders one.');
+      return;
+    }
     transport.halt();
     transport.goTo(cue);
     try {

@@ -17,6 +17,9 @@ export function bindMany(form, project, changed) {
     await marks.settled();
     const { status, body } = await ask('POST', `/projects/${project}/marks/all`, new FormData(form));
     say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status === 200) { changed(); renew('#head', `/projects/${project}/render?step=DIRECT`); }
+    if (status === 200) {
+      changed();
+      renew('#head', `/projects/${project}/render?step=DIRECT`);
+    }
   });
 }

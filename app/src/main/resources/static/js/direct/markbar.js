@@ -5,7 +5,11 @@ import * as marks from './marks.js';
 import { reachedOf } from './score.js';
 
 const { KINDS } = marks;
-const TYPED = [['pace', 'Pace', '%'], ['range', 'Range', '%'], ['loudness', 'Loudness', 'dB']];
+const TYPED = [
+  ['pace', 'Pace', '%'],
+  ['range', 'Range', '%'],
+  ['loudness', 'Loudness', 'dB'],
+];
 const spelled = id => marks.PRONUNCIATIONS.some(kind => kind.id === id && kind.typed);
 
 function labelled(text, ...inside) {
@@ -18,16 +22,30 @@ function number(kind, text, unit, shown) {
   const input = element('input', 'form-control');
   // kept in milliseconds, a pause is typed in seconds
   const per = KINDS[kind].unit === 'ms' ? 1000 : 1;
-  Object.assign(input, { type: 'number', name: kind, step: KINDS[kind].fineNudge / per, placeholder: kind === 'pause' ? 'default' : KINDS[kind].neutral, value: shown });
+  Object.assign(input, {
+    type: 'number',
+    name: kind,
+    step: KINDS[kind].fineNudge / per,
+    placeholder: kind === 'pause' ? 'default' : KINDS[kind].neutral,
+    value: shown,
+  });
   [input.min, input.max] = [KINDS[kind].least / per, KINDS[kind].most / per];
-  input.addEventListener('change', () => marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value));
+  input.addEventListener('change', () =>
+    marks.set(kind, kind === 'pause' && input.value !== '' ? String(Math.round(input.value * 1000)) : input.value),
+  );
   return labelled(text, input, element('span', 'unit', unit));
 }
 
 /** Semitones, or Hz: "180 Hz". */
 function pitch() {
   const input = element('input', 'form-control');
-  Object.assign(input, { type: 'text', name: 'pitch', placeholder: '0', value: marks.at('pitch')?.value ?? '', title: 'Semitones such as -2, or a pitch such as 180 Hz' });
+  Object.assign(input, {
+    type: 'text',
+    name: 'pitch',
+    placeholder: '0',
+    value: marks.at('pitch')?.value ?? '',
+    title: 'Semitones such as -2, or a pitch such as 180 Hz',
+  });
   input.addEventListener('change', () => marks.set('pitch', input.value.replace('−', '-').replace(',', '.').trim()));
   return labelled('Pitch', input, element('span', 'unit', 'st'));
 }
@@ -61,15 +79,24 @@ function reading() {
   select.add(new Option('as written', ''));
   marks.PRONUNCIATIONS.forEach(({ id, title }) => select.add(new Option(title, id, false, id === kind)));
   const said = element('input', 'form-control said');
-  Object.assign(said, { type: 'text', name: 'said', maxLength: marks.LONGEST_READING, value: now.slice(kind.length + 1), hidden: !spelled(kind) });
+  Object.assign(said, {
+    type: 'text',
+    name: 'said',
+    maxLength: marks.LONGEST_READING,
+    value: now.slice(kind.length + 1),
+    hidden: !spelled(kind),
+  });
   said.setAttribute('aria-label', 'Pronunciation');
   said.setAttribute('data-typed', 'said');
   const save = () => marks.set('reading', spelled(select.value) ? `${select.value} ${said.value}` : select.value);
   select.addEventListener('change', () => {
     said.hidden = !spelled(select.value);
-    if (spelled(select.value) && said.value === '') said.focus(); else save();
+    if (spelled(select.value) && said.value === '') said.focus();
+    else save();
   });
-  said.addEventListener('change', () => { if (said.value.trim() !== '') save(); });
+  said.addEventListener('change', () => {
+    if (said.value.trim() !== '') save();
+  });
   return [labelled('Said as', select), said];
 }
 
@@ -80,15 +107,30 @@ function style(styles) {
   select.name = 'style';
   ['none', ...styles].forEach(word => select.add(new Option(word, word, false, word === name)));
   const strength = element('input', 'form-control');
-  Object.assign(strength, { type: 'number', name: 'strength', min: KINDS.style.least, max: KINDS.style.most, step: KINDS.style.fineNudge, value: percent, hidden: name === '' });
+  Object.assign(strength, {
+    type: 'number',
+    name: 'strength',
+    min: KINDS.style.least,
+    max: KINDS.style.most,
+    step: KINDS.style.fineNudge,
+    value: percent,
+    hidden: name === '',
+  });
   strength.setAttribute('aria-label', 'Strength of the style in per cent');
-  const save = () => marks.set('style', select.value === 'none' ? '' : `${select.value} ${strength.value || KINDS.style.neutral}`);
+  const save = () =>
+    marks.set('style', select.value === 'none' ? '' : `${select.value} ${strength.value || KINDS.style.neutral}`);
   select.addEventListener('change', save);
   strength.addEventListener('change', save);
   return labelled('Style', select, strength);
 }
 
-const languages = () => [['', 'default'], ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [option.value, option.textContent])];
+const languages = () => [
+  ['', 'default'],
+  ...[...document.getElementById('language-list').content.querySelectorAll('option')].map(option => [
+    option.value,
+    option.textContent,
+  ]),
+];
 
 /** A language, and who says it: a voice that speaks it, or this one in its own sounds. */
 function language() {
@@ -99,10 +141,16 @@ function language() {
   // one that isn't offered here, from another document
   if (tag && select.value !== tag) select.add(new Option(tag, tag, false, true));
   const by = element('select', 'form-select');
-  [['', 'another voice'], ['own', 'this voice']].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
+  [
+    ['', 'another voice'],
+    ['own', 'this voice'],
+  ].forEach(([value, words]) => by.add(new Option(words, value, false, value === own)));
   by.setAttribute('aria-label', 'Who says the other language');
   by.hidden = tag === '';
-  const save = () => { by.hidden = select.value === ''; marks.set('language', select.value && by.value ? `${select.value} ${by.value}` : select.value); };
+  const save = () => {
+    by.hidden = select.value === '';
+    marks.set('language', select.value && by.value ? `${select.value} ${by.value}` : select.value);
+  };
   select.addEventListener('change', save);
   by.addEventListener('change', save);
   return labelled('Language', select, by);
@@ -110,7 +158,11 @@ function language() {
 
 // of the project's lists, asked for when a gap is chosen first
 let sounds = null;
-const soundNames = () => sounds ??= marks.sounds().catch(() => { sounds = null; return []; });
+const soundNames = () =>
+  (sounds ??= marks.sounds().catch(() => {
+    sounds = null;
+    return [];
+  }));
 
 /** A sound in the gap: which one, how long the gap is for it, and how loud it is against the voice. */
 function sound() {
@@ -120,7 +172,9 @@ function sound() {
   select.name = 'sound';
   select.add(new Option('none', ''));
   if (name) select.add(new Option(name, name, false, true));
-  soundNames().then(names => names.filter(one => one.toLowerCase() !== name.toLowerCase()).forEach(one => select.add(new Option(one, one))));
+  soundNames().then(names =>
+    names.filter(one => one.toLowerCase() !== name.toLowerCase()).forEach(one => select.add(new Option(one, one))),
+  );
   const typed = (type, least, most, step, value, label) => {
     const input = element('input', 'form-control');
     Object.assign(input, { type: 'number', min: least, max: most, step, value, hidden: name === '' });
@@ -128,9 +182,20 @@ function sound() {
     input.setAttribute('data-typed', type);
     return input;
   };
-  const seconds = typed('sound-seconds', 0, KINDS.pause.most / 1000, 0.01, name ? (millis / 1000).toFixed(2) : '1.00', 'Length of the gap in seconds');
+  const seconds = typed(
+    'sound-seconds',
+    0,
+    KINDS.pause.most / 1000,
+    0.01,
+    name ? (millis / 1000).toFixed(2) : '1.00',
+    'Length of the gap in seconds',
+  );
   const decibels = typed('sound-level', -60, 6, 1, name ? level : '-12', 'dB against the voice');
-  const save = () => marks.set('sound', select.value === '' ? '' : `${Math.round(seconds.value * 1000)} ${decibels.value || -12} ${select.value}`);
+  const save = () =>
+    marks.set(
+      'sound',
+      select.value === '' ? '' : `${Math.round(seconds.value * 1000)} ${decibels.value || -12} ${select.value}`,
+    );
   [select, seconds, decibels].forEach(one => one.addEventListener('change', save));
   const units = ['s', 'dB'].map(unit => Object.assign(element('span', 'unit', unit), { hidden: name === '' }));
   const wrapped = labelled('Sound', select, seconds, units[0], decibels, units[1]);
@@ -147,16 +212,33 @@ export function showBar(bar, styles) {
   bar.hidden = !all?.words.length;
   if (bar.hidden) return;
   const word = i => all.text.slice(...all.words[i]);
-  const title = chosen.gap ? `Between “${word(chosen.from)}” and “${word(chosen.from + 1)}”`
-    : chosen.from === chosen.to ? `“${word(chosen.from)}”` : `“${word(chosen.from)} … ${word(chosen.to)}”, ${chosen.to - chosen.from + 1} words`;
+  const title = chosen.gap
+    ? `Between “${word(chosen.from)}” and “${word(chosen.from + 1)}”`
+    : chosen.from === chosen.to
+      ? `“${word(chosen.from)}”`
+      : `“${word(chosen.from)} … ${word(chosen.to)}”, ${chosen.to - chosen.from + 1} words`;
   const fields = element('div', 'markfields');
   const who = element('div', 'who');
   if (chosen.gap) {
-    fields.append(number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''), choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'), sound());
+    fields.append(
+      number('pause', 'Pause', 's', marks.at('pause') ? (marks.at('pause').value / 1000).toFixed(2) : ''),
+      choice('breath', 'Breath', same(marks.DEPTHS), marks.at('breath')?.value ?? 'none'),
+      sound(),
+    );
   } else {
-    fields.append(...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')), pitch(), ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
-      choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'), style(styles), whisper());
-    who.append(...reading(), choice('role', 'Voice', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''), language());
+    fields.append(
+      ...TYPED.slice(0, 1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
+      pitch(),
+      ...TYPED.slice(1).map(([kind, text, unit]) => number(kind, text, unit, marks.at(kind)?.value ?? '')),
+      choice('stress', 'Stress', same(marks.LEVELS), marks.at('stress')?.value ?? 'none'),
+      style(styles),
+      whisper(),
+    );
+    who.append(
+      ...reading(),
+      choice('role', 'Voice', [['', 'this voice'], ...same(all.roles)], marks.at('role')?.value ?? ''),
+      language(),
+    );
   }
   bar.replaceChildren(element('h2', 'reading', title), who, fields);
 }
@@ -164,14 +246,32 @@ export function showBar(bar, styles) {
 /** Every mark of the cue in words, each with what was reached and a way to take it off. */
 export function showList(list) {
   const all = marks.all();
-  list.replaceChildren(...marks.lines().map(mark => {
-    const item = element('li', mark.origin === 'suggested' ? 'ghost' : '');
-    const words = mark.from === mark.to ? all.text.slice(...all.words[mark.from]) : `${all.text.slice(...all.words[mark.from])} … ${all.text.slice(...all.words[mark.to])}`;
-    const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
-    item.append(element('span', 'reading', KINDS[mark.kind]?.onGap ? `after “${words}”` : `“${words}”`), element('span', 'figures', `${what}${reachedOf(mark)}`));
-    if (mark.reason) item.append(element('span', 'soft', mark.reason));
-    if (mark.origin === 'suggested') item.append(button('btn-quiet', 'take', () => marks.suggest('/take', 'CUE', mark), `Accept ${what} of ${words}`));
-    item.append(button('btn-quiet danger', 'remove', () => marks.send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }), `Remove ${what} of ${words}`));
-    return item;
-  }));
+  list.replaceChildren(
+    ...marks.lines().map(mark => {
+      const item = element('li', mark.origin === 'suggested' ? 'ghost' : '');
+      const words =
+        mark.from === mark.to
+          ? all.text.slice(...all.words[mark.from])
+          : `${all.text.slice(...all.words[mark.from])} … ${all.text.slice(...all.words[mark.to])}`;
+      const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
+      item.append(
+        element('span', 'reading', KINDS[mark.kind]?.onGap ? `after “${words}”` : `“${words}”`),
+        element('span', 'figures', `${what}${reachedOf(mark)}`),
+      );
+      if (mark.reason) item.append(element('span', 'soft', mark.reason));
+      if (mark.origin === 'suggested')
+        item.append(
+          button('btn-quiet', 'Accept', () => marks.suggest('/take', 'CUE', mark), `Accept ${what} of ${words}`),
+        );
+      item.append(
+        button(
+          'btn-quiet danger',
+          'Remove',
+          () => marks.send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind }),
+          `Remove ${what} of ${words}`,
+        ),
+      );
+      return item;
+    }),
+  );
 }

@@ -4,7 +4,8 @@ import { ask, say, underHead } from '../app.js';
 
 // what a kind of mark takes, the server knows
 const answer = await ask('GET', '/mark-kinds');
-if (answer.status !== 200) underHead('no-marks', `Marks can’t be set now. ${answer.body.sentence} Reload the page when it does.`);
+if (answer.status !== 200)
+  underHead('no-marks', `Marks can’t be set now. ${answer.body.sentence} Reload the page when it does.`);
 /** In what ways a reading says its words: {id, title, typed}. */
 export const PRONUNCIATIONS = answer.body?.pronunciations ?? [];
 export const LONGEST_READING = answer.body?.longestReading ?? 0;
@@ -26,13 +27,18 @@ let chosen = { from: 0, to: 0, gap: false };
 let anchor = 0;
 let copied = null;
 
-export const onChange = listener => { changed = listener; };
+export const onChange = listener => {
+  changed = listener;
+};
 /** What the server gives of the cue: words, text, marks, quotations, roles; null while nothing is there. */
 export const all = () => marks;
 export const lines = () => marks?.marks ?? [];
 export const selection = () => chosen;
 export const state = () => marks?.state;
-export const fits = (take) => marks !== null && take.words.length === marks.words.length && take.words.every((word, i) => marks.text.slice(...marks.words[i]) === word.text);
+export const fits = take =>
+  marks !== null &&
+  take.words.length === marks.words.length &&
+  take.words.every((word, i) => marks.text.slice(...marks.words[i]) === word.text);
 
 /** The marks of a cue come from the server, after what was asked for before. @param address of the cue */
 export const load = address => queue(() => read(address));
@@ -46,13 +52,14 @@ async function read(address) {
 }
 
 /** Reads the marks again, when another window may have changed them. */
-export const reload = () => inTurn(async () => {
-  const address = cue;
-  const { status, body } = await ask('GET', `${address}/marks`);
-  if (status !== 200 || cue !== address || JSON.stringify(body) === JSON.stringify(marks)) return;
-  marks = body;
-  changed('marks');
-});
+export const reload = () =>
+  inTurn(async () => {
+    const address = cue;
+    const { status, body } = await ask('GET', `${address}/marks`);
+    if (status !== 200 || cue !== address || JSON.stringify(body) === JSON.stringify(marks)) return;
+    marks = body;
+    changed('marks');
+  });
 
 export function choose(index, { extend = false, gap = false } = {}) {
   const last = (marks?.words.length ?? 1) - 1;
@@ -67,7 +74,7 @@ export function choose(index, { extend = false, gap = false } = {}) {
 }
 
 /** The end of the selection that moves when it is extended. */
-export const edge = () => anchor === chosen.from ? chosen.to : chosen.from;
+export const edge = () => (anchor === chosen.from ? chosen.to : chosen.from);
 
 /** Where a mark of a kind would stand: the chosen words, or for a gap the word before it. */
 function placeOf(kind, where) {
@@ -87,10 +94,13 @@ export async function sounds() {
 export function at(kind, where = chosen) {
   if (!marks) return undefined;
   const { from, to } = placeOf(kind, where);
-  return marks.marks.find(mark => mark.kind === kind && mark.from === from && mark.to === to && mark.origin !== 'suggested');
+  return marks.marks.find(
+    mark => mark.kind === kind && mark.from === from && mark.to === to && mark.origin !== 'suggested',
+  );
 }
 
-// one after the other, each for what was chosen when it was asked for: a value that is nudged twice quickly is changed twice
+// one after the other, each for what was chosen when it was asked for: a value that is nudged twice quickly is changed
+// twice
 let line = Promise.resolve();
 function queue(turn) {
   line = line.then(turn, turn);
@@ -99,7 +109,7 @@ function queue(turn) {
 
 function inTurn(act) {
   const where = chosen;
-  return queue(() => marks ? act(where) : undefined);
+  return queue(() => (marks ? act(where) : undefined));
 }
 
 /** When everything that was asked for is saved. */
@@ -109,7 +119,10 @@ export async function send(path, fields) {
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
   const { status, body } = await ask('POST', `${cue}${path}`, form);
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   marks = body;
   changed('marks');
 }
@@ -118,11 +131,14 @@ export const set = (kind, value) => inTurn(where => setNow(kind, value, where));
 
 async function setNow(kind, value, where) {
   if (placeOf(kind, where).to === marks.words.length - 1 && KINDS[kind].onGap) {
-    say('After the last word comes the pause between cues. Set it beside the score, and its sound under “Sounds and beds” on Listen.');
+    say(
+      'After the last word comes the pause between cues. Set it beside the score, ' +
+        'and its sound under “Sounds and beds” on Listen.',
+    );
     return;
   }
   const { start, end } = placeOf(kind, where);
-  const nothing = value === '' || value === 'none' || kind !== 'pause' && Number(value) === KINDS[kind]?.neutral;
+  const nothing = value === '' || value === 'none' || (kind !== 'pause' && Number(value) === KINDS[kind]?.neutral);
   if (nothing) {
     if (at(kind, where)) await send('/marks/remove', { start, end, kind });
   } else {
@@ -130,12 +146,13 @@ async function setNow(kind, value, where) {
   }
 }
 
-export const nudge = (kind, way, fine = false) => inTurn(where => {
-  const now = Number(at(kind, where)?.value ?? KINDS[kind].neutral);
-  const { least, most, nudge: coarse, fineNudge } = KINDS[kind];
-  const value = Math.max(least, Math.min(most, now + way * (fine ? fineNudge : coarse)));
-  return setNow(kind, String(Math.round(value * 100) / 100), where);
-});
+export const nudge = (kind, way, fine = false) =>
+  inTurn(where => {
+    const now = Number(at(kind, where)?.value ?? KINDS[kind].neutral);
+    const { least, most, nudge: coarse, fineNudge } = KINDS[kind];
+    const value = Math.max(least, Math.min(most, now + way * (fine ? fineNudge : coarse)));
+    return setNow(kind, String(Math.round(value * 100) / 100), where);
+  });
 
 const next = (list, value) => list[(list.indexOf(value ?? 'none') + 1) % list.length];
 export const cycleStress = () => inTurn(where => setNow('stress', next(LEVELS, at('stress', where)?.value), where));
@@ -143,63 +160,91 @@ export const cycleBreath = () => inTurn(where => setNow('breath', next(DEPTHS, a
 export const toggleWhisper = () => inTurn(where => setNow('whisper', at('whisper', where) ? '' : 'on', where));
 
 /** Lets a quotation be said in another way. @param voicing PLAIN, TURNED or ROLE */
-export const sayQuotation = ({ start, end }, voicing, role) => inTurn(() => send('/quotation', { start, end, voicing, role }));
+export const sayQuotation = ({ start, end }, voicing, role) =>
+  inTurn(() => send('/quotation', { start, end, voicing, role }));
 
 /** Moves what stands on the chosen words, or in the chosen gap, along by a word; the selection goes with it. */
-export const move = by => inTurn(async where => {
-  const before = marks;
-  await send('/marks/move', { start: marks.words[where.from][0], end: marks.words[where.to][1], gap: where.gap, by });
-  if (marks === before) return;
-  anchor = where.from + by;
-  chosen = { from: where.from + by, to: where.to + by, gap: where.gap };
-  changed('selection');
-});
+export const move = by =>
+  inTurn(async where => {
+    const before = marks;
+    await send('/marks/move', { start: marks.words[where.from][0], end: marks.words[where.to][1], gap: where.gap, by });
+    if (marks === before) return;
+    anchor = where.from + by;
+    chosen = { from: where.from + by, to: where.to + by, gap: where.gap };
+    changed('selection');
+  });
 
 /** Takes what stands on the chosen words, or in the chosen gap, away. */
-export const clear = () => inTurn(async where => {
-  const gone = marks.marks.filter(mark => where.gap ? mark.to === where.to && (mark.kind === 'pause' || mark.kind === 'breath')
-    : mark.from >= where.from && mark.to <= where.to);
-  for (const mark of gone) await send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind });
-  if (!gone.length) say('There are no marks there.');
-});
+export const clear = () =>
+  inTurn(async where => {
+    const gone = marks.marks.filter(mark =>
+      where.gap
+        ? mark.to === where.to && (mark.kind === 'pause' || mark.kind === 'breath')
+        : mark.from >= where.from && mark.to <= where.to,
+    );
+    for (const mark of gone) await send('/marks/remove', { start: mark.start, end: mark.end, kind: mark.kind });
+    if (!gone.length) say('There are no marks there.');
+  });
 
 /** A reading belongs to what is written: it isn't copied to other words. */
 export function copy() {
   if (!marks) return;
-  const inside = marks.marks.filter(mark => mark.from >= chosen.from && mark.to <= chosen.to && mark.origin !== 'suggested' && mark.kind !== 'reading');
-  copied = inside.map(mark => ({ kind: mark.kind, value: mark.value, from: mark.from - chosen.from, to: mark.to - chosen.from }));
-  say(inside.length ? `${inside.length === 1 ? '1 mark' : `${inside.length} marks`} copied.` : 'There are no marks there.');
+  const inside = marks.marks.filter(
+    mark => mark.from >= chosen.from && mark.to <= chosen.to && mark.origin !== 'suggested' && mark.kind !== 'reading',
+  );
+  copied = inside.map(mark => ({
+    kind: mark.kind,
+    value: mark.value,
+    from: mark.from - chosen.from,
+    to: mark.to - chosen.from,
+  }));
+  say(
+    inside.length
+      ? `${inside.length === 1 ? '1 mark' : `${inside.length} marks`} copied.`
+      : 'There are no marks there.',
+  );
 }
 
 /** Puts copied marks on the words from the first chosen one on, in this cue or another. */
-export const paste = () => inTurn(async where => {
-  if (!copied?.length) { say('Copy marks first.'); return; }
-  const first = where.from;
-  for (const mark of copied) {
-    const from = first + mark.from;
-    const to = Math.min(first + mark.to, marks.words.length - 1);
-    if (from >= marks.words.length) continue;
-    await send('/marks', { start: marks.words[from][0], end: marks.words[to][1], kind: mark.kind, value: mark.value });
-  }
-});
+export const paste = () =>
+  inTurn(async where => {
+    if (!copied?.length) {
+      say('Copy marks first.');
+      return;
+    }
+    const first = where.from;
+    for (const mark of copied) {
+      const from = first + mark.from;
+      const to = Math.min(first + mark.to, marks.words.length - 1);
+      if (from >= marks.words.length) continue;
+      await send('/marks', {
+        start: marks.words[from][0],
+        end: marks.words[to][1],
+        kind: mark.kind,
+        value: mark.value,
+      });
+    }
+  });
 
 /** Suggestions for a scope: proposed, taken ("/take") or cleared ("/clear"). @param one a single suggestion */
-export const suggest = (path, scope, one) => inTurn(async () => {
-  const form = new FormData();
-  form.append('scope', scope);
-  if (one) ['start', 'end', 'kind'].forEach(name => form.append(name, one[name]));
-  const { status, body } = await ask('POST', `${cue}/suggest${path}`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
-  await read(cue);
-  changed('marks');
-});
+export const suggest = (path, scope, one) =>
+  inTurn(async () => {
+    const form = new FormData();
+    form.append('scope', scope);
+    if (one) ['start', 'end', 'kind'].forEach(name => form.append(name, one[name]));
+    const { status, body } = await ask('POST', `${cue}/suggest${path}`, form);
+    say(body?.sentence ?? 'That did not work. Reload the page.');
+    if (status !== 200) return;
+    await read(cue);
+    changed('marks');
+  });
 
 /** @param way undo or redo */
-export const history = (way, project) => inTurn(async () => {
-  const { status, body } = await ask('POST', `/projects/${project}/marks/${way}`, new FormData());
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
-  await read(cue);
-  changed(body.dials ? 'dials' : 'marks');
-});
+export const history = (way, project) =>
+  inTurn(async () => {
+    const { status, body } = await ask('POST', `/projects/${project}/marks/${way}`, new FormData());
+    say(body?.sentence ?? 'That did not work. Reload the page.');
+    if (status !== 200) return;
+    await read(cue);
+    changed(body.dials ? 'dials' : 'marks');
+  });

@@ -18,15 +18,33 @@ export async function loadNotes(address, still) {
 export function showNotes(box, project, pick, changed) {
   const open = notes.filter(note => note.open);
   box.hidden = open.length === 0;
-  box.replaceChildren(element('h2', 'label', open.length === 1 ? '1 note' : `${open.length} notes`), ...open.map(note => {
-    const row = element('div', 'noteline');
-    const word = button('btn-quiet', `“${note.word}”`, () => { if (note.index >= 0) pick(note.index); }, `Choose “${note.word}”`);
-    row.append(word, element('span', '', note.index < 0 ? `${note.remark} (its word is gone)` : note.remark),
-      button('btn-quiet', 'done', async () => {
-        const { body: answer } = await ask('POST', `${project}/notes/${note.id}/done`, new FormData());
-        say(answer?.sentence ?? 'That did not work. Reload the page.');
-        changed();
-      }, `Done: ${note.remark}`));
-    return row;
-  }));
+  box.replaceChildren(
+    element('h2', 'label', open.length === 1 ? '1 note' : `${open.length} notes`),
+    ...open.map(note => {
+      const row = element('div', 'noteline');
+      const word = button(
+        'btn-quiet',
+        `“${note.word}”`,
+        () => {
+          if (note.index >= 0) pick(note.index);
+        },
+        `Choose “${note.word}”`,
+      );
+      row.append(
+        word,
+        element('span', '', note.index < 0 ? `${note.remark} (its word is gone)` : note.remark),
+        button(
+          'btn-quiet',
+          'Done',
+          async () => {
+            const { body: answer } = await ask('POST', `${project}/notes/${note.id}/done`, new FormData());
+            say(answer?.sentence ?? 'That did not work. Reload the page.');
+            changed();
+          },
+          `Done: ${note.remark}`,
+        ),
+      );
+      return row;
+    }),
+  );
 }

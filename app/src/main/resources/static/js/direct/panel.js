@@ -24,17 +24,33 @@ function bindVoice(now, project, changed) {
   voice.replaceChildren(document.getElementById('voice-list').content.cloneNode(true));
   voice.value = voice.dataset.voice;
   voice.addEventListener('change', async () => {
-    const done = voice.value ? await cast(project, voice.dataset.role, voice.value) : await nobody(project, voice.dataset.role);
-    if (done) changed(); else voice.value = voice.dataset.voice;
+    const done = voice.value
+      ? await cast(project, voice.dataset.role, voice.value)
+      : await nobody(project, voice.dataset.role);
+    if (done) changed();
+    else voice.value = voice.dataset.voice;
   });
   now.querySelector('#try-voice').addEventListener('click', async event => {
-    if (!voice.value) { say('Choose a voice first.'); return; }
+    if (!voice.value) {
+      say('Choose a voice first.');
+      return;
+    }
     transport.halt();
     event.target.disabled = true;
-    const { status, body } = await askPriced(`/projects/${project}/cast/audition`, { role: voice.dataset.role, voice: voice.value });
+    const { status, body } = await askPriced(`/projects/${project}/cast/audition`, {
+      role: voice.dataset.role,
+      voice: voice.value,
+    });
     event.target.disabled = false;
-    if (status !== 200) { say(body.sentence + (status === 402 ? ' Press Play sample again to hear it.' : '')); return; }
-    try { await player.play(body.sound); } catch (error) { say(error.message); }
+    if (status !== 200) {
+      say(body.sentence + (status === 402 ? ' Press Play sample again to hear it.' : ''));
+      return;
+    }
+    try {
+      await player.play(body.sound);
+    } catch (error) {
+      say(error.message);
+    }
   });
 }
 
@@ -68,7 +84,10 @@ function bindLevels(now) {
 
 /** @param reload shows the stage anew */
 export function bindPanel(now, project, reload) {
-  const changed = () => { reload(); renew('#head', `/projects/${project}/render?step=DIRECT`); };
+  const changed = () => {
+    reload();
+    renew('#head', `/projects/${project}/render?step=DIRECT`);
+  };
   bindVoice(now, project, changed);
   tieDials(now);
   bindLevels(now);
@@ -80,13 +99,21 @@ export function bindPanel(now, project, reload) {
     if (status !== 200) say(body.sentence);
     changed();
   });
-  now.querySelectorAll('[data-like], [data-follow]').forEach(one => one.addEventListener('click', async () => {
-    const { body } = await ask('POST', one.dataset.like ?? one.dataset.follow, new FormData());
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    changed();
-  }));
-  now.querySelectorAll('.takes .play').forEach(button => button.addEventListener('click', async () => {
-    transport.halt();
-    try { await player.play(`/projects/${project}/takes/${button.dataset.take}/sound/${Date.now()}.wav`); } catch (error) { say(error.message); }
-  }));
+  now.querySelectorAll('[data-like], [data-follow]').forEach(one =>
+    one.addEventListener('click', async () => {
+      const { body } = await ask('POST', one.dataset.like ?? one.dataset.follow, new FormData());
+      say(body?.sentence ?? 'That did not work. Reload the page.');
+      changed();
+    }),
+  );
+  now.querySelectorAll('.takes .play').forEach(button =>
+    button.addEventListener('click', async () => {
+      transport.halt();
+      try {
+        await player.play(`/projects/${project}/takes/${button.dataset.take}/sound/${Date.now()}.wav`);
+      } catch (error) {
+        say(error.message);
+      }
+    }),
+  );
 }

@@ -17,11 +17,19 @@ export function checkPanel(box, project, acts) {
     clearTimeout(again);
     wanted = true;
     const { status, body } = await ask('GET', `/projects/${project}/listen/check`);
-    if (status !== 200) { told.textContent = body.sentence; return; }
+    if (status !== 200) {
+      told.textContent = body.sentence;
+      return;
+    }
     const all = body.checked === body.of;
-    told.textContent = body.of === 0 ? 'Nothing is rendered yet.'
-      : all ? (body.findings.length ? `${body.findings.length} found in ${takes(body.of)}.` : `Nothing found in ${takes(body.of)}.`)
-        : `${body.checked} of ${takes(body.of)} checked…`;
+    told.textContent =
+      body.of === 0
+        ? 'Nothing is rendered yet.'
+        : all
+          ? body.findings.length
+            ? `${body.findings.length} found in ${takes(body.of)}.`
+            : `Nothing found in ${takes(body.of)}.`
+          : `${body.checked} of ${takes(body.of)} checked…`;
     list.replaceChildren(...body.findings.map(item));
     const back = box.querySelector('#checkback');
     back.hidden = body.dismissed === 0;
@@ -43,11 +51,27 @@ export function checkPanel(box, project, acts) {
     made.append(element('b', '', `${finding.number} · ${finding.label}`), element('p', '', finding.sentence));
     const acting = element('div', 'acts');
     acting.append(button('btn-quiet', 'Play', () => acts.hear(finding), `Play: ${finding.sentence}`));
-    if (edits) acting.append(button('btn-quiet', 'Ignore', () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }), `Ignore: ${finding.sentence}`));
+    if (edits)
+      acting.append(
+        button(
+          'btn-quiet',
+          'Ignore',
+          () => send(`/takes/${finding.take}/dismiss`, { kind: finding.kind.toUpperCase(), start: finding.start }),
+          `Ignore: ${finding.sentence}`,
+        ),
+      );
     made.append(acting);
     return made;
   }
 
   box.querySelector('#checkback').addEventListener('click', () => send('/check/show', {}));
-  return { load, again() { if (wanted) { clearTimeout(again); again = setTimeout(load, AGAIN_MS); } } };
+  return {
+    load,
+    again() {
+      if (wanted) {
+        clearTimeout(again);
+        again = setTimeout(load, AGAIN_MS);
+      }
+    },
+  };
 }

@@ -9,17 +9,37 @@ export function describing(dialog, save) {
   let meant = null;
 
   function suggest(labels) {
-    const has = () => field('labels').value.split(',').map(label => label.trim()).filter(Boolean);
-    dialog.querySelector('#label-suggestions').replaceChildren(...labels.slice(0, 12).map(label => button('chip', label, () => {
-      const now = has();
-      field('labels').value = (now.includes(label) ? now.filter(other => other !== label) : [...now, label]).join(', ');
-    }, `Label ${label}`)));
+    const has = () =>
+      field('labels')
+        .value.split(',')
+        .map(label => label.trim())
+        .filter(Boolean);
+    dialog.querySelector('#label-suggestions').replaceChildren(
+      ...labels.slice(0, 12).map(label =>
+        button(
+          'chip',
+          label,
+          () => {
+            const now = has();
+            field('labels').value = (now.includes(label) ? now.filter(other => other !== label) : [...now, label]).join(
+              ', ',
+            );
+          },
+          `Label ${label}`,
+        ),
+      ),
+    );
     dialog.querySelector('#label-none').hidden = labels.length > 0;
   }
 
   form.addEventListener('submit', event => {
     if (event.submitter?.value !== 'save') return;
-    save(meant, { name: field('name').value, remark: field('remark').value, labels: field('labels').value, starred: field('starred').checked });
+    save(meant, {
+      name: field('name').value,
+      remark: field('remark').value,
+      labels: field('labels').value,
+      starred: field('starred').checked,
+    });
   });
 
   return (take, labels) => {

@@ -21,7 +21,9 @@ export function hearing(shown) {
   let version = null;
   let versionHeard = false;
 
-  document.addEventListener('logophon:playhead', event => { if (event.detail.seconds !== null) at = event.detail.seconds; });
+  document.addEventListener('logophon:playhead', event => {
+    if (event.detail.seconds !== null) at = event.detail.seconds;
+  });
 
   const active = () => shown().takes[shown().active];
   const data = () => active()?.data;
@@ -30,7 +32,10 @@ export function hearing(shown) {
   /** @param from seconds into the take that is heard */
   async function alone(from, until) {
     const take = active();
-    if (!take) { say('This cue has no take yet: render it first.'); return; }
+    if (!take) {
+      say('This cue has no take yet: render it first.');
+      return;
+    }
     mode = 'alone';
     await transport.play({ id: shown().cue, sound: take.sound, take: take.id, from, until }, () => null);
   }
@@ -38,31 +43,50 @@ export function hearing(shown) {
   async function on(from) {
     mode = 'on';
     // the programme has the kept takes; somebody who hears another one hears that one first
-    if (kept() || versionHeard) { await transport.playOn(from); return; }
+    if (kept() || versionHeard) {
+      await transport.playOn(from);
+      return;
+    }
     const cue = transport.all().find(one => one.id === shown().cue);
-    await transport.play({ id: cue.id, sound: active().sound, take: active().id, from, pause: transport.gapAfter(cue.id) }, transport.following);
+    await transport.play(
+      { id: cue.id, sound: active().sound, take: active().id, from, pause: transport.gapAfter(cue.id) },
+      transport.following,
+    );
   }
 
   /** A word of the cue as the take has timed it; in other words than the cue's it is counted. */
   const timed = index => {
     const words = data()?.words ?? [];
-    return active()?.otherWords ? words[Math.min(index, words.length - 1)] : words[timedAt(data(), shown().words[index]?.[0] ?? 0)];
+    return active()?.otherWords
+      ? words[Math.min(index, words.length - 1)]
+      : words[timedAt(data(), shown().words[index]?.[0] ?? 0)];
   };
 
   async function round() {
     const [from, to] = shown().chosen;
     const words = data()?.words;
-    if (!words?.length) { say('This take has no word times.'); return; }
+    if (!words?.length) {
+      say('This take has no word times.');
+      return;
+    }
     mode = 'round';
-    const item = () => ({ id: shown().cue, sound: active().sound, take: active().id, from: timed(from).from, until: timed(to).to, pause: BETWEEN_ROUNDS });
+    const item = () => ({
+      id: shown().cue,
+      sound: active().sound,
+      take: active().id,
+      from: timed(from).from,
+      until: timed(to).to,
+      pause: BETWEEN_ROUNDS,
+    });
     await transport.play(item(), item);
   }
 
-  const wordStart = index => (data()?.words.length ? timed(index)?.from ?? 0 : 0);
+  const wordStart = index => (data()?.words.length ? (timed(index)?.from ?? 0) : 0);
 
   /** Goes on from another place in the way that it was heard. */
   function again(from) {
-    if (mode === 'on') on(from); else alone(from);
+    if (mode === 'on') on(from);
+    else alone(from);
   }
 
   return {
@@ -70,13 +94,31 @@ export function hearing(shown) {
     at: () => at,
     speed: () => speed,
     wordStart,
-    toggle(from) { if (transport.isRunning()) transport.halt(); else alone(from); },
-    toggleOn(from) { if (transport.isRunning()) transport.halt(); else on(from); },
-    toggleRound() { if (transport.isRunning() && mode === 'round') transport.halt(); else round(); },
-    fromWord(index) { if (transport.isRunning() && mode !== 'round') again(wordStart(index)); else alone(wordStart(index)); },
+    toggle(from) {
+      if (transport.isRunning()) transport.halt();
+      else alone(from);
+    },
+    toggleOn(from) {
+      if (transport.isRunning()) transport.halt();
+      else on(from);
+    },
+    toggleRound() {
+      if (transport.isRunning() && mode === 'round') transport.halt();
+      else round();
+    },
+    fromWord(index) {
+      if (transport.isRunning() && mode !== 'round') again(wordStart(index));
+      else alone(wordStart(index));
+    },
     /** A place that isn't the start of a word: a link, two seconds back. */
-    from(seconds) { at = seconds; if (transport.isRunning()) again(seconds); },
-    resume(way) { if (way === 'on') on(0); else alone(0); },
+    from(seconds) {
+      at = seconds;
+      if (transport.isRunning()) again(seconds);
+    },
+    resume(way) {
+      if (way === 'on') on(0);
+      else alone(0);
+    },
     mode: () => mode,
     step(way, open) {
       const wanted = at + way * STEP;
@@ -101,7 +143,10 @@ export function hearing(shown) {
       const there = one && two ? timeMap(one, two)(at) : 0;
       switched(other);
       at = there;
-      if (playing || mode === null) { if (mode === 'on') await on(there); else await alone(there); }
+      if (playing || mode === null) {
+        if (mode === 'on') await on(there);
+        else await alone(there);
+      }
     },
     speedBy(way) {
       speed = SPEEDS[Math.max(0, Math.min(SPEEDS.length - 1, SPEEDS.indexOf(speed) + way))];
@@ -117,7 +162,10 @@ export function hearing(shown) {
       transport.choose(null);
     },
     async switchVersion() {
-      if (!version) { say('Choose a version to compare with under “All takes” first.'); return; }
+      if (!version) {
+        say('Choose a version to compare with under “All takes” first.');
+        return;
+      }
       versionHeard = !versionHeard;
       const other = version.takes[shown().cue];
       let there = at;
@@ -129,9 +177,19 @@ export function hearing(shown) {
       transport.halt();
       transport.choose(versionHeard ? version.takes : null);
       say(versionHeard ? `Now: ${version.name}.` : 'Now: the kept takes.');
-      if (playing) { mode = 'on'; await transport.playOn(there); }
+      if (playing) {
+        mode = 'on';
+        await transport.playOn(there);
+      }
     },
-    otherSound: sound => { transport.halt(); mode = 'alone'; return transport.play({ id: shown().cue, sound, from: 0 }, () => null); },
-    stop() { transport.halt(); player.stop(); },
+    otherSound: sound => {
+      transport.halt();
+      mode = 'alone';
+      return transport.play({ id: shown().cue, sound, from: 0 }, () => null);
+    },
+    stop() {
+      transport.halt();
+      player.stop();
+    },
   };
 }

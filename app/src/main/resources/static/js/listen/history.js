@@ -18,23 +18,43 @@ export function historyPanel(box, project, acts) {
   let cue = null;
 
   async function load() {
-    const { status, body } = await ask('GET', `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`);
-    if (status !== 200) { say(body.sentence); return; }
+    const { status, body } = await ask(
+      'GET',
+      `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`,
+    );
+    if (status !== 200) {
+      say(body.sentence);
+      return;
+    }
     const lines = body.filter(line => !kind.value || KINDS[kind.value].includes(line.what));
     list.replaceChildren(...(lines.length ? lines.map(item) : [element('li', 'soft', 'Nothing of this kind yet.')]));
   }
 
   function item(line) {
     const made = element('li', '');
-    made.append(element('span', 'figures soft', line.when), ' ', element('span', '', `${whole.checked && line.number ? `${line.number} ` : ''}${line.told}`));
+    made.append(
+      element('span', 'figures soft', line.when),
+      ' ',
+      element('span', '', `${whole.checked && line.number ? `${line.number} ` : ''}${line.told}`),
+    );
     const what = line.cue ?? (whole.checked ? null : cue);
-    if (what) made.append(' ', button('btn-quiet', 'Play as it was', () => then(what, line, made), `Cue as it was on ${line.when}`));
+    if (what)
+      made.append(
+        ' ',
+        button('btn-quiet', 'Play as it was', () => then(what, line, made), `Cue as it was on ${line.when}`),
+      );
     return made;
   }
 
   async function then(what, line, row) {
-    const { status, body } = await ask('GET', `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`);
-    if (status !== 200) { say(body.sentence); return; }
+    const { status, body } = await ask(
+      'GET',
+      `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`,
+    );
+    if (status !== 200) {
+      say(body.sentence);
+      return;
+    }
     row.querySelector('.then')?.remove();
     const box = element('div', 'then');
     box.append(element('p', 'reading', body.words));
@@ -50,5 +70,11 @@ export function historyPanel(box, project, acts) {
 
   kind.addEventListener('change', load);
   whole.addEventListener('change', load);
-  return { show(now) { cue = now; if (!box.hidden) load(); }, load };
+  return {
+    show(now) {
+      cue = now;
+      if (!box.hidden) load();
+    },
+    load,
+  };
 }

@@ -39,7 +39,10 @@ function matched(one, other) {
 export function timeMap(from, to) {
   const knots = [[0, 0]];
   for (const [i, j] of matched(from.words, to.words)) {
-    for (const [a, b] of [[from.words[i].from, to.words[j].from], [from.words[i].to, to.words[j].to]]) {
+    for (const [a, b] of [
+      [from.words[i].from, to.words[j].from],
+      [from.words[i].to, to.words[j].to],
+    ]) {
       if (a > knots.at(-1)[0] + 1e-4 && b >= knots.at(-1)[1]) knots.push([a, b]);
     }
   }
@@ -49,32 +52,44 @@ export function timeMap(from, to) {
     while (k < knots.length - 1 && seconds > knots[k][0]) k++;
     const [a, b] = knots[k - 1];
     const [c, d] = knots[k];
-    return b + (Math.max(a, Math.min(c, seconds)) - a) / (c - a) * (d - b);
+    return b + ((Math.max(a, Math.min(c, seconds)) - a) / (c - a)) * (d - b);
   };
 }
 
 function wave(data, base, map, width) {
-  const svg = make('svg', { class: 'lanewave', viewBox: `0 0 ${width} ${HEIGHT}`, preserveAspectRatio: 'none', 'aria-hidden': 'true' });
+  const svg = make('svg', {
+    class: 'lanewave',
+    viewBox: `0 0 ${width} ${HEIGHT}`,
+    preserveAspectRatio: 'none',
+    'aria-hidden': 'true',
+  });
   const middle = HEIGHT / 2;
   let top = '';
   let bottom = '';
   for (let x = 0; x <= width; x += 2) {
-    const from = map(x / width * base.seconds);
-    const to = map((x + 2) / width * base.seconds);
+    const from = map((x / width) * base.seconds);
+    const to = map(((x + 2) / width) * base.seconds);
     let most = 0;
-    for (let i = Math.floor(from * 100); i <= Math.min(data.peaks.length - 1, to * 100); i++) most = Math.max(most, data.peaks[i]);
-    const half = Math.max(0.5, most / 255 * (middle - 4));
+    for (let i = Math.floor(from * 100); i <= Math.min(data.peaks.length - 1, to * 100); i++)
+      most = Math.max(most, data.peaks[i]);
+    const half = Math.max(0.5, (most / 255) * (middle - 4));
     top += `L${x} ${(middle - half).toFixed(1)}`;
     bottom = `L${x} ${(middle + half).toFixed(1)}${bottom}`;
   }
   const pairs = matched(base.words, data.words);
   for (const [i, j] of pairs) {
     const word = base.words[i];
-    const x = word.from / base.seconds * width;
+    const x = (word.from / base.seconds) * width;
     const here = data.words[j].to - data.words[j].from;
     const above = word.to - word.from;
     if (Math.abs(here / above - 1) > OTHERWISE && Math.abs(here - above) > OTHERWISE_SECONDS) {
-      const box = make('rect', { class: 'otherwise', x, y: 2, width: Math.max(3, (word.to - word.from) / base.seconds * width), height: HEIGHT - 4 });
+      const box = make('rect', {
+        class: 'otherwise',
+        x,
+        y: 2,
+        width: Math.max(3, ((word.to - word.from) / base.seconds) * width),
+        height: HEIGHT - 4,
+      });
       box.append(make('title', {}, `“${word.text}” ${here > above ? '+' : '−'}${Math.abs(here - above).toFixed(2)} s`));
       svg.append(box);
     }
@@ -91,7 +106,13 @@ function about(take, i, hidden) {
   if (!hidden) {
     if (take.title) line.append(element('span', 'soft', take.name));
     line.append(element('span', 'figures soft', `${take.seconds.toFixed(1)} s`));
-    if (take.starred) { const star = element('span', 'star', '★'); star.title = 'starred'; star.setAttribute('role', 'img'); star.setAttribute('aria-label', 'starred'); line.append(star); }
+    if (take.starred) {
+      const star = element('span', 'star', '★');
+      star.title = 'starred';
+      star.setAttribute('role', 'img');
+      star.setAttribute('aria-label', 'starred');
+      line.append(star);
+    }
     if (take.kept) line.append(element('span', 'pill sea', 'kept'));
     const differs = element('div', 'differs', `${take.voice}, ${take.differs}`);
     differs.title = `${take.differs}; ${take.when}`;
@@ -127,12 +148,21 @@ export function drawLanes(box, takes, heard, hidden, acts) {
   const list = element('ol', 'lanes');
   takes.forEach((take, i) => {
     const row = element('li', `lane${take.kept && !hidden ? ' kept' : ''}${i === heard ? ' heard' : ''}`);
-    const play = button('lanekey', i < 9 ? String(i + 1) : '▸', () => acts.hear(i), `Play ${hidden ? `take ${i + 1}` : take.name} from the same word`);
+    const play = button(
+      'lanekey',
+      i < 9 ? String(i + 1) : '▸',
+      () => acts.hear(i),
+      `Play ${hidden ? `take ${i + 1}` : take.name} from the same word`,
+    );
     if (i === heard) play.setAttribute('aria-pressed', 'true');
     const side = element('div', 'side');
     side.append(play, about(take, i, hidden));
     row.append(side);
-    row.append(base && take.data ? wave(take.data, base, i === heard ? t => t : timeMap(base, take.data), width) : element('div', 'lanewave waiting', 'loading'));
+    row.append(
+      base && take.data
+        ? wave(take.data, base, i === heard ? t => t : timeMap(base, take.data), width)
+        : element('div', 'lanewave waiting', 'loading'),
+    );
     if (!hidden) row.append(menu(take, i, acts));
     list.append(row);
   });
@@ -151,17 +181,32 @@ function menu(take, i, acts) {
   const box = element('div', 'laneacts');
   const what = take.name;
   if (!edits) return box;
-  box.append(button('btn-quiet', take.starred ? '★' : '☆', () => acts.act(i, 'star'), `${take.starred ? 'Remove the star of' : 'Star'} ${what}`));
-  if (!take.kept) box.append(button('btn-quiet', 'keep', () => acts.act(i, 'keep'), `Keep ${what}`));
-  box.append(button('btn-quiet', 'describe', () => acts.act(i, 'describe'), `Name, labels and note of ${what}`),
-    button('btn-quiet', 'Use this direction', () => acts.act(i, 'like'), `Use the direction of ${what}`));
-  if (!take.kept) box.append(button('btn-quiet danger', 'delete', () => acts.act(i, 'delete'), `Delete ${what}`));
+  box.append(
+    button(
+      'btn-quiet',
+      take.starred ? '★' : '☆',
+      () => acts.act(i, 'star'),
+      `${take.starred ? 'Remove the star of' : 'Star'} ${what}`,
+    ),
+  );
+  if (!take.kept) box.append(button('btn-quiet', 'Keep', () => acts.act(i, 'keep'), `Keep ${what}`));
+  box.append(
+    button('btn-quiet', 'Edit details', () => acts.act(i, 'describe'), `Name, labels and note of ${what}`),
+    button('btn-quiet', 'Use this direction', () => acts.act(i, 'like'), `Use the direction of ${what}`),
+  );
+  if (!take.kept) box.append(button('btn-quiet danger', 'Delete', () => acts.act(i, 'delete'), `Delete ${what}`));
   return box;
 }
 
 function ruler(base, width) {
-  const svg = make('svg', { class: 'laneruler', viewBox: `0 0 ${width} 16`, preserveAspectRatio: 'none', 'aria-hidden': 'true' });
-  const step = [0.5, 1, 2, 5, 10, 30, 60].find(s => s / base.seconds * width > 46) ?? 120;
-  for (let t = 0; t < base.seconds; t += step) svg.append(make('text', { x: t / base.seconds * width, y: 12 }, t.toFixed(1)));
+  const svg = make('svg', {
+    class: 'laneruler',
+    viewBox: `0 0 ${width} 16`,
+    preserveAspectRatio: 'none',
+    'aria-hidden': 'true',
+  });
+  const step = [0.5, 1, 2, 5, 10, 30, 60].find(s => (s / base.seconds) * width > 46) ?? 120;
+  for (let t = 0; t < base.seconds; t += step)
+    svg.append(make('text', { x: (t / base.seconds) * width, y: 12 }, t.toFixed(1)));
   return svg;
 }

@@ -42,10 +42,24 @@ const ear = hearing(shown);
 const address = id => `/projects/${project}/listen?cue=${id}`;
 const stateOf = cue => ({
   name: cue.openNotes ? 'review-noted' : `review-${cue.review}`,
-  text: [cue.openNotes ? `${cue.openNotes} note${cue.openNotes === 1 ? '' : 's'}` : '', cue.review === 'approved' ? '✓ approved' : cue.openNotes && cue.review === 'unheard' ? '' : cue.review === 'changed' ? 'changed since heard' : cue.reviewed].filter(Boolean).join(', '),
+  text: [
+    cue.openNotes ? `${cue.openNotes} note${cue.openNotes === 1 ? '' : 's'}` : '',
+    cue.review === 'approved'
+      ? '✓ approved'
+      : cue.openNotes && cue.review === 'unheard'
+        ? ''
+        : cue.review === 'changed'
+          ? 'changed since heard'
+          : cue.reviewed,
+  ]
+    .filter(Boolean)
+    .join(', '),
 });
 const list = cueList(page('cuelist'), address, link => open(link.dataset.cue), stateOf);
-const words = wordsOf(page('words'), { choose: (index, extend) => choose(index, extend), play: index => ear.fromWord(index) });
+const words = wordsOf(page('words'), {
+  choose: (index, extend) => choose(index, extend),
+  play: index => ear.fromWord(index),
+});
 
 const FILTERS = {
   all: () => true,
@@ -77,20 +91,41 @@ async function load(id) {
   const cue = transport.all().find(one => one.id === id);
   if (!cue) return;
   let now;
-  try { now = await sheetOf(project, id, `${changes} ${cue.sound} ${cue.takes}`); } catch (error) { say(error.message); return; }
+  try {
+    now = await sheetOf(project, id, `${changes} ${cue.sound} ${cue.takes}`);
+  } catch (error) {
+    say(error.message);
+    return;
+  }
   if (current !== id) return;
   const same = sheet?.id === id;
   const heardTake = same ? takes[active]?.id : null;
   sheet = now;
   takes = sheet.takes.filter(take => !take.deleted);
-  active = Math.max(0, takes.findIndex(take => take.id === heardTake));
+  active = Math.max(
+    0,
+    takes.findIndex(take => take.id === heardTake),
+  );
   if (!same) chosen = [0, 0];
   fill();
-  await Promise.all(takes.slice(0, 12).map(async take => { take.data = await scoreOf(take.score); }));
+  await Promise.all(
+    takes.slice(0, 12).map(async take => {
+      take.data = await scoreOf(take.score);
+    }),
+  );
   if (sheet !== now) return;
   draw();
-  if (from !== null) { place(from); from = null; }
-  Promise.all(takes.slice(12).map(async take => { take.data = await scoreOf(take.score); })).then(() => { if (sheet === now && takes.length > 12) draw(); });
+  if (from !== null) {
+    place(from);
+    from = null;
+  }
+  Promise.all(
+    takes.slice(12).map(async take => {
+      take.data = await scoreOf(take.score);
+    }),
+  ).then(() => {
+    if (sheet === now && takes.length > 12) draw();
+  });
   prefetch();
 }
 
@@ -98,7 +133,13 @@ async function load(id) {
 function prefetch() {
   const cues = transport.all();
   const next = cues[transport.index() + 1];
-  if (next?.sound) sheetOf(project, next.id, `${changes} ${next.sound} ${next.takes}`).then(other => { const first = other.takes.find(take => take.kept); if (first) scoreOf(first.score); }).catch(() => {});
+  if (next?.sound)
+    sheetOf(project, next.id, `${changes} ${next.sound} ${next.takes}`)
+      .then(other => {
+        const first = other.takes.find(take => take.kept);
+        if (first) scoreOf(first.score);
+      })
+      .catch(() => {});
 }
 
 function fill() {
@@ -125,8 +166,16 @@ function fill() {
   deletedTakes();
 }
 
-const laneShown = take => !laneFilter || { starred: take.starred, unkept: !take.kept, long: take.seconds > (takes.find(one => one.kept)?.seconds ?? 0), short: take.seconds < (takes.find(one => one.kept)?.seconds ?? Infinity) }[laneFilter]
-  || laneFilter.startsWith('label:') && take.labels.includes(laneFilter.slice(6)) || laneFilter.startsWith('voice:') && take.voice === laneFilter.slice(6);
+const laneShown = take =>
+  !laneFilter ||
+  {
+    starred: take.starred,
+    unkept: !take.kept,
+    long: take.seconds > (takes.find(one => one.kept)?.seconds ?? 0),
+    short: take.seconds < (takes.find(one => one.kept)?.seconds ?? Infinity),
+  }[laneFilter] ||
+  (laneFilter.startsWith('label:') && take.labels.includes(laneFilter.slice(6))) ||
+  (laneFilter.startsWith('voice:') && take.voice === laneFilter.slice(6));
 
 function draw() {
   const box = page('lanes');
@@ -142,9 +191,17 @@ function draw() {
 
 function fillLaneFilter() {
   const select = page('lane-filter');
-  const values = [['', 'all takes'], ['starred', 'starred'], ['unkept', 'not kept'], ['short', 'shorter than the kept one'], ['long', 'longer than the kept one'],
-    ...new Set(takes.flatMap(take => take.labels))].map(value => Array.isArray(value) ? value : [`label:${value}`, `labelled “${value}”`]);
-  [...new Set(takes.map(take => take.voice))].slice(0, 20).forEach(voice => values.push([`voice:${voice}`, `by ${voice}`]));
+  const values = [
+    ['', 'all takes'],
+    ['starred', 'starred'],
+    ['unkept', 'not kept'],
+    ['short', 'shorter than the kept one'],
+    ['long', 'longer than the kept one'],
+    ...new Set(takes.flatMap(take => take.labels)),
+  ].map(value => (Array.isArray(value) ? value : [`label:${value}`, `labelled “${value}”`]));
+  [...new Set(takes.map(take => take.voice))]
+    .slice(0, 20)
+    .forEach(voice => values.push([`voice:${voice}`, `by ${voice}`]));
   if (!values.some(([value]) => value === laneFilter)) laneFilter = '';
   select.replaceChildren(...values.map(([value, text]) => new Option(text, value)));
   select.value = laneFilter;
@@ -155,15 +212,17 @@ function deletedTakes() {
   const gone = sheet.takes.filter(take => take.deleted);
   const box = page('deleted');
   box.hidden = gone.length === 0;
-  box.replaceChildren(...gone.slice(0, 20).map(take => {
-    const back = element('button', 'btn-quiet', 'Restore');
-    back.type = 'button';
-    back.setAttribute('aria-label', `Restore ${take.name}`);
-    back.addEventListener('click', () => send(`/listen/takes/${take.id}/restore`).then(changed));
-    const row = element('span', 'soft', `${take.name} was deleted `);
-    row.append(back);
-    return row;
-  }));
+  box.replaceChildren(
+    ...gone.slice(0, 20).map(take => {
+      const back = element('button', 'btn-quiet', 'Restore');
+      back.type = 'button';
+      back.setAttribute('aria-label', `Restore ${take.name}`);
+      back.addEventListener('click', () => send(`/listen/takes/${take.id}/restore`).then(changed));
+      const row = element('span', 'soft', `${take.name} was deleted `);
+      row.append(back);
+      return row;
+    }),
+  );
 }
 
 const takeOf = () => takes[active];
@@ -189,7 +248,12 @@ function place(seconds) {
   const data = takeOf()?.data;
   if (data?.words.length) {
     const heard = Math.max(0, wordAt(data, seconds));
-    const index = takeOf().otherWords ? heard : Math.max(0, sheet.words.findIndex(([, end]) => end > data.words[heard].start));
+    const index = takeOf().otherWords
+      ? heard
+      : Math.max(
+          0,
+          sheet.words.findIndex(([, end]) => end > data.words[heard].start),
+        );
     chosen = [index, index];
     words.choose(...chosen);
   }
@@ -202,20 +266,40 @@ function show() {
 }
 
 async function hear(index) {
-  if (!takes[index]) { say(`This cue has ${takes.length} take${takes.length === 1 ? '' : 's'}.`); return; }
-  await ear.switchTo(index, other => { active = other; draw(); });
+  if (!takes[index]) {
+    say(`This cue has ${takes.length} take${takes.length === 1 ? '' : 's'}.`);
+    return;
+  }
+  await ear.switchTo(index, other => {
+    active = other;
+    draw();
+  });
 }
 
 async function act(take, what) {
-  if (what === 'describe') { describe(take, sheet.labels); return; }
-  const done = what === 'keep' ? await send(`/listen/takes/${take.id}/keep`)
-    : what === 'delete' ? await send(`/listen/takes/${take.id}/delete`)
-      : what === 'like' ? await send(`/takes/${take.id}/like`)
-        : await send(`/listen/takes/${take.id}/words`, { name: take.title, remark: take.remark, labels: take.labels.join(','), starred: !take.starred });
+  if (what === 'describe') {
+    describe(take, sheet.labels);
+    return;
+  }
+  const done =
+    what === 'keep'
+      ? await send(`/listen/takes/${take.id}/keep`)
+      : what === 'delete'
+        ? await send(`/listen/takes/${take.id}/delete`)
+        : what === 'like'
+          ? await send(`/takes/${take.id}/like`)
+          : await send(`/listen/takes/${take.id}/words`, {
+              name: take.title,
+              remark: take.remark,
+              labels: take.labels.join(','),
+              starred: !take.starred,
+            });
   if (done) changed();
 }
 
-const describe = describing(page('describe'), async (take, fields) => { if (await send(`/listen/takes/${take.id}/words`, fields)) changed(); });
+const describe = describing(page('describe'), async (take, fields) => {
+  if (await send(`/listen/takes/${take.id}/words`, fields)) changed();
+});
 
 async function more(count) {
   const { status, body } = await askPriced(`/projects/${project}/listen/cues/${sheet.id}/more`, { count });
@@ -223,14 +307,26 @@ async function more(count) {
 }
 
 async function approve() {
-  if (!takeOf()) { say('This cue has no take yet. Render it first.'); return; }
-  if (!takeOf().kept) { say(`You hear ${takeOf().name}, but another take is kept. K keeps the one you hear.`); return; }
+  if (!takeOf()) {
+    say('This cue has no take yet. Render it first.');
+    return;
+  }
+  if (!takeOf().kept) {
+    say(`You hear ${takeOf().name}, but another take is kept. K keeps the one you hear.`);
+    return;
+  }
   const was = ear.playing() ? ear.mode() : null;
   if (await send(`/cues/${sheet.id}/approval`, { sound: sheet.sound })) {
     changed();
     const cues = transport.all();
-    const next = cues.slice(transport.index() + 1).find(cue => (!onlyNew || isNew(cue)) && FILTERS[filter](cue) || filter !== 'all' && isNew(cue));
-    if (!next) { transport.halt(); say('That was the last one.'); return; }
+    const next = cues
+      .slice(transport.index() + 1)
+      .find(cue => ((!onlyNew || isNew(cue)) && FILTERS[filter](cue)) || (filter !== 'all' && isNew(cue)));
+    if (!next) {
+      transport.halt();
+      say('That was the last one.');
+      return;
+    }
     transport.halt();
     await open(next.id);
     if (was) ear.resume(was);
@@ -246,16 +342,32 @@ function changed() {
 
 const notes = notesPanel(page('panel-notes'), project, {
   changed,
-  goTo: note => { if (note.index >= 0) { choose(note.index); ear.fromWord(note.index); } },
+  goTo: note => {
+    if (note.index >= 0) {
+      choose(note.index);
+      ear.fromWord(note.index);
+    }
+  },
   back: () => page('words').focus(),
 });
 const historyOf = historyPanel(page('panel-history'), project, {
-  hear: async (cue, sound) => { if (cue !== sheet.id) await open(cue); ear.otherSound(sound); },
-  keep: async take => { if (await send(`/listen/takes/${take}/keep`)) changed(); },
+  hear: async (cue, sound) => {
+    if (cue !== sheet.id) await open(cue);
+    ear.otherSound(sound);
+  },
+  keep: async take => {
+    if (await send(`/listen/takes/${take}/keep`)) changed();
+  },
 });
 const check = checkPanel(page('panel-check'), project, {
-  hear: async finding => { if (finding.cue !== sheet?.id) await open(finding.cue); place(Math.max(0, finding.from - 0.4)); ear.toggle(ear.at()); },
-  found: count => { page('check-count').textContent = count || ''; },
+  hear: async finding => {
+    if (finding.cue !== sheet?.id) await open(finding.cue);
+    place(Math.max(0, finding.from - 0.4));
+    ear.toggle(ear.at());
+  },
+  found: count => {
+    page('check-count').textContent = count || '';
+  },
 });
 const whole = wholePanel(page('panel-whole'), project, { version: ear.compare, changed });
 
@@ -278,7 +390,10 @@ function tab(name) {
   if (name === 'whole') whole.load();
 }
 
-page('side-tabs').addEventListener('click', event => { const to = event.target.closest('[role=tab]'); if (to) tab(to.id.slice(4)); });
+page('side-tabs').addEventListener('click', event => {
+  const to = event.target.closest('[role=tab]');
+  if (to) tab(to.id.slice(4));
+});
 page('side-tabs').addEventListener('keydown', event => {
   const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
   if (!step) return;
@@ -293,12 +408,15 @@ page('side-tabs').addEventListener('keydown', event => {
 function order(cues) {
   const count = which => cues.filter(FILTERS[which]).length;
   const approved = cues.filter(cue => cue.review === 'approved').length;
-  page('order-told').textContent = `${approved} of ${cues.length} approved${count('noted') ? ` · ${count('noted')} with notes` : ''}`;
-  page('filters').querySelectorAll('button').forEach(one => {
-    const name = one.dataset.filter;
-    one.querySelector('.count').textContent = name === 'all' ? '' : ` ${count(name)}`;
-    one.setAttribute('aria-pressed', name === filter);
-  });
+  page('order-told').textContent =
+    `${approved} of ${cues.length} approved${count('noted') ? ` · ${count('noted')} with notes` : ''}`;
+  page('filters')
+    .querySelectorAll('button')
+    .forEach(one => {
+      const name = one.dataset.filter;
+      one.querySelector('.count').textContent = name === 'all' ? '' : ` ${count(name)}`;
+      one.setAttribute('aria-pressed', name === filter);
+    });
   list.filter(cues, FILTERS[filter]);
 }
 
@@ -308,10 +426,20 @@ page('filters').addEventListener('click', event => {
   filter = to.dataset.filter;
   order(transport.all());
 });
-page('lane-filter').addEventListener('change', event => { laneFilter = event.target.value; draw(); });
-page('hide-names').addEventListener('change', event => { hidden = event.target.checked; draw(); });
-page('only-new').addEventListener('change', event => { setOnlyNew(event.target.checked); });
-page('speed').addEventListener('click', () => { faster(1); });
+page('lane-filter').addEventListener('change', event => {
+  laneFilter = event.target.value;
+  draw();
+});
+page('hide-names').addEventListener('change', event => {
+  hidden = event.target.checked;
+  draw();
+});
+page('only-new').addEventListener('change', event => {
+  setOnlyNew(event.target.checked);
+});
+page('speed').addEventListener('click', () => {
+  faster(1);
+});
 page('note-here').addEventListener('click', note);
 page('more').addEventListener('click', () => more(1));
 page('five-more').addEventListener('click', () => more(5));
@@ -320,7 +448,13 @@ page('show-keys').addEventListener('click', () => keys.explain());
 page('place-link').addEventListener('click', async event => {
   event.preventDefault();
   const link = new URL(event.target.href, location.href).href;
-  try { await navigator.clipboard.writeText(link); say('Link copied.'); } catch { history.replaceState(null, '', link); say('The address of the page leads to this place.'); }
+  try {
+    await navigator.clipboard.writeText(link);
+    say('Link copied.');
+  } catch {
+    history.replaceState(null, '', link);
+    say('The address of the page leads to this place.');
+  }
 });
 
 function setOnlyNew(on) {
@@ -340,15 +474,25 @@ document.addEventListener('logophon:playhead', event => {
   // the programme has the kept take, another version of it another one
   const take = takes.find(one => one.sound === item?.sound) ?? takes.find(one => one.kept) ?? takeOf();
   const data = take?.data;
-  if (seconds === null || !data) { words.light(-1); lanes?.place(null); return; }
+  if (seconds === null || !data) {
+    words.light(-1);
+    lanes?.place(null);
+    return;
+  }
   const shownData = takeOf().data;
   lanes?.place(take === takeOf() || !shownData ? seconds : timeMap(data, shownData)(seconds));
   const heard = wordAt(data, seconds);
   const start = data.words[heard]?.start;
-  words.light(heard < 0 || take.otherWords ? -1 : sheet.words.findIndex(([from, to]) => from <= start && to > start || from >= start));
+  words.light(
+    heard < 0 || take.otherWords
+      ? -1
+      : sheet.words.findIndex(([from, to]) => (from <= start && to > start) || from >= start),
+  );
   show();
 });
-document.addEventListener('logophon:cue', event => { open(event.detail.id, { tell: !ear.playing() }); });
+document.addEventListener('logophon:cue', event => {
+  open(event.detail.id, { tell: !ear.playing() });
+});
 
 function programme(cues) {
   list.show(cues, sheet?.id);
@@ -358,7 +502,11 @@ function programme(cues) {
   if (!cues.length) return;
   const wanted = current ?? new URLSearchParams(location.search).get('cue');
   const cue = cues.find(one => one.id === wanted) ?? cues[0];
-  if (current !== cue.id) { open(cue.id, { at: Number.isNaN(asked) ? null : asked, tell: false }); asked = NaN; return; }
+  if (current !== cue.id) {
+    open(cue.id, { at: Number.isNaN(asked) ? null : asked, tell: false });
+    asked = NaN;
+    return;
+  }
   if (!ear.playing()) transport.goTo(cue.id);
   load(current);
 }
@@ -374,26 +522,43 @@ document.addEventListener('logophon:changed', event => {
 });
 
 const keys = listenKeys({
-  ear, say, typing,
+  ear,
+  say,
+  typing,
   word: wordNow,
-  choose, chosenEnd: () => chosen[1],
+  choose,
+  chosenEnd: () => chosen[1],
   wordFrom: () => chosen[0],
-  hear, note, more, approve, faster,
+  hear,
+  note,
+  more,
+  approve,
+  faster,
   withdraw: () => send(`/cues/${sheet.id}/approval/withdraw`).then(changed),
   keep: () => takeOf() && act(takeOf(), 'keep'),
   remove: () => takeOf() && act(takeOf(), 'delete'),
   star: () => takeOf() && act(takeOf(), 'star'),
   describe: () => takeOf() && act(takeOf(), 'describe'),
-  hide: () => { hidden = !hidden; page('hide-names').checked = hidden; draw(); },
+  hide: () => {
+    hidden = !hidden;
+    page('hide-names').checked = hidden;
+    draw();
+  },
   onlyNew: () => setOnlyNew(!onlyNew),
   step: by => list.step(by),
   open: (id, at) => open(id, { at }).then(() => ear.playing() && ear.from(at)),
-  place, explain,
+  place,
+  explain,
 });
 bind(keys.table);
 
 let resizing = null;
-window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(() => { if (sheet) draw(); }, 80); });
+window.addEventListener('resize', () => {
+  clearTimeout(resizing);
+  resizing = setTimeout(() => {
+    if (sheet) draw();
+  }, 80);
+});
 main.dataset.ready = 'true';
 // it may have come before this page was ready for it
 if (transport.all().length) programme(transport.all());

@@ -33,28 +33,50 @@ export function wholePanel(box, project, acts) {
     const clean = box.querySelector('#clean');
     clean.disabled = loose === 0;
     clean.textContent = loose === 0 ? 'Nothing to clean up' : `Delete ${loose} unused`;
-    box.querySelector('#clean-told').textContent = loose === 0 ? 'Every take is kept, starred, named, labelled or noted.'
-      : `Neither kept nor starred, named, labelled or noted. They can be restored; emptied, they free ${megabytes(looseBytes)}.`;
+    box.querySelector('#clean-told').textContent =
+      loose === 0
+        ? 'Every take is kept, starred, named, labelled or noted.'
+        : `Neither kept nor starred, named, labelled or noted. They can be restored; ` +
+        `emptied, they free ${megabytes(looseBytes)}.`;
     const empty = box.querySelector('#empty');
     empty.disabled = deleted === 0;
     empty.textContent = deleted === 0 ? 'No deleted takes' : `Empty ${deleted} deleted take${deleted === 1 ? '' : 's'}`;
-    box.querySelector('#empty-told').textContent = deleted === 0 ? '' : `Frees ${megabytes(deletedBytes)}, and can’t be undone.`;
+    box.querySelector('#empty-told').textContent =
+      deleted === 0 ? '' : `Frees ${megabytes(deletedBytes)}, and can’t be undone.`;
   }
 
-  box.querySelector('#keep-many').addEventListener('click', () => send('/keep', { choice: box.querySelector('#whole-choice').value, scene: scene() }));
+  box
+    .querySelector('#keep-many')
+    .addEventListener('click', () =>
+      send('/keep', { choice: box.querySelector('#whole-choice').value, scene: scene() }),
+    );
   box.querySelector('#again').addEventListener('click', async () => {
     const { status, body } = await askPriced(`${address}/again`, { scene: scene() });
-    say((body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''));
+    say(
+      (body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''),
+    );
   });
   box.querySelector('#clean').addEventListener('click', () => send('/clean'));
   box.querySelector('#empty').addEventListener('click', () => send('/empty'));
   versions.addEventListener('change', async () => {
-    if (!versions.value) { acts.version('', null); return; }
+    if (!versions.value) {
+      acts.version('', null);
+      return;
+    }
     const { status, body } = await ask('GET', `${address}/versions/${versions.value}`);
-    if (status !== 200) { say(body.sentence); return; }
+    if (status !== 200) {
+      say(body.sentence);
+      return;
+    }
     const count = Object.keys(body).length;
-    box.querySelector('#version-told').replaceChildren(count === 0 ? 'No cue sounds different there.' : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} different there. `,
-      ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []));
+    box
+      .querySelector('#version-told')
+      .replaceChildren(
+        count === 0
+          ? 'No cue sounds different there.'
+          : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} different there. `,
+        ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []),
+      );
     acts.version(versions.selectedOptions[0].textContent, body);
   });
   return { load };

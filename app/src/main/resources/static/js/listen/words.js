@@ -23,7 +23,10 @@ export function wordsOf(box, acts) {
         parts.push(sheet.text.slice(from, start));
         const span = element('span', 'w', sheet.text.slice(start, end));
         const notes = sheet.notes.filter(note => note.index === i && note.open);
-        if (notes.length) { span.classList.add('noted'); span.title = notes.map(note => note.remark).join('\n'); }
+        if (notes.length) {
+          span.classList.add('noted');
+          span.title = notes.map(note => note.remark).join('\n');
+        }
         parts.push(span);
         from = end;
         return span;
@@ -36,7 +39,10 @@ export function wordsOf(box, acts) {
     light(index) {
       if (index === shown) return;
       shown = index;
-      spans.forEach((span, i) => { span.classList.toggle('now', i === index); span.classList.toggle('said', index >= 0 && i < index); });
+      spans.forEach((span, i) => {
+        span.classList.toggle('now', i === index);
+        span.classList.toggle('said', index >= 0 && i < index);
+      });
       spans[index]?.scrollIntoView({ block: 'nearest' });
     },
     choose(from, to) {

@@ -16,16 +16,32 @@ export function choice(bar, acts) {
     told.textContent = ids.size === 1 ? '1 cue chosen' : `${ids.size} cues chosen`;
     acts.changed();
   }
-  kind.addEventListener('change', () => { if (kind.value) acts.place([...ids], kind.value); kind.value = ''; });
+  kind.addEventListener('change', () => {
+    if (kind.value) acts.place([...ids], kind.value);
+    kind.value = '';
+  });
   bar.querySelector('[data-fit]').addEventListener('click', () => acts.fit([...ids]));
-  bar.querySelector('[data-none]').addEventListener('click', () => { ids.clear(); changed(); });
+  bar.querySelector('[data-none]').addEventListener('click', () => {
+    ids.clear();
+    changed();
+  });
 
   return {
     has: id => ids.has(id),
     ids: () => [...ids],
-    set(id, on) { if (on) ids.add(id); else ids.delete(id); changed(); },
-    toggle(id) { this.set(id, !ids.has(id)); },
-    all(every, on) { ids.clear(); if (on) every.forEach(id => ids.add(id)); changed(); },
+    set(id, on) {
+      if (on) ids.add(id);
+      else ids.delete(id);
+      changed();
+    },
+    toggle(id) {
+      this.set(id, !ids.has(id));
+    },
+    all(every, on) {
+      ids.clear();
+      if (on) every.forEach(id => ids.add(id));
+      changed();
+    },
     /** Those that are no longer there aren't chosen either. */
     keep(every) {
       const gone = [...ids].filter(id => !every.includes(id));

@@ -2,4 +2,6 @@
 
 import '../transport.js';
 
-document.addEventListener('logophon:programme', event => { if (event.detail.cues.length) location.reload(); });
+document.addEventListener('logophon:programme', event => {
+  if (event.detail.cues.length) location.reload();
+});

@@ -8,10 +8,12 @@ const seconds = value => `${value.toFixed(2)} s`;
 function couldGo({ text, could }) {
   const made = element('p', 'couldgo');
   let from = 0;
-  [...could].sort((a, b) => a.start - b.start).forEach(stretch => {
-    made.append(text.slice(from, stretch.start), element('mark', '', text.slice(stretch.start, stretch.end)));
-    from = stretch.end;
-  });
+  [...could]
+    .sort((a, b) => a.start - b.start)
+    .forEach(stretch => {
+      made.append(text.slice(from, stretch.start), element('mark', '', text.slice(stretch.start, stretch.end)));
+      from = stretch.end;
+    });
   made.append(text.slice(from));
   return made;
 }
@@ -35,7 +37,11 @@ export function fitDialog(dialog, address, applied) {
     tick.setAttribute('aria-label', `Cue ${one.number}`);
     const label = element('label', 'tick');
     label.append(tick, one.number);
-    [label, seconds(one.now), seconds(one.slot)].forEach(content => { const td = element('td', 'figures'); td.append(content); made.append(td); });
+    [label, seconds(one.now), seconds(one.slot)].forEach(content => {
+      const td = element('td', 'figures');
+      td.append(content);
+      made.append(td);
+    });
     const way = element('td', '');
     way.append(one.way || 'unchanged');
     if (one.could.length) way.append(couldGo(one));
@@ -45,29 +51,46 @@ export function fitDialog(dialog, address, applied) {
 
   async function preview() {
     const { status, body } = await ask('GET', `${address}/fit?${asked()}`);
-    if (status !== 200) { told.textContent = body.sentence; return; }
+    if (status !== 200) {
+      told.textContent = body.sentence;
+      return;
+    }
     const shown = body.filter(one => !only.length || only.includes(one.cue));
     rows.replaceChildren(...shown.map(row));
     dialog.querySelector('.scrolling').hidden = shown.length === 0;
     const cut = shown.filter(one => !one.fits).length;
-    told.textContent = shown.length === 0 ? 'Every rendered cue fits its slot.'
-      : cut ? `${cut === 1 ? '1 cue doesn’t' : `${cut} cues don’t`} come to fit without words cut by hand; what could go is marked.` : '';
+    told.textContent =
+      shown.length === 0
+        ? 'Every rendered cue fits its slot.'
+        : cut
+          ? `${cut === 1 ? '1 cue doesn’t'
+              : `${cut} cues don’t`} come to fit without words cut by hand; what could go is marked.`
+          : '';
     apply.disabled = shown.length === 0;
   }
 
   [borrow, loosen].forEach(one => one.addEventListener('change', preview));
-  rows.addEventListener('change', () => { apply.disabled = ticked().length === 0; });
+  rows.addEventListener('change', () => {
+    apply.disabled = ticked().length === 0;
+  });
   apply.addEventListener('click', async () => {
     const form = new FormData();
     asked().forEach((value, name) => form.append(name, value));
     ticked().forEach(cue => form.append('only', cue));
     const { status, body } = await ask('POST', `${address}/fit`, form);
-    if (status !== 200) { told.textContent = body.sentence; return; }
+    if (status !== 200) {
+      told.textContent = body.sentence;
+      return;
+    }
     dialog.close();
     say(body.sentence);
     applied();
   });
   dialog.querySelector('[data-close]').addEventListener('click', () => dialog.close());
   /** @param cues that it is about; none for all */
-  return async (cues = []) => { only = cues; await preview(); dialog.showModal(); };
+  return async (cues = []) => {
+    only = cues;
+    await preview();
+    dialog.showModal();
+  };
 }

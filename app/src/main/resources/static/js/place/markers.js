@@ -23,12 +23,20 @@ function wordSeconds(note, row, came) {
 export function markers(table, came) {
   const found = [];
   table.rows.forEach((row, i) => {
-    if (row.scene && row.scene !== table.rows[i - 1]?.scene) found.push({ kind: 'scene', seconds: row.startSeconds, text: row.scene, said: `Scene “${row.scene}” begins` });
+    if (row.scene && row.scene !== table.rows[i - 1]?.scene)
+      found.push({ kind: 'scene', seconds: row.startSeconds, text: row.scene, said: `Scene “${row.scene}” begins` });
   });
   const rows = new Map(table.rows.map(row => [row.id, row]));
   table.notes.forEach(note => {
     const row = rows.get(note.cue);
-    if (row) found.push({ kind: 'note', cue: row.id, seconds: row.startSeconds + wordSeconds(note, row, came), text: note.word, said: `Note on “${note.word}”: ${note.remark}` });
+    if (row)
+      found.push({
+        kind: 'note',
+        cue: row.id,
+        seconds: row.startSeconds + wordSeconds(note, row, came),
+        text: note.word,
+        said: `Note on “${note.word}”: ${note.remark}`,
+      });
   });
   return found;
 }

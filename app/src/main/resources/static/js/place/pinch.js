@@ -3,10 +3,16 @@
 /** @param act (factor, middle: pixels from the box's left) for each move */
 export function onPinch(box, act) {
   const down = new Map();
-  const apart = () => { const [a, b] = [...down.values()]; return Math.max(1, Math.hypot(a.x - b.x, a.y - b.y)); };
+  const apart = () => {
+    const [a, b] = [...down.values()];
+    return Math.max(1, Math.hypot(a.x - b.x, a.y - b.y));
+  };
   let last = null;
   const put = event => down.set(event.pointerId, { x: event.clientX, y: event.clientY });
-  const up = event => { down.delete(event.pointerId); last = null; };
+  const up = event => {
+    down.delete(event.pointerId);
+    last = null;
+  };
   box.addEventListener('pointerdown', event => {
     if (event.pointerType !== 'touch') return;
     put(event);

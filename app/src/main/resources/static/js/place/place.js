@@ -18,15 +18,24 @@ let table = null;
 let chosen = null;
 let rate = null;
 
-const form = fields => { const made = new FormData(); Object.entries(fields).forEach(([name, value]) => made.append(name, value)); return made; };
+const form = fields => {
+  const made = new FormData();
+  Object.entries(fields).forEach(([name, value]) => made.append(name, value));
+  return made;
+};
 
 async function load() {
   const { status, body } = await ask('GET', `${address}/table`);
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   table = body;
   rate = transport.frameRate();
   chosen ??= table.rows[0]?.id;
-  table.rows.forEach(row => { row.slotFrom = row.slotSeconds === null ? null : slotFrom(row); });
+  table.rows.forEach(row => {
+    row.slotFrom = row.slotSeconds === null ? null : slotFrom(row);
+  });
   picked.keep(table.rows.map(row => row.id));
   rows.show(table, chosen);
   line.show(table, chosen);
@@ -41,7 +50,10 @@ async function load() {
 
 /** Where a slot begins in the programme: its timecode less the programme's own. */
 function slotFrom(row) {
-  const frames = text => { const [h, m, s, f] = text.split(/[:;]/).map(Number); return ((h * 60 + m) * 60 + s) * (rate?.counted ?? 25) + f; };
+  const frames = text => {
+    const [h, m, s, f] = text.split(/[:;]/).map(Number);
+    return ((h * 60 + m) * 60 + s) * (rate?.counted ?? 25) + f;
+  };
   const per = rate ? rate.frames / rate.seconds : 25;
   return row.startSeconds + (frames(row.slotIn) - frames(row.in)) / per;
 }
@@ -70,7 +82,11 @@ const nudge = (ids, frames) => send('/nudge', { cues: moved(ids), frames });
 const openFit = fitDialog(page('fit'), address, load);
 const picked = choice(page('chosen'), {
   changed: () => {
-    page('rows').querySelectorAll('input[type=checkbox]').forEach(box => { box.checked = picked.has(box.closest('tr').dataset.cue); });
+    page('rows')
+      .querySelectorAll('input[type=checkbox]')
+      .forEach(box => {
+        box.checked = picked.has(box.closest('tr').dataset.cue);
+      });
     page('choose-all').checked = table !== null && table.rows.length > 0 && picked.ids().length === table.rows.length;
     line?.resized();
   },
@@ -78,13 +94,21 @@ const picked = choice(page('chosen'), {
   fit: ids => openFit(ids),
 });
 const rows = placeTable(page('rows'), {
-  place: (row, { kind, anchor, ...fields }) => send(`/cues/${row.id}`, form({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) })),
+  place: (row, { kind, anchor, ...fields }) =>
+    send(
+      `/cues/${row.id}`,
+      form({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) }),
+    ),
   choose,
   fit: id => send('/fit', form({ only: id })),
   move: (id, frames) => send('/nudge', { cues: [id], frames }),
   box: row => picked.box(row),
   drop: slot => send(`/slots/${slot}/drop`, new FormData()),
-  hear: id => { transport.halt(); transport.goTo(id); transport.playOn(); },
+  hear: id => {
+    transport.halt();
+    transport.goTo(id);
+    transport.playOn();
+  },
 });
 const line = timeline(page('ruled'), {
   choose,
@@ -94,15 +118,28 @@ const line = timeline(page('ruled'), {
   timecode: seconds => (rate ? timecode(seconds, rate) : ''),
 });
 
-const video = ownVideo(page('ownvideo'), { frame: perFrame, timecode: seconds => (rate ? timecode(seconds, { ...rate, start: 0 }) : `${seconds.toFixed(1)} s`) });
+const video = ownVideo(page('ownvideo'), {
+  frame: perFrame,
+  timecode: seconds => (rate ? timecode(seconds, { ...rate, start: 0 }) : `${seconds.toFixed(1)} s`),
+});
 let tapped = null;
 
 /** The slot of the chosen cue, tapped while the picture runs. @param edge in or out */
 function tap(edge) {
-  if (!video.isOpen() || !chosen) { say('Open your own video first: I and O tap the slot while it runs.'); return; }
+  if (!video.isOpen() || !chosen) {
+    say('Open your own video first: I and O tap the slot while it runs.');
+    return;
+  }
   const at = timecode(video.time(), rate);
-  if (edge === 'in') { tapped = { cue: chosen, in: at }; say(`In at ${at}. O taps the out.`); return; }
-  if (tapped?.cue !== chosen) { say('I taps the in first.'); return; }
+  if (edge === 'in') {
+    tapped = { cue: chosen, in: at };
+    say(`In at ${at}. O taps the out.`);
+    return;
+  }
+  if (tapped?.cue !== chosen) {
+    say('I taps the in first.');
+    return;
+  }
   send(`/cues/${chosen}`, form({ kind: 'SLOT', in: tapped.in, out: at }));
   tapped = null;
 }
@@ -111,10 +148,24 @@ const openTimes = timesDialog(page('times'), address, load);
 page('gaps-open').addEventListener('click', gapsDialog(page('gaps'), address, load));
 page('read-times').addEventListener('click', openTimes);
 page('make-fit').addEventListener('click', () => openFit());
-page('choose-all').addEventListener('change', event => picked.all(table.rows.map(row => row.id), event.target.checked));
-['rate', 'start', 'least'].forEach(name => page(name).addEventListener('change', () => send('/picture', form({
-  rate: page('rate').value, start: page('start').value, leastGapMillis: Math.round(Number(page('least').value || 0) * 1000),
-}))));
+page('choose-all').addEventListener('change', event =>
+  picked.all(
+    table.rows.map(row => row.id),
+    event.target.checked,
+  ),
+);
+['rate', 'start', 'least'].forEach(name =>
+  page(name).addEventListener('change', () =>
+    send(
+      '/picture',
+      form({
+        rate: page('rate').value,
+        start: page('start').value,
+        leastGapMillis: Math.round(Number(page('least').value || 0) * 1000),
+      }),
+    ),
+  ),
+);
 document.querySelector('.timeline .zoom').addEventListener('click', event => {
   const way = event.target.closest('[data-zoom]');
   if (way) line.zoom(Number(way.dataset.zoom));
@@ -127,13 +178,21 @@ document.addEventListener('keydown', event => {
     send(event.key === 'z' ? '/undo' : '/redo', new FormData());
     return;
   }
-  const step = event.altKey && chosen && { ArrowLeft: -1, ArrowRight: 1, PageUp: -Math.round(1 / perFrame()), PageDown: Math.round(1 / perFrame()) }[event.key];
+  const step =
+    event.altKey &&
+    chosen &&
+    { ArrowLeft: -1, ArrowRight: 1, PageUp: -Math.round(1 / perFrame()), PageDown: Math.round(1 / perFrame()) }[
+      event.key
+    ];
   if (step) {
     event.preventDefault();
     nudge([chosen], step * (event.shiftKey ? 10 : 1));
     return;
   }
-  if (!typing(event.target) && !event.ctrlKey && !event.altKey && ['i', 'o'].includes(event.key)) { tap(event.key === 'i' ? 'in' : 'out'); return; }
+  if (!typing(event.target) && !event.ctrlKey && !event.altKey && ['i', 'o'].includes(event.key)) {
+    tap(event.key === 'i' ? 'in' : 'out');
+    return;
+  }
   if (!typing(event.target) && ['+', '-'].includes(event.key)) line.zoom(event.key === '+' ? 1 : -1);
 });
 document.addEventListener('logophon:playhead', event => {
@@ -149,7 +208,12 @@ document.addEventListener('logophon:cue', event => {
   if (cue && !transport.isRunning()) video.follow(cue.start, false);
 });
 // what has become of clips, here or elsewhere
-document.addEventListener('logophon:programme', () => { if (page('rows')) load(); });
+document.addEventListener('logophon:programme', () => {
+  if (page('rows')) load();
+});
 let resizing = null;
-window.addEventListener('resize', () => { clearTimeout(resizing); resizing = setTimeout(() => line.resized(), 80); });
+window.addEventListener('resize', () => {
+  clearTimeout(resizing);
+  resizing = setTimeout(() => line.resized(), 80);
+});
 if (page('rows') && transport.all().length) load();

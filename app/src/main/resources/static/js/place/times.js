@@ -1,6 +1,7 @@
 // Times of the picture from a file: shown first, corrected, then taken.
 
 import { ask, element, say } from '../app.js';
+import { counted } from '../counted.js';
 import * as transport from '../transport.js';
 
 /** @param address of the step @param taken told when slots have changed */
@@ -20,8 +21,12 @@ export function timesDialog(dialog, address, taken) {
     slots = status === 200 ? body.slots : [];
     const matched = slots.filter(slot => slot.cue).length;
     const moved = slots.filter(slot => slot.was).length;
-    told.textContent = status !== 200 ? body.sentence
-      : `${body.format[0].toUpperCase()}${body.format.slice(1)}: ${slots.length} slot${slots.length === 1 ? '' : 's'}, ${matched} for a cue${moved ? `, ${moved} moved` : ''}.${body.guessed.length ? ` Understood as ${body.guessed.join('; ')}.` : ''}`;
+    told.textContent =
+      status !== 200
+        ? body.sentence
+        : `${body.format[0].toUpperCase()}${body.format.slice(1)}: ${counted(slots.length, 'slot')}, ` +
+          `${matched} for a cue${moved ? `, ${moved} moved` : ''}.` +
+          (body.guessed.length ? ` Understood as ${body.guessed.join('; ')}.` : '');
     rows.closest('.scrolling').hidden = slots.length === 0;
     take.hidden = slots.length === 0;
     rows.replaceChildren(...slots.map(row));
@@ -31,11 +36,26 @@ export function timesDialog(dialog, address, taken) {
     const made = element('tr', '');
     const cue = element('select', 'form-select');
     cue.setAttribute('aria-label', `Cue for slot ${i + 1}`);
-    cue.append(new Option('none', ''), ...transport.all().map(one => new Option(`${one.number} ${one.words.slice(0, 24)}`, one.id)));
+    cue.append(
+      new Option('none', ''),
+      ...transport.all().map(one => new Option(`${one.number} ${one.words.slice(0, 24)}`, one.id)),
+    );
     cue.value = slot.cue ?? '';
-    cue.addEventListener('change', () => { slot.cue = cue.value || null; });
-    const td = content => { const cell = element('td', ''); cell.append(content); return cell; };
-    made.append(td(`${slot.number} ${slot.name}`.trim() || String(i + 1)), td(element('span', 'figures', slot.in)), td(element('span', 'figures', slot.out)), td(cue), td(element('span', 'figures soft', slot.was ?? '')));
+    cue.addEventListener('change', () => {
+      slot.cue = cue.value || null;
+    });
+    const td = content => {
+      const cell = element('td', '');
+      cell.append(content);
+      return cell;
+    };
+    made.append(
+      td(`${slot.number} ${slot.name}`.trim() || String(i + 1)),
+      td(element('span', 'figures', slot.in)),
+      td(element('span', 'figures', slot.out)),
+      td(cue),
+      td(element('span', 'figures soft', slot.was ?? '')),
+    );
     return made;
   }
 
@@ -43,13 +63,27 @@ export function timesDialog(dialog, address, taken) {
   file.addEventListener('change', read);
   take.addEventListener('click', async () => {
     const twice = slots.map(slot => slot.cue).filter((cue, i, all) => cue && all.indexOf(cue) !== i);
-    if (twice.length) { told.textContent = 'A cue has one slot only. Choose another cue for the second.'; return; }
-    const { status, body } = await ask('POST', `${address}/times/take`, { slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })) });
-    if (status !== 200) { told.textContent = body.sentence; return; }
+    if (twice.length) {
+      told.textContent = 'A cue has one slot only. Choose another cue for the second.';
+      return;
+    }
+    const { status, body } = await ask('POST', `${address}/times/take`, {
+      slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })),
+    });
+    if (status !== 200) {
+      told.textContent = body.sentence;
+      return;
+    }
     dialog.close();
     say(body.sentence);
     taken();
   });
   dialog.querySelector('[data-close]').addEventListener('click', () => dialog.close());
-  return () => { told.textContent = ''; file.value = ''; rows.closest('.scrolling').hidden = true; take.hidden = true; dialog.showModal(); };
+  return () => {
+    told.textContent = '';
+    file.value = '';
+    rows.closest('.scrolling').hidden = true;
+    take.hidden = true;
+    dialog.showModal();
+  };
 }

@@ -37,15 +37,21 @@ export function ownVideo(box, acts) {
   });
   video.addEventListener('loadedmetadata', () => {
     box.classList.add('open');
-    told.textContent = `${file.files[0]?.name ?? 'The picture'}, ${acts.timecode(video.duration)} long. It stays in this browser.`;
+    told.textContent = `${file.files[0]?.name
+        ?? 'The picture'}, ${acts.timecode(video.duration)} long. It stays in this browser.`;
   });
   video.addEventListener('error', () => {
     if (!address) return;
     close();
     say('This browser can’t play that file. Try VP8, VP9, AV1 or H.264 in WebM or MP4.');
   });
-  sound.addEventListener('change', () => { video.muted = !sound.checked; });
-  box.querySelector('#video-close').addEventListener('click', () => { file.value = ''; close(); });
+  sound.addEventListener('change', () => {
+    video.muted = !sound.checked;
+  });
+  box.querySelector('#video-close').addEventListener('click', () => {
+    file.value = '';
+    close();
+  });
 
   return {
     /** Goes with the programme. @param seconds of it; null when it stands still */
@@ -56,7 +62,10 @@ export function ownVideo(box, acts) {
         if (seconds !== null) video.currentTime = Math.min(seconds, video.duration);
         return;
       }
-      if (seconds >= video.duration) { video.pause(); return; }
+      if (seconds >= video.duration) {
+        video.pause();
+        return;
+      }
       const off = video.currentTime - seconds;
       if (video.paused) {
         // it stands on the right frame mostly: seeking to it again would only cost time
@@ -66,7 +75,8 @@ export function ownVideo(box, acts) {
         video.currentTime = seconds;
         video.playbackRate = 1;
       } else {
-        video.playbackRate = Math.abs(off) < Math.min(OFF, acts.frame() / 3) ? 1 : 1 - Math.max(-MOST, Math.min(MOST, off * A_SECOND));
+        video.playbackRate =
+          Math.abs(off) < Math.min(OFF, acts.frame() / 3) ? 1 : 1 - Math.max(-MOST, Math.min(MOST, off * A_SECOND));
       }
     },
     isOpen: () => address !== null && video.readyState >= 1,

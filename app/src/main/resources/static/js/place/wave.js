@@ -9,7 +9,10 @@ const peaks = new Map();
 export function peaksOf(address, came) {
   if (!peaks.has(address)) {
     peaks.set(address, null);
-    scoreOf(address).then(score => { peaks.set(address, score?.peaks ?? []); came(); });
+    scoreOf(address).then(score => {
+      peaks.set(address, score?.peaks ?? []);
+      came();
+    });
   }
   return peaks.get(address);
 }
@@ -21,9 +24,9 @@ export function outline(data, { left, top, height, perSecond, from, to }) {
   let down = '';
   for (let px = from; px <= to; px += 2) {
     let most = 0;
-    const last = Math.min(data.length - 1, (px + 2) / perSecond * A_SECOND);
-    for (let i = Math.floor(px / perSecond * A_SECOND); i <= last; i++) most = Math.max(most, data[i]);
-    const half = most / 255 * (height / 2 - 4);
+    const last = Math.min(data.length - 1, ((px + 2) / perSecond) * A_SECOND);
+    for (let i = Math.floor((px / perSecond) * A_SECOND); i <= last; i++) most = Math.max(most, data[i]);
+    const half = (most / 255) * (height / 2 - 4);
     up += `L${(left + px).toFixed(1)} ${(middle - half).toFixed(1)}`;
     down = `L${(left + px).toFixed(1)} ${(middle + half).toFixed(1)}${down}`;
   }

@@ -1,4 +1,5 @@
-// A voice of ours that measures like the person who recorded: looked for, compared in figures, and kept as a house voice.
+// A voice of ours that measures like the person who recorded: looked for, compared in figures, and kept as a house
+// voice.
 
 import { ask, element, say } from '../app.js';
 
@@ -19,7 +20,10 @@ export function alike(project, role) {
     say('Measuring voices on the same words…');
     const { status, body } = await ask('GET', `${address}?role=${encodeURIComponent(whose)}`);
     part('alike-go').disabled = false;
-    if (status !== 200) { say(body.sentence); return; }
+    if (status !== 200) {
+      say(body.sentence);
+      return;
+    }
     say('');
     found = body.candidates;
     part('alike-person').textContent = `${whose}, as recorded (${Math.round(body.seconds)} s): ${body.person}`;
@@ -33,9 +37,16 @@ export function alike(project, role) {
     const pick = element('input', '');
     Object.assign(pick, { type: 'radio', name: 'choice', value: String(i), checked: i === 0 });
     const told = element('span', '');
-    const tuned = Object.entries(DIALS).map(([name, word]) => `${word} ${candidate[name]}${UNITS[name]}`).join(', ').replace(/-/g, '−');
-    told.append(element('b', '', candidate.name), element('span', 'soft', `by itself ${candidate.own}`), element('span', '', `tuned (${tuned}): ${candidate.tuned}`),
-      element('span', 'soft', `left: ${candidate.left.join(', ')}`));
+    const tuned = Object.entries(DIALS)
+      .map(([name, word]) => `${word} ${candidate[name]}${UNITS[name]}`)
+      .join(', ')
+      .replace(/-/g, '−');
+    told.append(
+      element('b', '', candidate.name),
+      element('span', 'soft', `by itself ${candidate.own}`),
+      element('span', '', `tuned (${tuned}): ${candidate.tuned}`),
+      element('span', 'soft', `left: ${candidate.left.join(', ')}`),
+    );
     candidate.flags.forEach(flag => told.append(element('span', 'amber', flag)));
     label.append(pick, told);
     return label;
@@ -48,7 +59,11 @@ export function alike(project, role) {
     form.delete('choice');
     ['base', ...Object.keys(DIALS)].forEach(name => form.append(name, candidate[name]));
     const { status, body } = await ask('POST', address, form);
-    if (status === 200) { dialog.close(); say(body.sentence); return; }
+    if (status === 200) {
+      dialog.close();
+      say(body.sentence);
+      return;
+    }
     part('alike-told').textContent = body?.sentence ?? 'That did not work. Reload the page.';
     part('alike-told').hidden = false;
   });

@@ -19,7 +19,9 @@ export function cleaner(project, { take, done }) {
     const asked = take();
     if (!asked) return;
     const form = new FormData();
-    Object.entries(FIGURES).forEach(([name, [field]]) => { if (ticked(name)) form.append(name, page(field).value); });
+    Object.entries(FIGURES).forEach(([name, [field]]) => {
+      if (ticked(name)) form.append(name, page(field).value);
+    });
     TICKS.forEach(name => form.append(name, String(ticked(name))));
     page('clean-go').disabled = true;
     say('Cleaning…');
@@ -34,6 +36,8 @@ export function cleaner(project, { take, done }) {
       page(`clean-${name}`).checked = known?.[figure] > 0;
       if (known?.[figure] > 0) page(field).value = known[figure];
     });
-    TICKS.forEach(name => { page(`clean-${name}`).checked = Boolean(known?.[name]); });
+    TICKS.forEach(name => {
+      page(`clean-${name}`).checked = Boolean(known?.[name]);
+    });
   };
 }

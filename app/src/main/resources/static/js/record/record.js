@@ -30,23 +30,31 @@ const place = () => rows.findIndex(row => row.id === wanted);
 
 async function list() {
   const { status, body } = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
-  if (status !== 200) { say(body.sentence); return; }
+  if (status !== 200) {
+    say(body.sentence);
+    return;
+  }
   rows = body;
   const done = rows.filter(row => row.said).length;
   page('toread-told').textContent = `${rows.length === 1 ? '1 cue' : `${rows.length} cues`} · ${done} recorded`;
   page('nothing').hidden = rows.length > 0;
-  page('readlist').replaceChildren(...rows.map(row => {
-    const item = element('li', row.id === sheet?.id ? 'current' : '');
-    item.style.setProperty('--role', `var(--role-${row.colour})`);
-    const link = element('a', '');
-    link.href = `/projects/${project}/record?cue=${row.id}`;
-    if (row.id === sheet?.id) link.setAttribute('aria-current', 'true');
-    const told = element('span', 'told', row.told);
-    link.append(element('span', 'figures', row.number), element('span', 'text', row.text), told);
-    link.addEventListener('click', event => { event.preventDefault(); open(row.id); });
-    item.append(link);
-    return item;
-  }));
+  page('readlist').replaceChildren(
+    ...rows.map(row => {
+      const item = element('li', row.id === sheet?.id ? 'current' : '');
+      item.style.setProperty('--role', `var(--role-${row.colour})`);
+      const link = element('a', '');
+      link.href = `/projects/${project}/record?cue=${row.id}`;
+      if (row.id === sheet?.id) link.setAttribute('aria-current', 'true');
+      const told = element('span', 'told', row.told);
+      link.append(element('span', 'figures', row.number), element('span', 'text', row.text), told);
+      link.addEventListener('click', event => {
+        event.preventDefault();
+        open(row.id);
+      });
+      item.append(link);
+      return item;
+    }),
+  );
   if (!sheet && rows.length) await open(new URLSearchParams(location.search).get('cue') ?? rows[0].id);
 }
 
@@ -56,7 +64,11 @@ async function open(id) {
   player.stop();
   const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
   if (wanted !== id) return;
-  if (status !== 200) { wanted = sheet?.id ?? null; say(body.sentence); return; }
+  if (status !== 200) {
+    wanted = sheet?.id ?? null;
+    say(body.sentence);
+    return;
+  }
   const another = sheet?.id !== body.id;
   sheet = body;
   transport.goTo(id);
@@ -66,7 +78,12 @@ async function open(id) {
   page('cue-title').textContent = [`Cue ${sheet.number}`, sheet.role, sheet.scene].filter(Boolean).join(' · ');
   page('prompt').textContent = sheet.text;
   page('back').hidden = !sheet.recorded;
-  if (another) { showCleaning(sheet.cleaning); voice.advise(''); page('time').textContent = '00:00.0'; heard = null; }
+  if (another) {
+    showCleaning(sheet.cleaning);
+    voice.advise('');
+    page('time').textContent = '00:00.0';
+    heard = null;
+  }
   markList();
   await showTakes();
   if (coming === id && sheet.state !== 'rendering') {
@@ -80,13 +97,17 @@ function markList() {
   [...page('readlist').children].forEach((item, i) => {
     item.classList.toggle('current', rows[i]?.id === sheet?.id);
     const link = item.querySelector('a');
-    if (rows[i]?.id === sheet?.id) { link.setAttribute('aria-current', 'true'); item.scrollIntoView({ block: 'nearest' }); } else link.removeAttribute('aria-current');
+    if (rows[i]?.id === sheet?.id) {
+      link.setAttribute('aria-current', 'true');
+      item.scrollIntoView({ block: 'nearest' });
+    } else link.removeAttribute('aria-current');
   });
 }
 
 function go(by) {
   const next = rows[place() + by];
-  if (next) open(next.id); else voice.advise(by > 0 ? 'That was the last one.' : 'That is the first one.');
+  if (next) open(next.id);
+  else voice.advise(by > 0 ? 'That was the last one.' : 'That is the first one.');
 }
 
 // --- what was said
@@ -98,11 +119,13 @@ async function showTakes() {
   page('recast-go').disabled = !takes.some(take => take.recorded && !take.otherWords);
   page('clean-go').disabled = !takes.some(take => take.recorded);
   page('takes').replaceChildren(...takes.map(takeCard));
-  await Promise.all(takes.map(async take => {
-    const data = await scoreOf(take.score);
-    const box = page('takes').querySelector(`[data-take="${take.id}"] .waves`);
-    if (sheet === shown && data && box) drawWave(box, data, take.doubts, from => hear(take, from));
-  }));
+  await Promise.all(
+    takes.map(async take => {
+      const data = await scoreOf(take.score);
+      const box = page('takes').querySelector(`[data-take="${take.id}"] .waves`);
+      if (sheet === shown && data && box) drawWave(box, data, take.doubts, from => hear(take, from));
+    }),
+  );
 }
 
 function takeCard(take) {
@@ -110,21 +133,37 @@ function takeCard(take) {
   card.dataset.take = take.id;
   card.setAttribute('aria-label', `${take.name}, ${take.voice}`);
   const head = element('div', 'takehead');
-  head.append(element('h2', 'label', `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'checked against the script' : take.voice}`), element('span', 'figures soft', take.told));
+  head.append(
+    element(
+      'h2',
+      'label',
+      `${take.name} · ${take.cleaned ? `cleaned: ${take.cleaned}` : take.recorded ? 'checked against the script'
+          : take.voice}`,
+    ),
+    element('span', 'figures soft', take.told),
+  );
   card.append(head);
-  if (take.title || take.remark) card.append(element('p', 'soft remark', [take.title, take.remark].filter(Boolean).join(': ')));
+  if (take.title || take.remark)
+    card.append(element('p', 'soft remark', [take.title, take.remark].filter(Boolean).join(': ')));
   card.append(element('div', 'waves'));
   if (take.warning) card.append(element('p', 'notice', take.warning));
   if (take.otherWords) card.append(element('p', 'notice', 'The words have changed since it was recorded.'));
   take.findings.forEach(finding => {
     const line = element('p', 'doubt');
-    line.append(element('span', 'pill amber', finding.sentence), button('btn-quiet', 'Play', () => hear(take, Math.max(0, finding.from - 0.4))),
-      button('btn-quiet', 'fine', () => leave(take, finding, line), `Fine: ${finding.sentence}`));
+    line.append(
+      element('span', 'pill amber', finding.sentence),
+      button('btn-quiet', 'Play', () => hear(take, Math.max(0, finding.from - 0.4))),
+      button('btn-quiet', 'Ignore', () => leave(take, finding, line), `Ignore: ${finding.sentence}`),
+    );
     card.append(line);
   });
   const acts = element('div', 'row-of-buttons');
   acts.append(button('btn-quiet', '▶ Play', () => hear(take, 0), `Play ${take.name}`));
-  acts.append(take.kept ? element('span', 'pill sea', 'kept') : button('btn btn-plain', 'Keep', () => keep(take, false), `Keep ${take.name}`));
+  acts.append(
+    take.kept
+      ? element('span', 'pill sea', 'kept')
+      : button('btn btn-plain', 'Keep', () => keep(take, false), `Keep ${take.name}`),
+  );
   acts.append(element('span', 'soft', `${take.seconds.toFixed(1)} s · ${take.when}`));
   card.append(acts);
   return card;
@@ -152,7 +191,9 @@ async function hear(take, from) {
     const played = player.play(take.sound, from);
     setTimeout(follow, 60);
     await played;
-  } catch (error) { say(error.message); }
+  } catch (error) {
+    say(error.message);
+  }
   light(box, null);
 }
 
@@ -160,7 +201,13 @@ async function keep(take, on) {
   const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/keep`, new FormData());
   say(body?.sentence ?? 'That did not work. Reload the page.');
   if (status !== 200) return;
-  if (on && place() + 1 < rows.length) { await list(); go(1); } else { await open(wanted); await list(); }
+  if (on && place() + 1 < rows.length) {
+    await list();
+    go(1);
+  } else {
+    await open(wanted);
+    await list();
+  }
 }
 
 /** The newest recording is what the key keeps. */
@@ -168,13 +215,24 @@ const latest = () => takes.find(take => take.recorded);
 
 const voice = recorder(project, {
   cue: () => sheet,
-  begins: () => { player.stop(); transport.halt(); },
-  taken: async (cue, take) => { heard = take; if (wanted === cue) await open(cue); await list(); },
+  begins: () => {
+    player.stop();
+    transport.halt();
+  },
+  taken: async (cue, take) => {
+    heard = take;
+    if (wanted === cue) await open(cue);
+    await list();
+  },
 });
 
 const showCleaning = cleaner(project, {
   take: () => takes.find(one => one.recorded && one.id === heard) ?? latest(),
-  done: async take => { heard = take; await open(wanted); await list(); },
+  done: async take => {
+    heard = take;
+    await open(wanted);
+    await list();
+  },
 });
 
 /** Before and after cleaning, at the same word. */
@@ -194,10 +252,15 @@ function beforeAfter() {
 
 // --- another voice
 
-['timing', 'melody'].forEach(name => page(name).addEventListener('input', () => { page(`${name}-out`).textContent = `${page(name).value} %`; }));
+['timing', 'melody'].forEach(name =>
+  page(name).addEventListener('input', () => {
+    page(`${name}-out`).textContent = `${page(name).value} %`;
+  }),
+);
 page('recast').addEventListener('submit', async event => {
   event.preventDefault();
-  const take = takes.find(one => one.recorded && one.id === heard) ?? takes.find(one => one.recorded && one.kept) ?? latest();
+  const take =
+    takes.find(one => one.recorded && one.id === heard) ?? takes.find(one => one.recorded && one.kept) ?? latest();
   if (!take) return;
   const form = new FormData(page('recast'));
   form.append('ownPitch', String(page('ownpitch').checked));
@@ -217,40 +280,100 @@ alike(project, () => sheet?.role);
 
 // --- files
 
-const files = filesOf(project, { rows: () => rows, role, done: id => { list(); if (id === null || id === sheet?.id) { if (sheet) open(wanted); } } });
-page('files').addEventListener('change', async () => { await files.bring(page('files').files); page('files').value = ''; });
-['dragover', 'drop'].forEach(kind => document.addEventListener(kind, event => {
-  if (![...event.dataTransfer?.types ?? []].includes('Files')) return;
-  event.preventDefault();
-  if (kind === 'drop') files.bring(event.dataTransfer.files);
-}));
+const files = filesOf(project, {
+  rows: () => rows,
+  role,
+  done: id => {
+    list();
+    if (id === null || id === sheet?.id) {
+      if (sheet) open(wanted);
+    }
+  },
+});
+page('files').addEventListener('change', async () => {
+  await files.bring(page('files').files);
+  page('files').value = '';
+});
+['dragover', 'drop'].forEach(kind =>
+  document.addEventListener(kind, event => {
+    if (![...(event.dataTransfer?.types ?? [])].includes('Files')) return;
+    event.preventDefault();
+    if (kind === 'drop') files.bring(event.dataTransfer.files);
+  }),
+);
 
 // --- the page
 
-page('role').addEventListener('change', () => { sheet = null; history.replaceState(null, '', `/projects/${project}/record`); list(); });
+page('role').addEventListener('change', () => {
+  sheet = null;
+  history.replaceState(null, '', `/projects/${project}/record`);
+  list();
+});
 let due = null;
 document.addEventListener('logophon:programme', () => {
   clearTimeout(due);
-  due = setTimeout(async () => { await list(); if (sheet && voice.idle() && !player.isPlaying()) open(wanted); }, 200);
+  due = setTimeout(async () => {
+    await list();
+    if (sheet && voice.idle() && !player.isPlaying()) open(wanted);
+  }, 200);
 });
 
 const table = [
-  { keys: ['R'], what: 'Record, and stop', group: 'Say it', act: () => { if (voice.idle()) voice.start(); else voice.stop(); } },
-  { keys: ['A'], what: 'Say it again', group: 'Say it', act: () => { if (voice.idle()) voice.start(); else voice.stop().then(voice.start); } },
-  { keys: ['Escape'], what: 'Stop', group: 'Say it', act: () => { if (voice.idle()) player.stop(); else voice.stop(); return true; } },
-  { keys: ['Space'], what: 'Hear the last one, or stop', group: 'Hear it', act: () => {
-    if (player.isPlaying()) { player.stop(); return true; }
-    const take = takes.find(one => one.id === heard);
-    if (!take) return false;
-    hear(take, 0);
-    return true;
-  } },
+  {
+    keys: ['R'],
+    what: 'Record, and stop',
+    group: 'Say it',
+    act: () => {
+      if (voice.idle()) voice.start();
+      else voice.stop();
+    },
+  },
+  {
+    keys: ['A'],
+    what: 'Say it again',
+    group: 'Say it',
+    act: () => {
+      if (voice.idle()) voice.start();
+      else voice.stop().then(voice.start);
+    },
+  },
+  {
+    keys: ['Escape'],
+    what: 'Stop',
+    group: 'Say it',
+    act: () => {
+      if (voice.idle()) player.stop();
+      else voice.stop();
+      return true;
+    },
+  },
+  {
+    keys: ['Space'],
+    what: 'Hear the last one, or stop',
+    group: 'Hear it',
+    act: () => {
+      if (player.isPlaying()) {
+        player.stop();
+        return true;
+      }
+      const take = takes.find(one => one.id === heard);
+      if (!take) return false;
+      hear(take, 0);
+      return true;
+    },
+  },
   { keys: ['B'], what: 'Before and after cleaning, at the same word', group: 'Hear it', act: () => beforeAfter() },
-  { keys: ['Enter'], what: 'Keep the last one, and go to the next cue', group: 'Go on', act: event => {
-    if (event.target.closest('button, a, select, summary')) return false;
-    if (latest()) keep(latest(), true); else go(1);
-    return true;
-  } },
+  {
+    keys: ['Enter'],
+    what: 'Keep the last one, and go to the next cue',
+    group: 'Go on',
+    act: event => {
+      if (event.target.closest('button, a, select, summary')) return false;
+      if (latest()) keep(latest(), true);
+      else go(1);
+      return true;
+    },
+  },
   { keys: ['['], what: 'The cue before', group: 'Go on', act: () => go(-1) },
   { keys: [']'], what: 'The next cue', group: 'Go on', act: () => go(1) },
   { keys: ['?'], what: 'All keys', group: 'Go on', act: () => page('keys').showModal() },

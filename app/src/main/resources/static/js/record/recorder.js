@@ -62,7 +62,8 @@ export function recorder(project, { cue, begins, taken }) {
     loudest = Math.max(loudest, now.rms);
     clipped ||= now.peak > CLIPS_DB;
     const seconds = recording.seconds();
-    page('time').textContent = `${String(Math.floor(seconds / 60)).padStart(2, '0')}:${(seconds % 60).toFixed(1).padStart(4, '0')}`;
+    page('time').textContent =
+      `${String(Math.floor(seconds / 60)).padStart(2, '0')}:${(seconds % 60).toFixed(1).padStart(4, '0')}`;
     const rooms = room === null ? '' : `room noise ${Math.round(room)} dB`.replace('-', '−');
     if (clipped) advise('Too loud: it clips. Move back a little, or turn the microphone down.', 'bad');
     else if (room !== null && room > LOUD_ROOM_DB) advise(`The room is loud: ${rooms}.`, 'bad');
@@ -71,16 +72,28 @@ export function recorder(project, { cue, begins, taken }) {
     if (seconds > MOST_SECONDS) stop();
   }
 
-  const wait = millis => new Promise(resolve => { setTimeout(resolve, millis); });
+  const wait = millis =>
+    new Promise(resolve => {
+      setTimeout(resolve, millis);
+    });
 
   async function start() {
     const sheet = cue();
     if (!sheet || state !== 'idle') return;
     begins();
     show('opening');
-    try { await tape.open(page('microphone').value); } catch (error) { show('idle'); advise(error.message, 'bad'); return; }
+    try {
+      await tape.open(page('microphone').value);
+    } catch (error) {
+      show('idle');
+      advise(error.message, 'bad');
+      return;
+    }
     offerMicrophones();
-    room = null; loudest = -90; clipped = false; holding = -90;
+    room = null;
+    loudest = -90;
+    clipped = false;
+    holding = -90;
     tape.onSound(sounds);
     if (page('countin').checked) {
       show('counting');
@@ -96,7 +109,11 @@ export function recorder(project, { cue, begins, taken }) {
   }
 
   async function stop() {
-    if (state === 'counting') { show('idle'); advise(''); return; }
+    if (state === 'counting') {
+      show('idle');
+      advise('');
+      return;
+    }
     if (state !== 'recording') return;
     const done = recording;
     recording = null;
@@ -112,8 +129,11 @@ export function recorder(project, { cue, begins, taken }) {
 
   /** Gives a recording to the server; until it has it, the browser keeps it. */
   async function hand(about, parts) {
-    const { status, body } = await send(`/projects/${about.project}/record/cues/${about.cue}`, tape.wav(parts),
-      'Logophon doesn’t answer. The recording is kept in this browser, and offered again.');
+    const { status, body } = await send(
+      `/projects/${about.project}/record/cues/${about.cue}`,
+      tape.wav(parts),
+      'Logophon doesn’t answer. The recording is kept in this browser, and offered again.',
+    );
     if (status === 200) {
       await kept.forget(about.id).catch(() => {});
       advise(body.sentence);
@@ -128,28 +148,48 @@ export function recorder(project, { cue, begins, taken }) {
 
   /** Recordings that never reached the server, from this or an earlier visit. */
   async function leftover() {
-    const waiting = (await kept.all().catch(() => [])).filter(one => one.project === project && one.id !== recording?.about.id);
+    const waiting = (await kept.all().catch(() => [])).filter(
+      one => one.project === project && one.id !== recording?.about.id,
+    );
     page('leftover').hidden = waiting.length === 0;
-    page('leftover').replaceChildren(...waiting.flatMap(one => {
-      const at = new Date(one.at).toTimeString().slice(0, 5);
-      const line = element('p', '', `A recording of cue ${one.number} from ${at} didn’t reach Logophon. `);
-      line.append(button('btn btn-plain', 'Save', async () => { await hand(one, await kept.pieces(one.id)); leftover(); }),
-        button('btn-quiet', 'Delete', async () => { await kept.forget(one.id); leftover(); }));
-      return [line];
-    }));
+    page('leftover').replaceChildren(
+      ...waiting.flatMap(one => {
+        const at = new Date(one.at).toTimeString().slice(0, 5);
+        const line = element('p', '', `A recording of cue ${one.number} from ${at} didn’t reach Logophon. `);
+        line.append(
+          button('btn btn-plain', 'Save', async () => {
+            await hand(one, await kept.pieces(one.id));
+            leftover();
+          }),
+          button('btn-quiet', 'Delete', async () => {
+            await kept.forget(one.id);
+            leftover();
+          }),
+        );
+        return [line];
+      }),
+    );
   }
 
   async function offerMicrophones() {
     const chosen = page('microphone').value;
     const devices = await tape.microphones();
-    page('microphone').replaceChildren(new Option('Default', ''), ...devices.map(device => new Option(device.label, device.deviceId)));
+    page('microphone').replaceChildren(
+      new Option('Default', ''),
+      ...devices.map(device => new Option(device.label, device.deviceId)),
+    );
     page('microphone').value = devices.some(device => device.deviceId === chosen) ? chosen : '';
   }
 
   page('go').addEventListener('click', () => (state === 'idle' ? start() : stop()));
   page('microphone').addEventListener('change', () => tape.close());
-  document.addEventListener('logophon:microphone-gone', () => { stop(); advise('The microphone is gone. The recording until then is kept.', 'bad'); });
-  window.addEventListener('beforeunload', event => { if (state === 'recording') event.preventDefault(); });
+  document.addEventListener('logophon:microphone-gone', () => {
+    stop();
+    advise('The microphone is gone. The recording until then is kept.', 'bad');
+  });
+  window.addEventListener('beforeunload', event => {
+    if (state === 'recording') event.preventDefault();
+  });
 
   return { start, stop, advise, leftover, idle: () => state === 'idle' };
 }

@@ -22,20 +22,32 @@ export async function open(device) {
   close();
   if (!navigator.mediaDevices) throw new Error('This browser gives no microphone to this page. Open it at localhost.');
   try {
-    stream = await navigator.mediaDevices.getUserMedia({ audio: {
-      channelCount: 1, echoCancellation: false, noiseSuppression: false, autoGainControl: false, ...(device ? { deviceId: { exact: device } } : {}),
-    } });
+    stream = await navigator.mediaDevices.getUserMedia({
+      audio: {
+        channelCount: 1,
+        echoCancellation: false,
+        noiseSuppression: false,
+        autoGainControl: false,
+        ...(device ? { deviceId: { exact: device } } : {}),
+      },
+    });
   } catch (error) {
     throw new Error(WHY[error.name] ?? 'The microphone can’t be used. Look at the browser’s settings for this page.');
   }
   opened = device;
   context = new AudioContext({ sampleRate: RATE });
   await context.audioWorklet.addModule('/js/record/worklet.js');
-  const tape = new AudioWorkletNode(context, 'logophon-tape', { numberOfOutputs: 0, channelCount: 1, channelCountMode: 'explicit' });
+  const tape = new AudioWorkletNode(context, 'logophon-tape', {
+    numberOfOutputs: 0,
+    channelCount: 1,
+    channelCountMode: 'explicit',
+  });
   tape.port.onmessage = event => hear(event.data);
   context.createMediaStreamSource(stream).connect(tape);
   await context.resume();
-  stream.getAudioTracks()[0].addEventListener('ended', () => document.dispatchEvent(new CustomEvent('logophon:microphone-gone')));
+  stream
+    .getAudioTracks()[0]
+    .addEventListener('ended', () => document.dispatchEvent(new CustomEvent('logophon:microphone-gone')));
 }
 
 export function close() {
@@ -46,10 +58,12 @@ export function close() {
 }
 
 /** @param act told each piece of samples */
-export function onSound(act) { hear = act; }
+export function onSound(act) {
+  hear = act;
+}
 
 export async function microphones() {
-  const devices = await navigator.mediaDevices?.enumerateDevices() ?? [];
+  const devices = (await navigator.mediaDevices?.enumerateDevices()) ?? [];
   return devices.filter(device => device.kind === 'audioinput' && device.deviceId && device.label);
 }
 
@@ -74,10 +88,16 @@ export class Recording {
 
   add(samples) {
     const at = this.parts.push(samples) - 1;
-    this.kept = this.kept.then(() => kept.add(this.about.id, at, samples)).catch(() => { /* a private window keeps nothing */ });
+    this.kept = this.kept
+      .then(() => kept.add(this.about.id, at, samples))
+      .catch(() => {
+        /* a private window keeps nothing */
+      });
   }
 
-  seconds() { return this.parts.reduce((sum, part) => sum + part.length, 0) / RATE; }
+  seconds() {
+    return this.parts.reduce((sum, part) => sum + part.length, 0) / RATE;
+  }
 }
 
 /** WAV in 24 bits. */
@@ -85,14 +105,26 @@ export function wav(parts) {
   const count = parts.reduce((sum, part) => sum + part.length, 0);
   const bytes = new DataView(new ArrayBuffer(44 + 3 * count));
   const text = (at, letters) => [...letters].forEach((letter, i) => bytes.setUint8(at + i, letter.charCodeAt(0)));
-  text(0, 'RIFF'); bytes.setUint32(4, 36 + 3 * count, true); text(8, 'WAVEfmt '); bytes.setUint32(16, 16, true);
-  bytes.setUint16(20, 1, true); bytes.setUint16(22, 1, true); bytes.setUint32(24, RATE, true); bytes.setUint32(28, 3 * RATE, true);
-  bytes.setUint16(32, 3, true); bytes.setUint16(34, 24, true); text(36, 'data'); bytes.setUint32(40, 3 * count, true);
+  text(0, 'RIFF');
+  bytes.setUint32(4, 36 + 3 * count, true);
+  text(8, 'WAVEfmt ');
+  bytes.setUint32(16, 16, true);
+  bytes.setUint16(20, 1, true);
+  bytes.setUint16(22, 1, true);
+  bytes.setUint32(24, RATE, true);
+  bytes.setUint32(28, 3 * RATE, true);
+  bytes.setUint16(32, 3, true);
+  bytes.setUint16(34, 24, true);
+  text(36, 'data');
+  bytes.setUint32(40, 3 * count, true);
   let at = 44;
-  for (const part of parts) for (const sample of part) {
-    const value = Math.max(-8388608, Math.min(8388607, Math.round(sample * 8388608)));
-    bytes.setUint8(at, value & 255); bytes.setUint8(at + 1, value >> 8 & 255); bytes.setUint8(at + 2, value >> 16 & 255);
-    at += 3;
-  }
+  for (const part of parts)
+    for (const sample of part) {
+      const value = Math.max(-8388608, Math.min(8388607, Math.round(sample * 8388608)));
+      bytes.setUint8(at, value & 255);
+      bytes.setUint8(at + 1, (value >> 8) & 255);
+      bytes.setUint8(at + 2, (value >> 16) & 255);
+      at += 3;
+    }
   return new Blob([bytes], { type: 'audio/wav' });
 }

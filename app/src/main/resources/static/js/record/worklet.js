@@ -1,4 +1,5 @@
-// Hands the microphone's samples over as they come, in pieces of a tenth of a second. Runs beside the page, so that nothing is left out.
+// Hands the microphone's samples over as they come, in pieces of a tenth of a second. Runs beside the page, so that
+// nothing is left out.
 
 const PIECE = 4800;
 

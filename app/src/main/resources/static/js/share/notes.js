@@ -10,20 +10,32 @@ export function write(one, place, note) {
   const label = element('label', '', `At “${one.text.slice(place.start, place.end)}”`);
   label.htmlFor = 'remark';
   const text = element('textarea', 'form-control');
-  Object.assign(text, { id: 'remark', rows: 2, maxLength: Number(document.getElementById('shared').dataset.longestNote), required: true });
+  Object.assign(text, {
+    id: 'remark',
+    rows: 2,
+    maxLength: Number(document.getElementById('shared').dataset.longestNote),
+    required: true,
+  });
   const row = element('div', 'row-of-buttons');
   const send = element('button', 'btn btn-sea', 'Save note');
-  row.append(send, button('btn-quiet', 'Cancel', () => form.remove()));
+  row.append(
+    send,
+    button('btn-quiet', 'Cancel', () => form.remove()),
+  );
   form.append(label, text, row);
   form.addEventListener('submit', async event => {
     event.preventDefault();
     send.disabled = true;
     // what was written stays until it is there
-    if (await note(one, place.start, text.value)) document.querySelector('.writing')?.remove(); else send.disabled = false;
+    if (await note(one, place.start, text.value)) document.querySelector('.writing')?.remove();
+    else send.disabled = false;
   });
   text.addEventListener('keydown', event => {
     if (event.key === 'Escape') form.remove();
-    if (event.key === 'Enter' && !event.shiftKey) { event.preventDefault(); form.requestSubmit(); }
+    if (event.key === 'Enter' && !event.shiftKey) {
+      event.preventDefault();
+      form.requestSubmit();
+    }
   });
   document.querySelector(`[data-cue="${one.id}"] .foot`).before(form);
   form.scrollIntoView({ block: 'nearest' });

@@ -8,7 +8,10 @@ const wrong = document.getElementById('wrong');
 form.addEventListener('submit', async event => {
   event.preventDefault();
   const { status, body } = await ask('POST', `${location.pathname}/phrase`, new FormData(form));
-  if (status === 200) { location.reload(); return; }
+  if (status === 200) {
+    location.reload();
+    return;
+  }
   wrong.textContent = body?.sentence ?? 'That did not work. Reload the page.';
   wrong.hidden = false;
   form.phrase.select();

@@ -22,10 +22,16 @@ const cue = () => shown.cues[at];
 
 function timesOf(one) {
   if (!words.has(one.take)) {
-    words.set(one.take, ask('GET', `${here}/takes/${one.take}/words`).then(({ status, body }) => {
-      if (status !== 200) { words.delete(one.take); throw new Error(body.sentence); }
-      return body;
-    }));
+    words.set(
+      one.take,
+      ask('GET', `${here}/takes/${one.take}/words`).then(({ status, body }) => {
+        if (status !== 200) {
+          words.delete(one.take);
+          throw new Error(body.sentence);
+        }
+        return body;
+      }),
+    );
   }
   return words.get(one.take);
 }
@@ -34,10 +40,16 @@ function timesOf(one) {
 
 async function read() {
   const { status, body } = await ask('GET', `${here}/programme`);
-  if (status !== 200) { over(status, body); return; }
+  if (status !== 200) {
+    over(status, body);
+    return;
+  }
   const current = cue()?.id;
   shown = body;
-  at = Math.max(0, shown.cues.findIndex(one => one.id === current));
+  at = Math.max(
+    0,
+    shown.cues.findIndex(one => one.id === current),
+  );
   part('told').textContent = `${shown.told} · ${clock(shown.seconds)}`;
   part('nothing').hidden = shown.cues.length > 0;
   part('play').disabled = !shown.cues.length;
@@ -46,26 +58,47 @@ async function read() {
   part('approve-all').hidden = !shown.cues.length || shown.cues.every(one => one.approved);
   const scenes = [...new Map(shown.cues.map((one, i) => [one.scene, i])).keys()].filter(Boolean);
   part('scenes').hidden = scenes.length < 2;
-  part('scenes').replaceChildren(...(scenes.length < 2 ? [] : scenes.map(scene => {
-    const link = Object.assign(document.createElement('button'), { type: 'button', className: 'btn-quiet', textContent: scene });
-    link.addEventListener('click', () => go(shown.cues.findIndex(one => one.scene === scene)));
-    return link;
-  })));
+  part('scenes').replaceChildren(
+    ...(scenes.length < 2
+      ? []
+      : scenes.map(scene => {
+          const link = Object.assign(document.createElement('button'), {
+            type: 'button',
+            className: 'btn-quiet',
+            textContent: scene,
+          });
+          link.addEventListener('click', () => go(shown.cues.findIndex(one => one.scene === scene)));
+          return link;
+        })),
+  );
   drawCues(part('cues'), shown, acts);
-  under.lay(shown.layer ? { sound: shown.layer, seconds: shown.layerSeconds, startOf: what => shown.cues.find(one => one.id === what.id)?.start ?? null } : null);
+  under.lay(
+    shown.layer
+      ? {
+          sound: shown.layer,
+          seconds: shown.layerSeconds,
+          startOf: what => shown.cues.find(one => one.id === what.id)?.start ?? null,
+        }
+      : null,
+  );
   through.lookAgain();
   await choose(at, word, false);
 }
 
 /** A link that ended while it was open. */
 function over(status, body) {
-  if (status === 0) { say('Logophon doesn’t answer. This page looks again.'); return; }
+  if (status === 0) {
+    say('Logophon doesn’t answer. This page looks again.');
+    return;
+  }
   stop();
   clearInterval(looking);
   part('cues').replaceChildren();
   part('nothing').hidden = false;
   part('nothing').textContent = body?.sentence ?? 'There is nothing to play here any more.';
-  ['play', 'note', 'seek'].forEach(id => { part(id).disabled = true; });
+  ['play', 'note', 'seek'].forEach(id => {
+    part(id).disabled = true;
+  });
   part('approve-all').hidden = true;
 }
 
@@ -88,7 +121,9 @@ async function choose(index, wordIndex, scroll = true) {
     word = Math.max(0, Math.min(times.length - 1, wordIndex));
     spoken(now, times, shown.notes);
     marked(now, word, scroll);
-  } catch (error) { say(error.message); }
+  } catch (error) {
+    say(error.message);
+  }
   if (!through.isPlaying()) place(now.start);
 }
 
@@ -108,11 +143,19 @@ function place(seconds) {
 // --- playing
 
 function item(one, from = 0) {
-  return { id: one.id, sound: one.sound, from, get last() { return shown.cues.at(-1)?.id === one.id; }, get pause() {
-    const now = shown.cues.findIndex(other => other.id === one.id);
-    const next = shown.cues[now + 1];
-    return next ? next.start - shown.cues[now].start - shown.cues[now].seconds : 0;
-  } };
+  return {
+    id: one.id,
+    sound: one.sound,
+    from,
+    get last() {
+      return shown.cues.at(-1)?.id === one.id;
+    },
+    get pause() {
+      const now = shown.cues.findIndex(other => other.id === one.id);
+      const next = shown.cues[now + 1];
+      return next ? next.start - shown.cues[now].start - shown.cues[now].seconds : 0;
+    },
+  };
 }
 
 function after(played) {
@@ -128,7 +171,11 @@ async function play(from) {
   part('play').querySelector('path').setAttribute('d', STOP);
   const whole = through.play(item(now, begin), after);
   follow();
-  try { await whole; } catch (error) { say(error.message); }
+  try {
+    await whole;
+  } catch (error) {
+    say(error.message);
+  }
   if (!through.isPlaying()) stop();
 }
 
@@ -146,7 +193,10 @@ async function follow() {
     if (index >= 0 && index !== at) await choose(index, 0);
     const times = words.get(cue()?.take) ? await timesOf(cue()).catch(() => []) : [];
     const sounding = times.findLastIndex(one => one.startSeconds <= now.seconds);
-    if (sounding >= 0 && sounding !== word) { word = sounding; marked(cue(), word, false); }
+    if (sounding >= 0 && sounding !== word) {
+      word = sounding;
+      marked(cue(), word, false);
+    }
     place(cue().start + now.elapsed);
   }
   if (through.isPlaying()) moves = requestAnimationFrame(follow);
@@ -156,7 +206,10 @@ async function follow() {
 
 function me() {
   const name = part('name').value.trim();
-  if (!name) { part('name').focus(); say('Type your name first. It goes with your notes.'); }
+  if (!name) {
+    part('name').focus();
+    say('Type your name first. It goes with your notes.');
+  }
   return name;
 }
 
@@ -170,10 +223,25 @@ async function tell(address, fields) {
 }
 
 const acts = {
-  choose: async (index, wordIndex) => { const playing = through.isPlaying(); stop(); await choose(index, wordIndex, false); if (playing) play(); },
-  hear: async (index, wordIndex) => { stop(); await choose(index, wordIndex, false); play(); },
-  approve: one => { const name = me(); if (name) tell(`cues/${one.id}/approval${one.approved ? '/withdraw' : ''}`, { take: one.take, name }); },
-  note: (one, place, remark) => { const name = me(); return name ? tell(`cues/${one.id}/notes`, { take: one.take, at: place, remark, name }) : false; },
+  choose: async (index, wordIndex) => {
+    const playing = through.isPlaying();
+    stop();
+    await choose(index, wordIndex, false);
+    if (playing) play();
+  },
+  hear: async (index, wordIndex) => {
+    stop();
+    await choose(index, wordIndex, false);
+    play();
+  },
+  approve: one => {
+    const name = me();
+    if (name) tell(`cues/${one.id}/approval${one.approved ? '/withdraw' : ''}`, { take: one.take, name });
+  },
+  note: (one, place, remark) => {
+    const name = me();
+    return name ? tell(`cues/${one.id}/notes`, { take: one.take, at: place, remark, name }) : false;
+  },
 };
 
 async function note() {
@@ -196,24 +264,44 @@ part('play').addEventListener('click', () => (through.isPlaying() ? stop() : pla
 part('note').addEventListener('click', note);
 part('seek').addEventListener('change', async () => {
   const wanted = Number(part('seek').value);
-  const index = Math.max(0, shown.cues.findLastIndex(one => one.start <= wanted));
+  const index = Math.max(
+    0,
+    shown.cues.findLastIndex(one => one.start <= wanted),
+  );
   const playing = through.isPlaying();
   stop();
   await choose(index, 0);
   const into = Math.max(0, wanted - cue().start);
   const times = await timesOf(cue()).catch(() => []);
-  word = Math.max(0, times.findLastIndex(one => one.startSeconds <= into));
+  word = Math.max(
+    0,
+    times.findLastIndex(one => one.startSeconds <= into),
+  );
   marked(cue(), word, true);
   place(wanted);
   if (playing) play(Math.min(into, cue().seconds - 0.05));
 });
 if (part('download')) part('download').href = `${here}/download`;
-try { part('name').value = localStorage.getItem('logophon-name') ?? ''; } catch { /* a private window remembers nothing */ }
+try {
+  part('name').value = localStorage.getItem('logophon-name') ?? '';
+} catch {
+  /* a private window remembers nothing */
+}
 part('name').addEventListener('change', () => {
-  try { localStorage.setItem('logophon-name', part('name').value.trim()); } catch { /* a private window remembers nothing */ }
+  try {
+    localStorage.setItem('logophon-name', part('name').value.trim());
+  } catch {
+    /* a private window remembers nothing */
+  }
 });
-const keys = { ' ': () => (through.isPlaying() ? stop() : play()), n: note, '[': () => go(at - 1), ']': () => go(at + 1),
-  ArrowLeft: () => acts.choose(at, word - 1), ArrowRight: () => acts.choose(at, word + 1) };
+const keys = {
+  ' ': () => (through.isPlaying() ? stop() : play()),
+  n: note,
+  '[': () => go(at - 1),
+  ']': () => go(at + 1),
+  ArrowLeft: () => acts.choose(at, word - 1),
+  ArrowRight: () => acts.choose(at, word + 1),
+};
 document.addEventListener('keydown', event => {
   if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.target.type === 'range') return;
   if (event.key === ' ' && event.target.closest('button, a')) return;

@@ -20,12 +20,20 @@ function follow() {
 
 // somebody may have taken hold of it since it was asked for
 document.addEventListener('htmx:beforeSwap', event => {
-  if (event.detail.target.id !== 'projects' || event.detail.requestConfig?.verb !== 'get' || !underHand() || event.detail.requestConfig.elt.closest('.findproject, .more')) return;
+  if (
+    event.detail.target.id !== 'projects' ||
+    event.detail.requestConfig?.verb !== 'get' ||
+    !underHand() ||
+    event.detail.requestConfig.elt.closest('.findproject, .more')
+  )
+    return;
   event.detail.shouldSwap = false;
   follow();
 });
 
-listen(`${house}/events`, follow, (_, again) => { if (again) follow(); });
+listen(`${house}/events`, follow, (_, again) => {
+  if (again) follow();
+});
 
 /** A file that becomes a project is sent as it is, and its page is opened. @param address for its name */
 function becomes(field, address) {

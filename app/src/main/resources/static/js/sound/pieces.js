@@ -16,10 +16,17 @@ async function bytes(address, from, to) {
   const response = await fetch(address, { headers: { Range: `bytes=${from}-${to}` } });
   if (!response.ok) {
     let sentence = 'This sound can’t be loaded.';
-    try { sentence = (await response.json()).sentence || sentence; } catch { /* keep the general sentence */ }
+    try {
+      sentence = (await response.json()).sentence || sentence;
+    } catch {
+      /* keep the general sentence */
+    }
     throw new Error(sentence);
   }
-  return { data: await response.arrayBuffer(), total: Number(response.headers.get('Content-Range')?.split('/')[1] ?? response.headers.get('Content-Length')) };
+  return {
+    data: await response.arrayBuffer(),
+    total: Number(response.headers.get('Content-Range')?.split('/')[1] ?? response.headers.get('Content-Length')),
+  };
 }
 
 /** The first bytes of a file say its rate and its length. */
@@ -36,10 +43,18 @@ async function decoded(pcm, rate) {
   const file = new ArrayBuffer(HEADER + pcm.byteLength);
   const view = new DataView(file);
   const tag = (at, text) => [...text].forEach((c, i) => view.setUint8(at + i, c.charCodeAt(0)));
-  tag(0, 'RIFF'); view.setUint32(4, 36 + pcm.byteLength, true); tag(8, 'WAVEfmt ');
-  view.setUint32(16, 16, true); view.setUint16(20, 1, true); view.setUint16(22, 1, true);
-  view.setUint32(24, rate, true); view.setUint32(28, rate * 2, true); view.setUint16(32, 2, true); view.setUint16(34, 16, true);
-  tag(36, 'data'); view.setUint32(40, pcm.byteLength, true);
+  tag(0, 'RIFF');
+  view.setUint32(4, 36 + pcm.byteLength, true);
+  tag(8, 'WAVEfmt ');
+  view.setUint32(16, 16, true);
+  view.setUint16(20, 1, true);
+  view.setUint16(22, 1, true);
+  view.setUint32(24, rate, true);
+  view.setUint32(28, rate * 2, true);
+  view.setUint16(32, 2, true);
+  view.setUint16(34, 16, true);
+  tag(36, 'data');
+  view.setUint32(40, pcm.byteLength, true);
   new Uint8Array(file, HEADER).set(new Uint8Array(pcm));
   return (await audio().decodeAudioData(file)).getChannelData(0);
 }
@@ -54,7 +69,10 @@ async function make(address, index) {
     const answer = await bytes(address, 0, HEADER + 2 * FASTEST * (PIECE + MARGIN) - 1);
     head = readHead(answer.data, answer.total);
     heads.set(address, head);
-    if (index === 0) { data = answer.data.slice(HEADER); start = 0; }
+    if (index === 0) {
+      data = answer.data.slice(HEADER);
+      start = 0;
+    }
   }
   const { rate, samples } = head;
   if (!data) {
@@ -77,7 +95,10 @@ export function piece(address, index) {
   const key = `${index} ${address}`;
   let found = held.get(key);
   held.delete(key);
-  found ??= make(address, index).catch(error => { held.delete(key); throw error; });
+  found ??= make(address, index).catch(error => {
+    held.delete(key);
+    throw error;
+  });
   held.set(key, found);
   if (held.size > MOST_HELD) held.delete(held.keys().next().value);
   return found;

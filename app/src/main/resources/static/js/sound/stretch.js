@@ -5,7 +5,7 @@ const HOP = FRAME / 2;
 const REACH = 480;
 const COARSE = 4;
 
-const WINDOW = Float32Array.from({ length: FRAME }, (_, i) => 0.5 - 0.5 * Math.cos(2 * Math.PI * i / FRAME));
+const WINDOW = Float32Array.from({ length: FRAME }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * i) / FRAME));
 
 /** Takes samples in stretches and gives them back faster or slower, at 48 kHz. @param speed 1 is as they are */
 export class Stretcher {
@@ -55,7 +55,10 @@ export class Stretcher {
       this.natural = at + HOP;
       this.frames++;
       const keep = Math.min(this.natural, Math.round(this.frames * HOP * this.speed) - REACH) - this.dropped;
-      if (keep > 48000) { this.input = this.input.slice(keep); this.dropped += keep; }
+      if (keep > 48000) {
+        this.input = this.input.slice(keep);
+        this.dropped += keep;
+      }
     }
     const all = new Float32Array(out.length * HOP);
     out.forEach((made, i) => all.set(made, i * HOP));
@@ -76,7 +79,10 @@ export class Stretcher {
     const from = Math.max(this.dropped, target - REACH);
     for (let at = from; at <= target + REACH; at += COARSE) {
       const now = score(at);
-      if (now > most) { most = now; best = at; }
+      if (now > most) {
+        most = now;
+        best = at;
+      }
     }
     return best;
   }

@@ -15,8 +15,8 @@ let run = null;
 let speed = 1;
 
 /**
- * What is played: {id, sound, from, until, pause}; `from` and `until` in seconds of the sound, `pause` seconds of silence
- * after it before the next one, less than none where the next one begins earlier.
+ * What is played: {id, sound, from, until, pause}; `from` and `until` in seconds of the sound, `pause` seconds of
+ * silence after it before the next one, less than none where the next one begins earlier.
  * @param first item
  * @param nextOf asked for what follows an item when its time comes; null ends
  * @returns a promise of true when it ran to its end, false when it was stopped
@@ -24,11 +24,24 @@ let speed = 1;
 export async function play(first, nextOf) {
   stop();
   const context = audio();
-  const mine = { nextOf, item: first, index: Math.floor((first.from ?? 0) / PIECE), laid: [], due: null, ends: 0, over: false,
+  const mine = {
+    nextOf,
+    item: first,
+    index: Math.floor((first.from ?? 0) / PIECE),
+    laid: [],
+    due: null,
+    ends: 0,
+    over: false,
     // what lies under it: as far as it is laid, and the gap that it is still to be laid in
-    under: [], underTo: null, gap: null };
+    under: [],
+    underTo: null,
+    gap: null,
+  };
   run = mine;
-  mine.done = new Promise((resolve, reject) => { mine.resolve = resolve; mine.reject = reject; });
+  mine.done = new Promise((resolve, reject) => {
+    mine.resolve = resolve;
+    mine.reject = reject;
+  });
   // the first piece is on its way while the device wakes up
   piece(first.sound, mine.index).catch(() => {});
   await context.resume();
@@ -48,20 +61,26 @@ export function stop() {
 
 function silence(part) {
   if (!part.source) return;
-  try { part.source.stop(); } catch { /* it has ended */ }
+  try {
+    part.source.stop();
+  } catch {
+    /* it has ended */
+  }
   part.source.disconnect();
 }
 
 export const isPlaying = () => run !== null;
 
-export function setSpeed(now) { speed = now; }
+export function setSpeed(now) {
+  speed = now;
+}
 
 /** What is heard right now: {item, seconds, elapsed: the same, going on in the gap after it}; null when nothing is. */
 export function position() {
   if (!run?.laid.length) return null;
   const now = (audio().currentTime - (audio().outputLatency || 0)) * RATE;
   const part = run.laid.findLast(one => one.at <= now) ?? run.laid[0];
-  const elapsed = part.from + Math.max(0, now - part.at) / RATE * part.speed;
+  const elapsed = part.from + (Math.max(0, now - part.at) / RATE) * part.speed;
   return { item: part.item, seconds: Math.min(part.to, elapsed), elapsed };
 }
 
@@ -81,7 +100,7 @@ export function lookAgain() {
   const start = under.startOf(current);
   run.underTo = start === null ? null : start + Math.round(end.to * RATE);
   run.gap = { item: current, from: end.to, at: over, old };
-  run.due = over + Math.round((current.pause ?? 0) / speed * RATE);
+  run.due = over + Math.round(((current.pause ?? 0) / speed) * RATE);
   run.item = null;
   run.stretched = null;
   run.after = current;
@@ -103,7 +122,10 @@ async function pump(mine) {
       if (mine.due > (audio().currentTime + AHEAD) * RATE) break;
       if (!mine.item) {
         const next = mine.nextOf(mine.after);
-        if (!next) { mine.over = true; break; }
+        if (!next) {
+          mine.over = true;
+          break;
+        }
         mine.item = next;
         mine.index = Math.floor((next.from ?? 0) / PIECE);
         mine.stretcher = null;
@@ -119,26 +141,44 @@ async function pump(mine) {
       lay(mine, item, part, beneath);
     }
   } catch (error) {
-    if (run === mine) { run = null; mine.laid.forEach(silence); mine.under.forEach(silence); mine.reject(error); }
+    if (run === mine) {
+      run = null;
+      mine.laid.forEach(silence);
+      mine.under.forEach(silence);
+      mine.reject(error);
+    }
     return;
   } finally {
     mine.pumping = false;
   }
   if (run !== mine) return;
   const now = audio().currentTime * RATE;
-  mine.laid = mine.laid.filter((one, i, all) => i === all.length - 1 || Math.max(all[i + 1].at, one.at + one.length) > now - RATE);
+  mine.laid = mine.laid.filter(
+    (one, i, all) => i === all.length - 1 || Math.max(all[i + 1].at, one.at + one.length) > now - RATE,
+  );
   mine.under = mine.under.filter(one => one.at + one.length > now - RATE);
-  if (mine.over && now >= Math.max(mine.due, mine.ends)) { run = null; mine.resolve(true); return; }
+  if (mine.over && now >= Math.max(mine.due, mine.ends)) {
+    run = null;
+    mine.resolve(true);
+    return;
+  }
   mine.timer = setTimeout(() => pump(mine), PUMP_MS);
 }
 
 /** Of a piece, what is played of it: seconds of its sound. */
 function bounds(mine, item, part) {
   const begins = mine.index * PIECE;
-  return { begins, from: Math.max(item.from ?? 0, begins), until: Math.min(item.until ?? Infinity, begins + part.seconds) };
+  return {
+    begins,
+    from: Math.max(item.from ?? 0, begins),
+    until: Math.min(item.until ?? Infinity, begins + part.seconds),
+  };
 }
 
-/** What lies under the stretch that is laid next, and a little around it: a stretched one begins where the one before it ended. */
+/**
+ * What lies under the stretch that is laid next, and a little around it: a stretched one begins where the one before
+ * it ended.
+ */
 async function beneathOf(mine, item, part) {
   const start = under.startOf(item);
   if (start === null) return null;
@@ -147,7 +187,10 @@ async function beneathOf(mine, item, part) {
   return { first, samples: await under.samples(first, start + Math.round(until * RATE)), start };
 }
 
-/** Lays what lies under seconds of an item, from a sample of the device's time on; what is laid already isn't laid twice. */
+/**
+ * Lays what lies under seconds of an item, from a sample of the device's time on; what is laid already isn't laid
+ * twice.
+ */
 function layUnder(mine, beneath, from, to, at, length, pace) {
   if (!beneath || length <= 0) return;
   const wanted = beneath.start + Math.round(from * RATE);
@@ -156,7 +199,10 @@ function layUnder(mine, beneath, from, to, at, length, pace) {
   let skipped = Math.round((first - wanted) / pace);
   // what came too late is left out: it stays at its place in the programme
   const late = Math.ceil((audio().currentTime + 0.005) * RATE) - at - skipped;
-  if (late > 0) { skipped += late; first += Math.round(late * pace); }
+  if (late > 0) {
+    skipped += late;
+    first += Math.round(late * pace);
+  }
   if (end <= first || skipped >= length) return;
   const cut = beneath.samples.slice(first - beneath.first, end - beneath.first);
   const made = under.eased(under.fitted(cut, length - skipped, pace), first !== mine.underTo, false);
@@ -174,7 +220,7 @@ async function layGap(mine) {
   const samples = seconds > 0 ? await under.samples(first, first + Math.round(seconds * RATE)) : null;
   old.forEach(silence);
   if (run !== mine || !samples) return;
-  const length = Math.round(seconds / speed * RATE);
+  const length = Math.round((seconds / speed) * RATE);
   layUnder(mine, { first, samples, start }, from, from + seconds, at, length, speed);
   if (item.last) mine.ends = Math.max(mine.ends, at + length);
 }
@@ -193,7 +239,7 @@ function lay(mine, item, part, beneath) {
     const all = new Float32Array(made.length + rest.length);
     all.set(made);
     all.set(rest, made.length);
-    const to = last ? until : heard + all.length / RATE * speed;
+    const to = last ? until : heard + (all.length / RATE) * speed;
     put(mine, item, all, heard, to, mine.stretcher.speed, beneath);
     mine.stretched = to;
   }
@@ -202,7 +248,7 @@ function lay(mine, item, part, beneath) {
     mine.gap = { item, from: until, at: mine.due };
     mine.item = null;
     mine.stretched = null;
-    mine.due += Math.round((item.pause ?? 0) / speed * RATE);
+    mine.due += Math.round(((item.pause ?? 0) / speed) * RATE);
   } else {
     mine.index++;
   }

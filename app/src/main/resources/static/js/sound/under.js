@@ -13,12 +13,16 @@ let layer = null;
 let wanted = true;
 
 /** @param {typeof layer} now startOf: where in the programme an item begins, in seconds; null for none */
-export function lay(now) { layer = now; }
+export function lay(now) {
+  layer = now;
+}
 
 export const lies = () => layer !== null;
 
 /** Whether it is to be heard. */
-export function hear(on) { wanted = on; }
+export function hear(on) {
+  wanted = on;
+}
 
 const length = () => Math.round(layer.seconds * RATE);
 

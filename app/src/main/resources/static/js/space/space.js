@@ -3,5 +3,12 @@
 import { renew } from '../app.js';
 import { listen } from '../live.js';
 
-listen('/events', ({ kinds }) => { if (kinds.includes('space')) renew('#space', '/space/now'); },
-  (_, again) => { if (again) renew('#space', '/space/now'); });
+listen(
+  '/events',
+  ({ kinds }) => {
+    if (kinds.includes('space')) renew('#space', '/space/now');
+  },
+  (_, again) => {
+    if (again) renew('#space', '/space/now');
+  },
+);

@@ -11,11 +11,17 @@ class Drawn extends WidgetType {
     this.draw = draw;
   }
 
-  eq(other) { return other.key === this.key; }
+  eq(other) {
+    return other.key === this.key;
+  }
 
-  toDOM() { return this.draw(); }
+  toDOM() {
+    return this.draw();
+  }
 
-  ignoreEvent() { return true; }
+  ignoreEvent() {
+    return true;
+  }
 }
 
 function margin(cue, longest) {
@@ -31,11 +37,12 @@ function margin(cue, longest) {
   }
   const time = element('span', 'margintime');
   const over = cue.slot && cue.seconds > cue.slot;
-  const length = `${cue.tooLong ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)}${cue.slot ? ` of ${cue.slot.toFixed(1)}` : ''} s`;
+  const length = `${cue.tooLong ? 'long ' : ''}${cue.measured ? '' : '≈ '}${cue.seconds.toFixed(1)}${cue.slot
+      ? ` of ${cue.slot.toFixed(1)}` : ''} s`;
   time.append(element('span', over ? 'figures over' : 'figures', over ? `over ${length}` : length));
   const bar = element('span', 'bar');
   const fill = element('span', over || cue.tooLong ? 'fill long' : 'fill');
-  fill.style.width = `${Math.min(100, cue.seconds / longest * 100)}%`;
+  fill.style.width = `${Math.min(100, (cue.seconds / longest) * 100)}%`;
   bar.append(fill);
   time.append(bar);
   box.append(number, time);
@@ -60,7 +67,9 @@ function look(tagName, className) {
 /** @param state of the text as it is @param findings in the order of the text @param text the editor's own */
 export function dressing(state, findings, text) {
   const ranges = [];
-  const add = (from, to, what) => { if (from < to && to <= text.length) ranges.push(what.range(from, to)); };
+  const add = (from, to, what) => {
+    if (from < to && to <= text.length) ranges.push(what.range(from, to));
+  };
   state.scenes.forEach(scene => add(scene.start, scene.end, look('span', 'scene')));
   state.notes.forEach(note => add(note.start, note.end, look('span', 'note')));
   const longest = state.cues.reduce((most, cue) => Math.max(most, cue.seconds), 10);
@@ -68,8 +77,25 @@ export function dressing(state, findings, text) {
     if (cue.end > text.length) continue;
     add(cue.start, cue.end, look('span', `spoken role-${cue.colour}${cue.problem ? ' trouble' : ''}`));
     const heads = text.lineAt(cue.start).from === cue.start;
-    const key = heads ? JSON.stringify([cue.number, cue.role, cue.colour, cue.seconds.toFixed(1), cue.measured, cue.slot, cue.tooLong, longest, cue.notes]) : `cut ${cue.number}`;
-    ranges.push(Decoration.widget({ side: -1, widget: new Drawn(key, heads ? () => margin(cue, longest) : () => cut(cue.number)) }).range(cue.start));
+    const key = heads
+      ? JSON.stringify([
+          cue.number,
+          cue.role,
+          cue.colour,
+          cue.seconds.toFixed(1),
+          cue.measured,
+          cue.slot,
+          cue.tooLong,
+          longest,
+          cue.notes,
+        ])
+      : `cut ${cue.number}`;
+    ranges.push(
+      Decoration.widget({
+        side: -1,
+        widget: new Drawn(key, heads ? () => margin(cue, longest) : () => cut(cue.number)),
+      }).range(cue.start),
+    );
   }
   findings.forEach(finding => add(finding.start, finding.end, look('u', finding.look + (finding.here ? ' here' : ''))));
   return Decoration.set(ranges, true);

@@ -1,4 +1,5 @@
-// The editor of the script: it draws only what is seen, so that a key stroke in a long script costs what it does in a short one.
+// The editor of the script: it draws only what is seen, so that a key stroke in a long script costs what it does in a
+// short one.
 
 import { Annotation, EditorState, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, placeholder } from '@codemirror/view';
@@ -46,9 +47,20 @@ export function editor(parent, { text, most, nonce, typed, moved, full }) {
         keymap.of(standardKeymap),
         dressed,
         placeholder('Paste the script here, drop files on it, or start typing.'),
-        EditorView.contentAttributes.of({ id: 'script', 'aria-label': 'Script', 'aria-describedby': 'how', spellcheck: 'false', autocapitalize: 'sentences' }),
+        EditorView.contentAttributes.of({
+          id: 'script',
+          'aria-label': 'Script',
+          'aria-describedby': 'how',
+          spellcheck: 'false',
+          autocapitalize: 'sentences',
+        }),
         EditorState.transactionFilter.of(transaction => {
-          if (!transaction.docChanged || transaction.newDoc.length <= most || transaction.newDoc.length < transaction.startState.doc.length) return transaction;
+          if (
+            !transaction.docChanged ||
+            transaction.newDoc.length <= most ||
+            transaction.newDoc.length < transaction.startState.doc.length
+          )
+            return transaction;
           full();
           return [];
         }),

@@ -10,7 +10,10 @@ export async function hear({ written, said = '', as = '', cue = '' }) {
   try {
     stop();
     const { status, body } = await askPriced(`/projects/${project}/hear`, fields);
-    if (status !== 200) { say(body.sentence + (status === 402 ? ' Press again to hear it.' : '')); return; }
+    if (status !== 200) {
+      say(body.sentence + (status === 402 ? ' Press again to hear it.' : ''));
+      return;
+    }
     await play(body.sound);
   } catch (error) {
     say(error.message);

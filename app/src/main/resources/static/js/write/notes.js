@@ -8,14 +8,18 @@ let painted = () => {};
 
 /** Puts the open notes on the cues of a state. */
 export function noted(state) {
-  state.cues.forEach(cue => { cue.notes = byCue.get(cue.id) ?? []; });
+  state.cues.forEach(cue => {
+    cue.notes = byCue.get(cue.id) ?? [];
+  });
 }
 
 async function load() {
   const { status, body } = await ask('GET', `/projects/${project}/notes`);
   if (status !== 200) return;
   byCue = new Map();
-  body.filter(note => note.open && note.number).forEach(note => byCue.set(note.cue, [...byCue.get(note.cue) ?? [], `“${note.word}”: ${note.remark}`]));
+  body
+    .filter(note => note.open && note.number)
+    .forEach(note => byCue.set(note.cue, [...(byCue.get(note.cue) ?? []), `“${note.word}”: ${note.remark}`]));
   if (script.state) noted(script.state);
   painted();
 }
@@ -23,6 +27,8 @@ async function load() {
 /** @param paint shows the script anew */
 export function follow(paint) {
   painted = paint;
-  document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('status')) load(); });
+  document.addEventListener('logophon:changed', event => {
+    if (event.detail.kinds.includes('status')) load();
+  });
   load();
 }

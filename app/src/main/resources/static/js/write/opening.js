@@ -1,6 +1,7 @@
 // Opening documents: dropped or chosen, shown as what they would become, then taken.
 
 import { ask, element, say } from '../app.js';
+import { counted } from '../counted.js';
 import { area, change, project, take } from './script.js';
 
 const dialog = document.getElementById('opening');
@@ -13,21 +14,38 @@ let files = [];
 function form(fields = {}) {
   const made = new FormData();
   files.forEach(file => made.append('files', file, file.name));
-  shown.querySelectorAll('select[data-field]').forEach(select => made.append(`column-${select.dataset.field}`, select.value));
+  shown
+    .querySelectorAll('select[data-field]')
+    .forEach(select => made.append(`column-${select.dataset.field}`, select.value));
   Object.entries(fields).forEach(([name, value]) => made.append(name, value));
   return made;
 }
 
 async function preview() {
   const large = files.find(file => file.size > MOST_BYTES);
-  buttons.forEach(button => { button.disabled = true; });
-  if (!files.length) { shown.replaceChildren(); return; }
-  if (large) { shown.replaceChildren(bad(large.name, `${large.name} is over ${MOST_BYTES >> 20} MB. Remove the pictures, or save it as text.`)); return; }
+  buttons.forEach(button => {
+    button.disabled = true;
+  });
+  if (!files.length) {
+    shown.replaceChildren();
+    return;
+  }
+  if (large) {
+    shown.replaceChildren(
+      bad(large.name, `${large.name} is over ${MOST_BYTES >> 20} MB. Remove the pictures, or save it as text.`),
+    );
+    return;
+  }
   const { status, body } = await ask('POST', `/projects/${project}/open/preview`, form());
-  if (status !== 200) { shown.replaceChildren(bad('', body.sentence)); return; }
+  if (status !== 200) {
+    shown.replaceChildren(bad('', body.sentence));
+    return;
+  }
   shown.replaceChildren(...body.map(card));
   const usable = body.every(file => !file.problem);
-  buttons.forEach(button => { button.disabled = !usable; });
+  buttons.forEach(button => {
+    button.disabled = !usable;
+  });
   const written = area.text().trim() !== '';
   buttons[0].textContent = written ? 'Replace the script' : 'Open';
   buttons[1].hidden = !written;
@@ -42,7 +60,22 @@ function bad(name, sentence) {
 function card(file) {
   if (file.problem) return bad(file.name, file.problem);
   const box = element('div', 'opened');
-  box.append(element('b', '', file.name), element('span', 'soft', ` ${file.format} · ${file.cues} ${file.cues === 1 ? 'cue' : 'cues'} · ${file.words} words · ${file.roles.join(', ')}${file.slots ? ' · times become slots' : ''}${file.numbers ? ' · its own numbers' : ''}${file.marks ? ` · ${file.marks} ${file.marks === 1 ? 'mark' : 'marks'}` : ''}`));
+  box.append(
+    element('b', '', file.name),
+    element(
+      'span',
+      'soft',
+      [
+        ` ${file.format}`,
+        counted(file.cues, 'cue'),
+        counted(file.words, 'word'),
+        file.roles.join(', '),
+        ...(file.slots ? ['times become slots'] : []),
+        ...(file.numbers ? ['its own numbers'] : []),
+        ...(file.marks ? [counted(file.marks, 'mark')] : []),
+      ].join(' · '),
+    ),
+  );
   if (file.columns.length) box.append(columns(file));
   if (file.skipped.length) {
     const list = element('ul');
@@ -85,24 +118,38 @@ function begin(chosen) {
   preview();
 }
 
-document.getElementById('open-files').addEventListener('click', () => { chooser.value = ''; begin([]); });
+document.getElementById('open-files').addEventListener('click', () => {
+  chooser.value = '';
+  begin([]);
+});
 chooser.addEventListener('change', () => begin(chooser.files));
-buttons.forEach(button => button.addEventListener('click', async () => {
-  const body = await change(`/projects/${project}/open`, {}, version => form({ how: button.dataset.how, version }));
-  if (!body) return;
-  dialog.close();
-  if (body.address) { location.assign(body.address); return; }
-  take(body);
-  say('Opened. Undo restores the script from before.');
-  area.focus();
-}));
+buttons.forEach(button =>
+  button.addEventListener('click', async () => {
+    const body = await change(`/projects/${project}/open`, {}, version => form({ how: button.dataset.how, version }));
+    if (!body) return;
+    dialog.close();
+    if (body.address) {
+      location.assign(body.address);
+      return;
+    }
+    take(body);
+    say('Opened. Undo restores the script from before.');
+    area.focus();
+  }),
+);
 
-document.addEventListener('dragover', event => { if ([...event.dataTransfer.types].includes('Files')) event.preventDefault(); });
+document.addEventListener('dragover', event => {
+  if ([...event.dataTransfer.types].includes('Files')) event.preventDefault();
+});
 document.addEventListener('drop', event => {
   if (!event.dataTransfer.files.length) return;
   event.preventDefault();
   begin(event.dataTransfer.files);
 });
 document.addEventListener('keydown', event => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'o') { event.preventDefault(); chooser.value = ''; begin([]); }
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'o') {
+    event.preventDefault();
+    chooser.value = '';
+    begin([]);
+  }
 });

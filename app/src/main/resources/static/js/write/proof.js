@@ -8,7 +8,16 @@ const list = document.getElementById('findings');
 const none = document.getElementById('todo-none');
 const count = document.getElementById('todo-count');
 const LOOKS = { UNKNOWN_WORD: 'unknown', HOMOGRAPH: 'homograph' };
-const ADVICE = ['LONG_SENTENCE', 'MISSING_STOP', 'RUN_TOGETHER', 'DOUBLED_WORD', 'WATCH_WORD', 'STAGE_DIRECTION', 'LANGUAGE', 'OVER_LIMIT'];
+const ADVICE = [
+  'LONG_SENTENCE',
+  'MISSING_STOP',
+  'RUN_TOGETHER',
+  'DOUBLED_WORD',
+  'WATCH_WORD',
+  'STAGE_DIRECTION',
+  'LANGUAGE',
+  'OVER_LIMIT',
+];
 const MOST_CARDS = 150;
 let findings = [];
 let dismissed = 0;
@@ -17,7 +26,9 @@ let showRight = false;
 let wanted = 0;
 let painted = () => {};
 
-export const onFindings = listener => { painted = listener; };
+export const onFindings = listener => {
+  painted = listener;
+};
 const look = kind => LOOKS[kind] ?? (ADVICE.includes(kind) ? 'advice' : 'wrong');
 
 /** Asks for the findings of the text as it was last saved. */
@@ -58,22 +69,34 @@ function show() {
     parts.push(element('h3', 'kindhead', `${title} · ${listed.length}`));
     const same = new Map();
     for (const finding of listed) {
-      const key = finding.kind + (finding.kind === 'HOMOGRAPH' ? finding.number + finding.from : finding.text + finding.reason);
+      const key =
+        finding.kind + (finding.kind === 'HOMOGRAPH' ? finding.number + finding.from : finding.text + finding.reason);
       same.set(key, [...(same.get(key) ?? []), finding]);
     }
     for (const alike of same.values()) if (cards++ < MOST_CARDS) parts.push(card(alike));
   }
-  if (cards > MOST_CARDS) parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they appear as these are settled.`));
+  if (cards > MOST_CARDS)
+    parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they appear as these are settled.`));
   if (right) parts.push(byRule());
   if (dismissed) {
     const foot = element('div', 'row-of-buttons mt-3');
-    foot.append(button('btn-quiet', `Show again ${dismissed} ignored`, async () => { await ask('POST', `/projects/${project}/proof/show-again`); proof(); }));
+    foot.append(
+      button('btn-quiet', `Show again ${dismissed} ignored`, async () => {
+        await ask('POST', `/projects/${project}/proof/show-again`);
+        proof();
+      }),
+    );
     parts.push(foot);
   }
-  const focused = list.contains(document.activeElement) ? [...list.querySelectorAll('button')].indexOf(document.activeElement) : -1;
+  const focused = list.contains(document.activeElement)
+    ? [...list.querySelectorAll('button')].indexOf(document.activeElement)
+    : -1;
   list.replaceChildren(...parts);
   // whoever works through the list by keyboard goes on where they were
-  if (focused >= 0) { const all = list.querySelectorAll('button'); all[Math.min(focused, all.length - 1)]?.focus(); }
+  if (focused >= 0) {
+    const all = list.querySelectorAll('button');
+    all[Math.min(focused, all.length - 1)]?.focus();
+  }
 }
 
 /** Written forms that need nobody: closed, and each can be heard and changed. */
@@ -104,36 +127,79 @@ function ruleLine(alike) {
   const line = element('li', 'ruleline');
   line.dataset.start = finding.start;
   const about = element('p', '');
-  about.append(button('words', finding.text, () => { area.select(finding.start, finding.end); }, `Go to ${finding.text} in cue ${finding.number}`),
-    element('span', 'where', alike.length > 1 ? `${finding.number} +${alike.length - 1}` : finding.number), element('span', 'said', finding.wouldSay));
+  about.append(
+    button(
+      'words',
+      finding.text,
+      () => {
+        area.select(finding.start, finding.end);
+      },
+      `Go to ${finding.text} in cue ${finding.number}`,
+    ),
+    element('span', 'where', alike.length > 1 ? `${finding.number} +${alike.length - 1}` : finding.number),
+    element('span', 'said', finding.wouldSay),
+  );
   const chips = element('div', 'chips');
   chips.append(button('chip', '▶', () => hear(saidNow(finding)), `Play ${finding.text}`));
-  finding.suggestions.slice(1).forEach((suggestion, i) => chips.append(
-    button('chip', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i + 1] ?? suggestion))), `Say ${finding.text} instead: ${suggestion.label}`)));
+  finding.suggestions
+    .slice(1)
+    .forEach((suggestion, i) =>
+      chips.append(
+        button(
+          'chip',
+          suggestion.label,
+          () => takeItems(alike.map(f => item(f, f.suggestions[i + 1] ?? suggestion))),
+          `Say ${finding.text} instead: ${suggestion.label}`,
+        ),
+      ),
+    );
   chips.append(respell(finding, finding.text));
   line.append(about, chips);
   return line;
 }
 
 /** A form alone may be another one than in its sentence: its words go along. */
-const saidNow = finding => ({ written: finding.text, cue: finding.cue,
-  ...(['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) && !['HOMOGRAPH', 'UNKNOWN_WORD'].includes(finding.kind) ? { said: finding.wouldSay, as: 'words' } : {}) });
+const saidNow = finding => ({
+  written: finding.text,
+  cue: finding.cue,
+  ...(['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) && !['HOMOGRAPH', 'UNKNOWN_WORD'].includes(finding.kind)
+    ? { said: finding.wouldSay, as: 'words' }
+    : {}),
+});
 
-const respell = (finding, words) => button('chip', 'respell…', () => document.dispatchEvent(
-  new CustomEvent('logophon:respell', { detail: { written: finding.text, said: finding.suggestions[0]?.text ?? '', cue: finding.cue } })), `Respell ${words}`);
+const respell = (finding, words) =>
+  button(
+    'chip',
+    'Respell…',
+    () =>
+      document.dispatchEvent(
+        new CustomEvent('logophon:respell', {
+          detail: { written: finding.text, said: finding.suggestions[0]?.text ?? '', cue: finding.cue },
+        }),
+      ),
+    `Respell ${words}`,
+  );
 
-/** What keeps cues from being rendered and is no matter of words: one entry a sentence, with the cues that it holds for. */
+/**
+ * What keeps cues from being rendered and is no matter of words: one entry a sentence, with the cues that it holds
+ * for.
+ */
 function problems() {
   const bySentence = new Map();
   for (const cue of script.state?.cues ?? []) {
-    if (cue.problem && !findings.some(f => f.kind === 'OVER_LIMIT' && f.cue === cue.id)) bySentence.set(cue.problem, [...(bySentence.get(cue.problem) ?? []), cue]);
+    if (cue.problem && !findings.some(f => f.kind === 'OVER_LIMIT' && f.cue === cue.id))
+      bySentence.set(cue.problem, [...(bySentence.get(cue.problem) ?? []), cue]);
   }
   return [...bySentence.values()];
 }
 
 function stuckCard(cues) {
   const box = element('div', 'finding');
-  box.append(button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => { area.select(cues[0].start, cues[0].end); }));
+  box.append(
+    button('words', cues.length === 1 ? `Cue ${cues[0].number}` : `${cues.length} cues, from ${cues[0].number}`, () => {
+      area.select(cues[0].start, cues[0].end);
+    }),
+  );
   box.append(element('p', '', cues[0].problem));
   if (cues[0].uncast) {
     const fitting = button('chip first', 'Cast a matching voice', () => {}, `Cast a matching voice ${cues[0].role}`);
@@ -150,24 +216,63 @@ function card(alike) {
   const box = element('div', `finding ${finding.look}`);
   box.dataset.start = finding.start;
   const words = finding.text.length > 80 ? `${finding.text.slice(0, 78)}…` : finding.text;
-  box.append(button('words', words, () => { area.select(finding.start, finding.end); }, `Go to ${words} in cue ${finding.number}`));
+  box.append(
+    button(
+      'words',
+      words,
+      () => {
+        area.select(finding.start, finding.end);
+      },
+      `Go to ${words} in cue ${finding.number}`,
+    ),
+  );
   const numbers = [...new Set(alike.map(f => f.number))];
-  box.append(element('span', 'where', numbers.length > 3 ? `${numbers.slice(0, 3).join(' ')} +${numbers.length - 3}` : numbers.join(' ')));
+  box.append(
+    element(
+      'span',
+      'where',
+      numbers.length > 3 ? `${numbers.slice(0, 3).join(' ')} +${numbers.length - 3}` : numbers.join(' '),
+    ),
+  );
   box.append(element('p', '', finding.reason));
   const chips = element('div', 'chips');
   if (finding.wouldSay) chips.append(button('chip', '▶ Play', () => hear(saidNow(finding)), `Play ${words}`));
-  finding.suggestions.forEach((suggestion, i) => chips.append(button(i ? 'chip' : 'chip first', suggestion.label, () => takeItems(alike.map(f => item(f, f.suggestions[i] ?? suggestion))), `Use: ${suggestion.label}`)));
-  if (['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) || !finding.suggestions.length && finding.kind === 'UNKNOWN_WORD') {
+  finding.suggestions.forEach((suggestion, i) =>
+    chips.append(
+      button(
+        i ? 'chip' : 'chip first',
+        suggestion.label,
+        () => takeItems(alike.map(f => item(f, f.suggestions[i] ?? suggestion))),
+        `Use: ${suggestion.label}`,
+      ),
+    ),
+  );
+  if (
+    ['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) ||
+    (!finding.suggestions.length && finding.kind === 'UNKNOWN_WORD')
+  ) {
     chips.append(respell(finding, words));
   }
   const leave = element('div', 'leave');
-  leave.append(button('btn-quiet', 'Ignore', () => dismiss(alike, true), `Ignore ${words} here`), button('btn-quiet', 'Never ask', () => dismiss(alike, false), `Never ask about ${words} in this project`));
+  leave.append(
+    button('btn-quiet', 'Ignore', () => dismiss(alike, true), `Ignore ${words} here`),
+    button('btn-quiet', 'Never ask', () => dismiss(alike, false), `Never ask about ${words} in this project`),
+  );
   chips.append(leave);
   box.append(chips);
   return box;
 }
 
-const item = (f, s) => ({ cue: f.cue, from: f.from, to: f.to, written: f.text, kind: f.kind, act: s.act, text: s.text, at: s.at });
+const item = (f, s) => ({
+  cue: f.cue,
+  from: f.from,
+  to: f.to,
+  written: f.text,
+  kind: f.kind,
+  act: s.act,
+  text: s.text,
+  at: s.at,
+});
 
 async function takeItems(items) {
   const done = await change(`/projects/${project}/proof/take`, {}, version => ({ version, items }));
@@ -178,8 +283,15 @@ async function takeItems(items) {
 
 async function dismiss(alike, here) {
   for (const finding of here ? alike : alike.slice(0, 1)) {
-    const { status, body } = await ask('POST', `/projects/${project}/proof/dismiss`, { cue: here ? finding.cue : null, kind: finding.kind, text: finding.text });
-    if (status !== 200) { say(body.sentence); return; }
+    const { status, body } = await ask('POST', `/projects/${project}/proof/dismiss`, {
+      cue: here ? finding.cue : null,
+      kind: finding.kind,
+      text: finding.text,
+    });
+    if (status !== 200) {
+      say(body.sentence);
+      return;
+    }
   }
   proof();
 }

@@ -23,7 +23,7 @@ export async function openPanel(name) {
   proofPanel.hidden = name !== 'proof';
   other.hidden = name === 'proof';
   other.replaceChildren();
-  return name !== 'proof' && await fill(other, `/projects/${project}/${name}`);
+  return name !== 'proof' && (await fill(other, `/projects/${project}/${name}`));
 }
 
 tabs.forEach((tab, i) => {
@@ -37,38 +37,57 @@ tabs.forEach((tab, i) => {
   });
 });
 
-/** Counts and versions follow the script, but not under the hand; readings and the watch list change what proof finds. */
+/**
+ * Counts and versions follow the script, but not under the hand; readings and the watch list change what proof
+ * finds.
+ */
 const SETTLED_MS = 500;
 let following = null;
-const inUse = () => other.contains(document.activeElement)
-  || [...other.querySelectorAll('input[name]')].some(input => input.value !== input.defaultValue);
+const inUse = () =>
+  other.contains(document.activeElement) ||
+  [...other.querySelectorAll('input[name]')].some(input => input.value !== input.defaultValue);
 function follow() {
   clearTimeout(following);
   following = setTimeout(async () => {
     if (!['counts', 'versions'].includes(current)) return;
-    if (inUse() || !await fill(other, `/projects/${project}/${current}`, () => !inUse())) {
+    if (inUse() || !(await fill(other, `/projects/${project}/${current}`, () => !inUse()))) {
       other.addEventListener('focusout', follow, { once: true });
     }
   }, SETTLED_MS);
 }
 document.addEventListener('logophon:saved', follow);
 document.addEventListener('htmx:afterRequest', event => {
-  if (event.detail.requestConfig?.verb === 'post' && other.contains(event.detail.elt) && !event.detail.elt.closest('#finding')) {
+  if (
+    event.detail.requestConfig?.verb === 'post' &&
+    other.contains(event.detail.elt) &&
+    !event.detail.elt.closest('#finding')
+  ) {
     proof();
-    ask('GET', `/projects/${project}/script`).then(({ status, body }) => { if (status === 200 && body.version === script.version) take(body); });
+    ask('GET', `/projects/${project}/script`).then(({ status, body }) => {
+      if (status === 200 && body.version === script.version) take(body);
+    });
   }
 });
 
 function tried(form, input) {
-  return { written: form.elements.written.value, said: input.value, as: form.elements.as.value, cue: form.dataset.cue ?? '' };
+  return {
+    written: form.elements.written.value,
+    said: input.value,
+    as: form.elements.as.value,
+    cue: form.dataset.cue ?? '',
+  };
 }
 
 other.addEventListener('click', async event => {
   const hearing = event.target.closest('.hear');
   if (hearing) {
     const form = hearing.closest('form');
-    if (!form.elements.written.value.trim()) { say('Type the written form first.'); return; }
-    if (hearing.dataset.written !== undefined) hear({ written: form.elements.written.value, cue: form.dataset.cue ?? '' });
+    if (!form.elements.written.value.trim()) {
+      say('Type the written form first.');
+      return;
+    }
+    if (hearing.dataset.written !== undefined)
+      hear({ written: form.elements.written.value, cue: form.dataset.cue ?? '' });
     else hear(tried(form, hearing.parentElement.querySelector('input.form-control')));
   }
   const playing = event.target.closest('.play-reading');
@@ -81,7 +100,11 @@ other.addEventListener('click', async event => {
   if (replacing) {
     const fields = Object.fromEntries(new FormData(document.getElementById('finding')));
     const state = await change(replacing.dataset.replace, fields);
-    if (state) { take(state); document.getElementById('hits').replaceChildren(); say('Replaced. Undo restores it.'); }
+    if (state) {
+      take(state);
+      document.getElementById('hits').replaceChildren();
+      say('Replaced. Undo restores it.');
+    }
   }
   const compared = event.target.closest('[data-compare]');
   if (compared) {
@@ -93,18 +116,25 @@ other.addEventListener('click', async event => {
 other.addEventListener('change', event => {
   if (event.target.name !== 'chosen') return;
   const inputs = [...other.querySelectorAll('#tries input.form-control')];
-  inputs.forEach((input, i) => { if (String(i) === event.target.value) input.name = 'said'; else input.removeAttribute('name'); });
+  inputs.forEach((input, i) => {
+    if (String(i) === event.target.value) input.name = 'said';
+    else input.removeAttribute('name');
+  });
 });
 
 comparing.addEventListener('click', async event => {
   const restoring = event.target.closest('[data-restore]');
   if (!restoring) return;
   const state = await change(restoring.dataset.restore);
-  if (state) { take(state); comparing.close(); say('Restored. The state before is in Versions.'); }
+  if (state) {
+    take(state);
+    comparing.close();
+    say('Restored. The state before is in Versions.');
+  }
 });
 
 document.addEventListener('logophon:respell', async event => {
-  if (!await openPanel('readings')) return;
+  if (!(await openPanel('readings'))) return;
   const form = document.getElementById('add-reading');
   form.elements.written.value = event.detail.written;
   form.dataset.cue = event.detail.cue;
@@ -119,4 +149,3 @@ document.addEventListener('keydown', event => {
     openPanel('find').then(() => document.getElementById('what')?.focus());
   }
 });
-

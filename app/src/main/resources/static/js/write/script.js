@@ -23,7 +23,9 @@ const listeners = [];
 const carets = [];
 
 export const area = editor(document.getElementById('editor'), {
-  text: source.defaultValue, most: Number(page.dataset.most), nonce: page.dataset.nonce,
+  text: source.defaultValue,
+  most: Number(page.dataset.most),
+  nonce: page.dataset.nonce,
   typed() {
     saved.textContent = 'typing…';
     tell(null);
@@ -65,7 +67,10 @@ export function take(state) {
 async function send() {
   waiting = null;
   if (theirs) return;
-  if (!unsaved()) { saved.textContent = 'saved'; return; }
+  if (!unsaved()) {
+    saved.textContent = 'saved';
+    return;
+  }
   saved.textContent = 'saving…';
   const sent = area.mark();
   const text = area.text();
@@ -96,7 +101,10 @@ async function send() {
 }
 
 function save() {
-  saving ??= send().finally(() => { saving = null; setTimeout(catchUp); });
+  saving ??= send().finally(() => {
+    saving = null;
+    setTimeout(catchUp);
+  });
   return saving;
 }
 
@@ -105,16 +113,21 @@ export function later() {
   waiting = setTimeout(save, SAVE_AFTER_MS);
 }
 
-/** Saves what is typed, then asks for a change that needs the saved text. @returns the answer's body, or null when it was refused */
+/**
+ * Saves what is typed, then asks for a change that needs the saved text.
+ * @returns the answer's body, or null when it was refused
+ */
 export async function change(address, fields = {}, make = null) {
   clearTimeout(waiting);
-  while (saving || unsaved() && !theirs) await save();
+  while (saving || (unsaved() && !theirs)) await save();
   if (theirs) return null;
   const form = new FormData();
   Object.entries(fields).forEach(([name, value]) => form.append(name, value));
   form.append('version', script.version);
   changing += 1;
-  const { status, body } = await ask('POST', address, make ? make(script.version) : form).finally(() => { changing -= 1; });
+  const { status, body } = await ask('POST', address, make ? make(script.version) : form).finally(() => {
+    changing -= 1;
+  });
   setTimeout(catchUp);
   if (status === 200) return body;
   say(body?.sentence ?? 'That did not work. Reload the page.');
@@ -143,26 +156,49 @@ function catchUp() {
   if (missed) refresh();
 }
 
-window.addEventListener('beforeunload', event => { if (unsaved()) event.preventDefault(); });
+window.addEventListener('beforeunload', event => {
+  if (unsaved()) event.preventDefault();
+});
 window.addEventListener('focus', refresh);
 // another window has saved the script, or something has become of its cues
-document.addEventListener('logophon:changed', event => { if (event.detail.kinds.includes('content')) refresh(); });
+document.addEventListener('logophon:changed', event => {
+  if (event.detail.kinds.includes('content')) refresh();
+});
 document.addEventListener('logophon:programme', event => {
   if (!script.state || unsaved() || saving) return;
   const now = new Map(event.detail.cues.map(cue => [cue.id, cue]));
   let differs = false;
   for (const cue of script.state.cues) {
     const became = now.get(cue.id);
-    if (!became || became.state === cue.state && became.problem === cue.problem && became.measured === cue.measured && became.number === cue.number) continue;
-    Object.assign(cue, { state: became.state, problem: became.problem, measured: became.measured, seconds: became.seconds, number: became.number });
+    if (
+      !became ||
+      (became.state === cue.state &&
+        became.problem === cue.problem &&
+        became.measured === cue.measured &&
+        became.number === cue.number)
+    )
+      continue;
+    Object.assign(cue, {
+      state: became.state,
+      problem: became.problem,
+      measured: became.measured,
+      seconds: became.seconds,
+      number: became.number,
+    });
     differs = true;
   }
   if (differs) tell(script.state);
 });
 
 document.getElementById('take-theirs').addEventListener('click', async () => {
-  const { status, body: kept } = await ask('POST', `/projects/${project}/script/draft`, { text: area.text(), version: script.version });
-  if (status !== 200) { say(kept.sentence); return; }
+  const { status, body: kept } = await ask('POST', `/projects/${project}/script/draft`, {
+    text: area.text(),
+    version: script.version,
+  });
+  if (status !== 200) {
+    say(kept.sentence);
+    return;
+  }
   const { body } = await ask('GET', `/projects/${project}/script?text=true`);
   theirs = null;
   base = null;
@@ -170,8 +206,16 @@ document.getElementById('take-theirs').addEventListener('click', async () => {
   take(body);
 });
 document.getElementById('keep-both').addEventListener('click', async () => {
-  const { status, body } = await ask('POST', `/projects/${project}/script/aside`, { text: area.text(), version: script.version });
-  if (status === 200) { kept = area.mark(); location.assign(body.address); } else { say(body.sentence); }
+  const { status, body } = await ask('POST', `/projects/${project}/script/aside`, {
+    text: area.text(),
+    version: script.version,
+  });
+  if (status === 200) {
+    kept = area.mark();
+    location.assign(body.address);
+  } else {
+    say(body.sentence);
+  }
 });
 
 /** The first state; what is older than the text is dropped. */
@@ -179,6 +223,7 @@ export async function begin() {
   const { status, body } = await ask('GET', `/projects/${project}/script`);
   // words typed before this script had loaded are words too
   if (unsaved()) later();
-  if (status !== 200) say(body.sentence); else if (!script.state && body.version === script.version) take(body);
+  if (status !== 200) say(body.sentence);
+  else if (!script.state && body.version === script.version) take(body);
   page.dataset.ready = 'true';
 }

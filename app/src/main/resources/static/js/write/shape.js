@@ -22,22 +22,30 @@ onChange(state => {
 let previews = 0;
 async function preview() {
   // of several asked for at once the newest is shown, in whatever order their answers come
-  const turn = previews += 1;
+  const turn = (previews += 1);
   const way = byId('way').value;
   const { least, most } = sizes();
   const sized = most !== undefined;
   byId('limit-of').hidden = !sized;
   if (sized) Object.assign(byId('limit'), { min: least, max: most });
-  const { status, body } = await ask('GET', `/projects/${project}/script/split?way=${way}&limit=${sized ? byId('limit').value || 0 : 0}`);
+  const { status, body } = await ask(
+    'GET',
+    `/projects/${project}/script/split?way=${way}&limit=${sized ? byId('limit').value || 0 : 0}`,
+  );
   if (turn !== previews) return;
   byId('split-take').disabled = status !== 200;
-  byId('split-preview').textContent = status !== 200 ? body.sentence
-    : `${body.cues} ${body.cues === 1 ? 'cue' : 'cues'}, the longest about ${body.longest}.${body.forced.length ? ` ${body.forced.length} end inside a sentence that is over the size.` : ''}`;
-  byId('split-lines').replaceChildren(...(status === 200 ? body.lines : []).map(line => {
-    const row = element('li');
-    row.append(element('span', '', line.start), element('span', 'figures', line.seconds));
-    return row;
-  }));
+  byId('split-preview').textContent =
+    status !== 200
+      ? body.sentence
+      : `${body.cues} ${body.cues === 1 ? 'cue' : 'cues'}, the longest about ${body.longest}.${body.forced.length
+          ? ` ${body.forced.length} end inside a sentence that is over the size.` : ''}`;
+  byId('split-lines').replaceChildren(
+    ...(status === 200 ? body.lines : []).map(line => {
+      const row = element('li');
+      row.append(element('span', '', line.start), element('span', 'figures', line.seconds));
+      return row;
+    }),
+  );
 }
 
 byId('open-splitting').addEventListener('click', () => {
@@ -47,17 +55,23 @@ byId('open-splitting').addEventListener('click', () => {
   dialog.showModal();
   preview();
 });
-byId('way').addEventListener('change', () => { byId('limit').value = sizes().usual ?? byId('limit').value; preview(); });
+byId('way').addEventListener('change', () => {
+  byId('limit').value = sizes().usual ?? byId('limit').value;
+  preview();
+});
 byId('limit').addEventListener('input', preview);
 byId('split-take').addEventListener('click', async () => {
   const way = byId('way').value;
   if (await reshape('split', { way, limit: sizes().most !== undefined ? byId('limit').value : 0 })) dialog.close();
 });
 
-const numberFields = () => Object.fromEntries(['start', 'step', 'width', 'prefix'].map(name => [name, byId(`number-${name}`).value]));
+const numberFields = () =>
+  Object.fromEntries(['start', 'step', 'width', 'prefix'].map(name => [name, byId(`number-${name}`).value]));
 function numberPreview() {
   const { start, step, width, prefix } = numberFields();
-  byId('numbers-preview').textContent = [0, 1, 2].map(i => prefix + String(Number(start) + i * Number(step)).padStart(Number(width), '0')).join(', ');
+  byId('numbers-preview').textContent = [0, 1, 2]
+    .map(i => prefix + String(Number(start) + i * Number(step)).padStart(Number(width), '0'))
+    .join(', ');
 }
 byId('open-numbers').addEventListener('click', () => {
   byId('numbers-frozen').hidden = !script.state?.frozen;
@@ -65,21 +79,36 @@ byId('open-numbers').addEventListener('click', () => {
   numbering.showModal();
 });
 numbering.addEventListener('input', numberPreview);
-byId('numbers-take').addEventListener('click', async () => { if (await reshape('numbers', numberFields())) numbering.close(); });
+byId('numbers-take').addEventListener('click', async () => {
+  if (await reshape('numbers', numberFields())) numbering.close();
+});
 
 const splitHere = () => reshape('cut', { place: area.caret() });
 const joinUp = () => reshape('join', { place: area.caret() });
-byId('split-here').addEventListener('click', async () => { await splitHere(); area.focus(); });
-byId('join-up').addEventListener('click', async () => { await joinUp(); area.focus(); });
+byId('split-here').addEventListener('click', async () => {
+  await splitHere();
+  area.focus();
+});
+byId('join-up').addEventListener('click', async () => {
+  await joinUp();
+  area.focus();
+});
 byId('undo').addEventListener('click', () => reshape('undo', {}));
 byId('redo').addEventListener('click', () => reshape('redo', {}));
 
 area.dom.addEventListener('keydown', event => {
   if (!(event.ctrlKey || event.metaKey)) return;
   const key = event.key.toLowerCase();
-  const act = key === 'enter' ? event.shiftKey ? joinUp : splitHere
-    : key === 'z' ? () => reshape(event.shiftKey ? 'redo' : 'undo', {})
-    : key === 'y' ? () => reshape('redo', {}) : null;
+  const act =
+    key === 'enter'
+      ? event.shiftKey
+        ? joinUp
+        : splitHere
+      : key === 'z'
+        ? () => reshape(event.shiftKey ? 'redo' : 'undo', {})
+        : key === 'y'
+          ? () => reshape('redo', {})
+          : null;
   if (!act) return;
   event.preventDefault();
   act();
@@ -87,7 +116,8 @@ area.dom.addEventListener('keydown', event => {
 
 // what a big change did to the cues, with what can be brought back
 const report = byId('report');
-const numbers = list => list.length > 4 ? `${list.slice(0, 4).join(', ')} and ${list.length - 4} more` : list.join(', ');
+const numbers = list =>
+  list.length > 4 ? `${list.slice(0, 4).join(', ')} and ${list.length - 4} more` : list.join(', ');
 onChange(state => {
   const change = state?.report;
   if (!change) return;
@@ -100,12 +130,17 @@ onChange(state => {
   if (change.gone.length) parts.push(`${change.gone.length} gone (${numbers(change.gone.map(g => g.number))})`);
   if (change.lost.length) parts.push(`readings of single places removed: ${numbers(change.lost)}`);
   report.querySelector('.sentence').textContent = `Cues: ${parts.join(', ')}.`;
-  report.querySelector('.acts').replaceChildren(...change.gone.slice(0, 3).map(gone => {
-    const back = element('button', 'btn btn-plain', `Restore ${gone.number}`);
-    back.type = 'button';
-    back.title = gone.text.slice(0, 200);
-    back.addEventListener('click', () => reshape(`gone/${gone.id}`, {}));
-    return back;
-  }));
+  report.querySelector('.acts').replaceChildren(
+    ...change.gone.slice(0, 3).map(gone => {
+      const back = element('button', 'btn btn-plain', `Restore ${gone.number}`);
+      back.type = 'button';
+      back.title = gone.text.slice(0, 200);
+      back.addEventListener('click', () => reshape(`gone/${gone.id}`, {}));
+      return back;
+    }),
+  );
 });
-byId('report-close').addEventListener('click', () => { report.hidden = true; area.focus(); });
+byId('report-close').addEventListener('click', () => {
+  report.hidden = true;
+  area.focus();
+});

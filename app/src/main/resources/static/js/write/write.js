@@ -22,12 +22,28 @@ function totals(state) {
   document.getElementById('total-characters').textContent = state.characters.toLocaleString('en');
   document.getElementById('total-time').textContent = clock(state.seconds);
   const over = state.targetSeconds ? state.seconds - state.targetSeconds : 0;
-  document.getElementById('total-against').textContent = !state.targetSeconds ? 'running time'
-    : Math.abs(over) < 1 ? `of ${clock(state.targetSeconds)}: just right`
-    : over > 0 ? `of ${clock(state.targetSeconds)}: too long by ${over < 60 ? `${Math.round(over)} s` : clock(over)}, about ${Math.round(over * state.words / Math.max(1, state.seconds))} words`
-    : `of ${clock(state.targetSeconds)}: ${clock(-over)} to spare`;
-  document.getElementById('cue-list').replaceChildren(...state.cues.slice(0, MOST_LISTED).map(cue =>
-    element('li', '', `${cue.number}, ${cue.role}, ${cue.seconds.toFixed(1)} seconds${cue.problem ? `: ${cue.problem}` : ''}${cue.notes.map(note => `. Note on ${note}`).join('')}`)));
+  document.getElementById('total-against').textContent = !state.targetSeconds
+    ? 'running time'
+    : Math.abs(over) < 1
+      ? `of ${clock(state.targetSeconds)}: just right`
+      : over > 0
+        ? `of ${clock(state.targetSeconds)}: too long by ${over < 60 ? `${Math.round(over)} s`
+            : clock(over)}, about ${Math.round((over * state.words) / Math.max(1, state.seconds))} words`
+        : `of ${clock(state.targetSeconds)}: ${clock(-over)} to spare`;
+  document
+    .getElementById('cue-list')
+    .replaceChildren(
+      ...state.cues
+        .slice(0, MOST_LISTED)
+        .map(cue =>
+          element(
+            'li',
+            '',
+            `${cue.number}, ${cue.role}, ${cue.seconds.toFixed(1)} seconds${cue.problem ? `: ${cue.problem}`
+                : ''}${cue.notes.map(note => `. Note on ${note}`).join('')}`,
+          ),
+        ),
+    );
 }
 
 onChange(state => {
@@ -40,7 +56,13 @@ onChange(state => {
   }
   repaint();
 });
-onFindings(() => { script.proofed = script.version; repaint(); });
+onFindings(() => {
+  script.proofed = script.version;
+  repaint();
+});
 
 begin();
-follow(() => { repaint(); if (script.state) totals(script.state); });
+follow(() => {
+  repaint();
+  if (script.state) totals(script.state);
+});

@@ -15,8 +15,8 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Whether a page is accessible (WCAG 2.2 AA), as far as axe-core can tell. What a page of the same kind has shown at the same
- * place, in the same state, isn't looked at again: most of the tests' work in the browser was that.
+ * Whether a page is accessible (WCAG 2.2 AA), as far as axe-core can tell. What a page of the same kind has shown at
+ * the same place, in the same state, isn't looked at again: most of the tests' work in the browser was that.
  */
 final class Accessible {
 
@@ -26,8 +26,8 @@ final class Accessible {
     private static final Map<String, Set<String>> LOOKED_AT = new ConcurrentHashMap<>();
 
     /**
-     * An element is known by its tag and attributes and by those it stands in; of texts it only matters whether there is one.
-     * Only what is wrong is worked out to its end.
+     * An element is known by its tag and attributes and by those it stands in; of texts it only matters whether there
+     * is one. Only what is wrong is worked out to its end.
      */
     private static final String CHECK = """
             async ([tags, before]) => {
@@ -72,7 +72,8 @@ final class Accessible {
         if (Boolean.FALSE.equals(page.evaluate("() => 'axe' in window"))) {
             page.evaluate(AXE);
         }
-        String kind = page.url().replaceAll("[?#].*|https?://[^/]+|[0-9a-f]{8}-[0-9a-f-]{27}", "");
+        String kind = page.evaluate("document.documentElement.dataset.bsTheme") + " "
+                + page.url().replaceAll("[?#].*|https?://[^/]+|[0-9a-f]{8}-[0-9a-f-]{27}", "");
         Set<String> lookedAt = LOOKED_AT.computeIfAbsent(kind, none -> ConcurrentHashMap.newKeySet());
         List<?> seen = (List<?>) page.evaluate(CHECK, List.of(TAGS, String.join(" ", lookedAt)));
         assertThat((List<?>) seen.get(1)).as(page.url()).isEmpty();

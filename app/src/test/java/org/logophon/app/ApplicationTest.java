@@ -14,8 +14,8 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
 /**
- * Tests of the whole application on a real database, a real port and a stand-in for hired voices; one instance serves all of
- * them. Its voices are made up; tests that judge the sound are marked {@link RealSpeech}.
+ * Tests of the whole application on a real database, a real port and a stand-in for hired voices; one instance serves
+ * all of them. Its voices are made up; tests that judge the sound are marked {@link RealSpeech}.
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,

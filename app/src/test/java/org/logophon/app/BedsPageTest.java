@@ -96,7 +96,10 @@ class BedsPageTest extends BrowserTest {
         return most;
     }
 
-    /** How many tenths of a second are the same to the sample, at the place that fits best: nobody knows when the page began. */
+    /**
+     * How many tenths of a second are the same to the sample, at the place that fits best: nobody knows when the page
+     * began.
+     */
     private static int alike(float[] heard, float[] layer, int from) {
         int most = 0;
         for (int off = 0; from + off + TENTHS * TENTH < heard.length; off++) {

@@ -70,7 +70,9 @@ abstract class BrowserTest extends ApplicationTest {
         Accessible.check(page);
     }
 
-    /** A project with a script, opened on Write. Made by one call: how people make one is tested where that is tested. */
+    /**
+     * A project with a script, opened on Write. Made by one call: how people make one is tested where that is tested.
+     */
     String newProject(String name, String script) {
         String project = server.project(name, script);
         page.navigate(address() + project + "/write");

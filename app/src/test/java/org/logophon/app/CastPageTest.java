@@ -32,7 +32,8 @@ class CastPageTest extends BrowserTest {
     private void casting(String name) {
         String project = newProject(
                 name,
-                "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52, and wrote it down.");
+                "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at "
+                        + "4:52, and wrote it down.");
         page.navigate(address() + project + "/cast?language=English&order=name&shown=400");
         assertThat(page.locator("h1")).hasText("A voice for Keeper");
         // keys are heard from when the page's scripts run
@@ -136,7 +137,7 @@ class CastPageTest extends BrowserTest {
         page.locator("#hide-names").uncheck();
         assertThat(page.locator("#candidates")).containsText("Aldric");
         page.locator(".candidate", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Aldric"))
-                .getByText("cast")
+                .getByText("Cast")
                 .click();
         assertThat(page.locator(".roles a[aria-current]")).containsText("Aldric");
     }

@@ -23,7 +23,8 @@ import tools.jackson.databind.JsonNode;
 class CastTest extends ApplicationTest {
 
     private static final String SCRIPT =
-            "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at 4:52.\n\nKEEPER: Fog till noon.";
+            "NARRATOR: The lens came by sea.\n\nKEEPER: Wind north-west, force nine. Lit the lamp at "
+                    + "4:52.\n\nKEEPER: Fog till noon.";
 
     @Autowired
     private VoiceMeasuring measuring;

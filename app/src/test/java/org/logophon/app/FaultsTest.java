@@ -23,9 +23,9 @@ import org.logophon.core.signal.wav.WavReader;
 import org.logophon.core.signal.wav.WavWriter;
 
 /**
- * While somebody writes, cues are rendered, a recording is sent and a delivery is built, again and again something dies, is
- * cut off, is full, slow or lies, at a moment that nobody chose. Each kind has its turn; how many times is {@code -Dfaults}. A run prints its seed,
- * and {@code -Dfaults.seed} does the same again.
+ * While somebody writes, cues are rendered, a recording is sent and a delivery is built, again and again something
+ * dies, is cut off, is full, slow or lies, at a moment that nobody chose. Each kind has its turn; how many times is
+ * {@code -Dfaults}. A run prints its seed, and {@code -Dfaults.seed} does the same again.
  */
 @Execution(ExecutionMode.CONCURRENT)
 class FaultsTest {
@@ -187,10 +187,10 @@ class FaultsTest {
         assertThat(count("select count(*) from take where cue_id = '" + recordedCue + "'"))
                 .as(told + ": each recording is there, once")
                 .isEqualTo(turn);
-        assertThat(
-                        house.tables()
-                                .queryForList(
-                                        "select id from sound s where samples <> (select sum(length(content)) / (bits / 8) from sound_piece where sound_id = s.id)"))
+        assertThat(house.tables()
+                        .queryForList("select id from sound s where samples <> (select "
+                                + "sum(length(content)) / (bits / 8) from sound_piece where sound_id "
+                                + "= s.id)"))
                 .as(told + ": sound is whole")
                 .isEmpty();
         assertThat(house.charged())

@@ -15,7 +15,10 @@ import org.logophon.standin.Temper;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.util.FileSystemUtils;
 
-/** Two servers, their database and the network between them, hired voices and a disk: all of which fail when they are told to. */
+/**
+ * Two servers, their database and the network between them, hired voices and a disk: all of which fail when they are
+ * told to.
+ */
 final class FaultyHouse implements AutoCloseable {
 
     private static final Duration SOON = Duration.ofSeconds(90);

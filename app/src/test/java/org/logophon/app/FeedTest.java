@@ -46,7 +46,8 @@ class FeedTest extends ApplicationTest {
                 () -> !server.get(project + "/deliveries").body().contains("<progress"));
         assertThat(server.get(project + "/deliveries").body()).doesNotContain("state-problem");
         return jdbc.queryForObject(
-                "select id::text from delivery where project_id = ?::uuid and state = 'ready' order by ordinal desc limit 1",
+                "select id::text from delivery where project_id = ?::uuid and state = 'ready' order by "
+                        + "ordinal desc limit 1",
                 String.class,
                 project.replace("/projects/", ""));
     }

@@ -304,8 +304,8 @@ class HiredTest extends ApplicationTest {
                 .isInstanceOf(SpeechFailed.class)
                 .hasMessageContaining("nobody has agreed to its price");
         java.util.UUID agreement = java.util.UUID.randomUUID();
-        jdbc.sql(
-                        "insert into agreement (id, workspace_id, agreed_characters, at) select :id, id, 5, now() from workspace")
+        jdbc.sql("insert into agreement (id, workspace_id, agreed_characters, at) select :id, id, "
+                        + "5, now() from workspace")
                 .param("id", agreement)
                 .update();
         assertThatThrownBy(() -> narrator.render(recipe, agreement.toString()))

@@ -29,8 +29,9 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Every address that the framework lists, asked with hostile values: no request makes the server fail, tells what it is made
- * of, brings anything unescaped, or takes long. Each run has a seed of its own; {@code -Dhostile.seed} asks the same again.
+ * Every address that the framework lists, asked with hostile values: no request makes the server fail, tells what it is
+ * made of, brings anything unescaped, or takes long. Each run has a seed of its own; {@code -Dhostile.seed} asks the
+ * same again.
  */
 @DirtiesContext
 @Import(MadeUpSpeech.Speaking.class)

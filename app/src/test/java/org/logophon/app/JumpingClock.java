@@ -6,7 +6,9 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.stream.Stream;
 
-/** Shows processes another time than the machine has, by way of libfaketime; how long something takes stays as it is. */
+/**
+ * Shows processes another time than the machine has, by way of libfaketime; how long something takes stays as it is.
+ */
 final class JumpingClock {
 
     private static final String LIBRARY = "faketime/libfaketime.so.1";

@@ -20,7 +20,9 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** A server process of its own is killed while it renders many cues, again while it delivers them, and started again. */
+/**
+ * A server process of its own is killed while it renders many cues, again while it delivers them, and started again.
+ */
 @Execution(ExecutionMode.CONCURRENT)
 class KilledServerTest {
 

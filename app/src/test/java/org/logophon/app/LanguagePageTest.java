@@ -29,7 +29,9 @@ class LanguagePageTest extends BrowserTest {
         String unknown = "Nobody has asked for " + UUID.randomUUID() + ".";
         String project = newProject(
                 "Side by side",
-                "Your wheel wobbles? You can true it in 50 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.\n\n"
+                "Your wheel wobbles? You can true it in 50 seconds, with one small key.\n\nSpin again. "
+                        + "Small turns, both sides, until the gap stays the same.\n\nNobody can translate this "
+                        + "one.\n\n"
                         + unknown);
         page.getByText("Languages").click();
         accessible();
@@ -73,7 +75,9 @@ class LanguagePageTest extends BrowserTest {
         assertThat(other.locator(".write[data-ready]")).isVisible();
         type(
                 other,
-                "Your wheel wobbles? You can true it in 40 seconds, with one small key.\n\nSpin again. Small turns, both sides, until the gap stays the same.\n\nNobody can translate this one.\n\n"
+                "Your wheel wobbles? You can true it in 40 seconds, with one small key.\n\nSpin again. "
+                        + "Small turns, both sides, until the gap stays the same.\n\nNobody can translate this "
+                        + "one.\n\n"
                         + unknown);
         assertThat(other.locator("#saved")).hasText(Pattern.compile("^saved.*"));
         assertThat(state(0)).hasText("to check");

@@ -18,7 +18,10 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 
-/** The script that people type, on the classes that are tested, with a data folder of its own; all that it starts ends with the test. */
+/**
+ * The script that people type, on the classes that are tested, with a data folder of its own; all that it starts ends
+ * with the test.
+ */
 abstract class Launched {
 
     final Path home = folder();

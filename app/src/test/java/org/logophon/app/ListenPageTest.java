@@ -219,7 +219,8 @@ class ListenPageTest extends BrowserTest {
     void takesAreSwitchedAtTheSameWordKeptDeletedAndBroughtBack() {
         String project = listening(
                 "Switched",
-                "The keeper walked along the cliff before the rain came, and nobody slept that night, for the wind had gone round to the north.");
+                "The keeper walked along the cliff before the rain came, and nobody slept that night, for "
+                        + "the wind had gone round to the north.");
         String cue = cue(project, 0).get("id").asString();
         server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "70", "version", "0"));
         server.post(project + "/cues/" + cue + "/render", Map.of());

@@ -37,8 +37,8 @@ class LostDatabaseTest extends ApplicationTest {
         Server.await("both workers speak", PATIENCE, () -> workers.pids().size() == 2 && server.ready(project) > 2);
         workers.pids().forEach(pid -> ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly));
         // what a restart of the database does to its clients: every connection is cut
-        jdbc.sql(
-                        "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and datname = current_database()")
+        jdbc.sql("select pg_terminate_backend(pid) from pg_stat_activity where pid <> "
+                        + "pg_backend_pid() and datname = current_database()")
                 .query(Boolean.class)
                 .list();
         Server.await(CUES + " cues ready", PATIENCE, () -> server.ready(project) == CUES);

@@ -20,8 +20,9 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A data folder from before sound was stored as sound is carried over whole: it holds a project with three cues, a reading,
- * marks with undo, four takes of which one is an older direction's, a cue that left the script, and a delivery.
+ * A data folder from before sound was stored as sound is carried over whole: it holds a project with three cues, a
+ * reading, marks with undo, four takes of which one is an older direction's, a cue that left the script, and a
+ * delivery.
  */
 class MigrationTest {
 
@@ -68,7 +69,8 @@ class MigrationTest {
         assertThat(PCM_BY_RECIPE).hasSize(4);
         PCM_BY_RECIPE.forEach((recipe, pcm) -> {
             byte[] stored = jdbc.queryForObject(
-                    "select string_agg(content, ''::bytea order by position) from sound_piece where sound_id = (select sound_id from speech where recipe = ?)",
+                    "select string_agg(content, ''::bytea order by position) from sound_piece where "
+                            + "sound_id = (select sound_id from speech where recipe = ?)",
                     byte[].class,
                     recipe);
             assertThat(stored).as(recipe).isEqualTo(pcm);

@@ -17,7 +17,10 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
-/** A PostgreSQL of its own that may be torn away, on a disk of its own that may be full, with a clock of its own that may jump. */
+/**
+ * A PostgreSQL of its own that may be torn away, on a disk of its own that may be full, with a clock of its own that
+ * may jump.
+ */
 final class MortalDatabase implements AutoCloseable {
 
     private static final boolean ROOT = "root".equals(System.getProperty("user.name"));
@@ -32,7 +35,11 @@ final class MortalDatabase implements AutoCloseable {
     private final boolean ownDisk;
     private Process process;
 
-    /** @param home which its user may enter. @param diskMegabytes of its disk @param clock what shows its processes another time */
+    /**
+     * @param home which its user may enter.
+     * @param diskMegabytes of its disk
+     * @param clock what shows its processes another time
+     */
     MortalDatabase(Path home, int diskMegabytes, Map<String, String> clock) throws Exception {
         this.home = home;
         this.clock = clock;
@@ -123,7 +130,10 @@ final class MortalDatabase implements AutoCloseable {
         }
     }
 
-    /** Starts it where it doesn't run, and waits until it answers. What a killed one has left may hold it up for a moment. */
+    /**
+     * Starts it where it doesn't run, and waits until it answers. What a killed one has left may hold it up for a
+     * moment.
+     */
     void start() throws Exception {
         Server.await("PostgreSQL answers", START, () -> {
             try {

@@ -20,7 +20,8 @@ import tools.jackson.databind.JsonNode;
 class MovingTest extends ApplicationTest {
 
     private static final String SCRIPT =
-            "# Arrival\n\nNARRATOR: The lamp of %s was lit at four.\n\nKEEPER: The fog of %1$s came in from the north-west.";
+            "# Arrival\n\nNARRATOR: The lamp of %s was lit at four.\n\nKEEPER: The fog of %1$s came in "
+                    + "from the north-west.";
 
     private static final Map<String, String> DELIVERY =
             Map.of("asked", "true", "parts", "clips", "format", "flac", "pattern", "{number}", "target", "-19");
@@ -80,7 +81,8 @@ class MovingTest extends ApplicationTest {
         return jdbc.queryForList("""
                 select concat_ws(' ', c.number, c.scene, c.role, c.text, c.pace_percent, t.ordinal, t.source, s.hash,
                   c.kept_recipe, (select string_agg(n.remark || n.start_index, ',') from note n where n.cue_id = c.id))
-                from cue c join take t on t.id = c.kept_take join speech sp on sp.id = t.speech_id join sound s on s.id = sp.sound_id
+                from cue c join take t on t.id = c.kept_take join speech sp on sp.id = t.speech_id join sound s on s.id
+                = sp.sound_id
                 where c.project_id = ? order by c.position""", String.class, id(of));
     }
 
@@ -134,7 +136,8 @@ class MovingTest extends ApplicationTest {
                 .endsWith(" (imported)");
         assertThat(heard(first)).isEqualTo(heard(project)).isEqualTo(heard(second));
         assertThat(jdbc.queryForObject(
-                        "select count(distinct t.speech_id) from take t join cue c on c.id = t.cue_id where c.project_id in (?, ?, ?)",
+                        "select count(distinct t.speech_id) from take t join cue c on c.id = t.cue_id "
+                                + "where c.project_id in (?, ?, ?)",
                         Integer.class,
                         id(project),
                         id(first),

@@ -134,7 +134,8 @@ class NodesTest {
                     .as("one of the cues is still to be made")
                     .isLessThan(CUES + FEWER);
             held = TABLES.queryForList("""
-                    select c.batch_id, c.cue_id, c.holder from render_claim c join scheduled_tasks t on t.task_instance = c.lane
+                    select c.batch_id, c.cue_id, c.holder from render_claim c join scheduled_tasks t on t.task_instance
+                    = c.lane
                     join node n on t.picked_by = 'app-' || n.id where not n.pages""");
         }
         worker.kill();
@@ -143,7 +144,8 @@ class NodesTest {
                     "another has taken it over",
                     SOON,
                     () -> TABLES.queryForObject(
-                                    "select count(*) from render_claim where batch_id = ? and cue_id = ? and holder = ?",
+                                    "select count(*) from render_claim where batch_id = ? and cue_id = ? "
+                                            + "and holder = ?",
                                     Integer.class,
                                     claim.get("batch_id"),
                                     claim.get("cue_id"),

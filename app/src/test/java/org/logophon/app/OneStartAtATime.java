@@ -6,8 +6,8 @@ import org.springframework.boot.bootstrap.ConfigurableBootstrapContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /**
- * Tests run side by side, and contexts of Spring may begin at once. All of them set up the one Logback of the process, which
- * doesn't bear two that do: that part of a start comes one after another.
+ * Tests run side by side, and contexts of Spring may begin at once. All of them set up the one Logback of the process,
+ * which doesn't bear two that do: that part of a start comes one after another.
  */
 public final class OneStartAtATime implements SpringApplicationRunListener {
 

@@ -21,7 +21,8 @@ class PagesTest extends ApplicationTest {
     void theMarginSaysWhatTheScriptBecomes() {
         String project = server.project(
                 "Margin",
-                "# The headland\n\nNARRATOR: At the top stands a lamp.\n\nKEEPER: Fog till noon.\n\n***\n\n// a note\n");
+                "# The headland\n\nNARRATOR: At the top stands a lamp.\n\nKEEPER: Fog till "
+                        + "noon.\n\n***\n\n// a note\n");
         JsonNode state = server.json(project + "/script");
         assertThat(state.get("cues"))
                 .extracting(c -> c.get("number").asString())

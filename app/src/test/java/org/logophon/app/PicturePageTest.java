@@ -18,8 +18,8 @@ class PicturePageTest extends BrowserTest {
     private static final double FRAME = 0.04;
 
     /**
-     * A picture made by FFmpeg: VP8, 25 frames a second, its frame number as sixteen black or white fields from the lowest
-     * bit on, and a beep at each second.
+     * A picture made by FFmpeg: VP8, 25 frames a second, its frame number as sixteen black or white fields from the
+     * lowest bit on, and a beep at each second.
      */
     private static Path counted(Path folder) throws Exception {
         Path file = folder.resolve("picture.webm");
@@ -48,7 +48,10 @@ class PicturePageTest extends BrowserTest {
         return file;
     }
 
-    /** For each frame that is shown in some seconds: its number as it is seen, and where the programme is at that moment. */
+    /**
+     * For each frame that is shown in some seconds: its number as it is seen, and where the programme is at that
+     * moment.
+     */
     private static final String SEEN = """
             seconds => {
               const video = document.querySelector('video');
@@ -84,7 +87,8 @@ class PicturePageTest extends BrowserTest {
     void anOwnPictureStartsAndGoesWithTheVoiceAndItsSlotsAreTapped(@TempDir Path folder) throws Exception {
         String project = server.project(
                 "Own picture",
-                "The keeper walked along the cliff before the rain came over the bay, and he counted the ships that were still out, and lit the lamp early.");
+                "The keeper walked along the cliff before the rain came over the bay, and he counted the "
+                        + "ships that were still out, and lit the lamp early.");
         server.post(project + "/render", Map.of("step", "PLACE"));
         Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 1);
         page.navigate(address() + project + "/place");

@@ -277,7 +277,8 @@ class ProofPageTest extends BrowserTest {
     void aCueInAnotherLanguageGetsAVoiceThatSpeaksIt() {
         newProject(
                 "Language",
-                "NARRATOR: The wheel is out of true.\n\nSPRECHERIN: Kommt die Felge links zu nah, zieh eine Speiche an, die nach rechts führt.");
+                "NARRATOR: The wheel is out of true.\n\nSPRECHERIN: Kommt die Felge links zu nah, zieh "
+                        + "eine Speiche an, die nach rechts führt.");
         assertThat(page.locator("#findings")).containsText("German");
         Locator voice = page.locator(
                         "#findings .finding", new com.microsoft.playwright.Page.LocatorOptions().setHasText("German"))

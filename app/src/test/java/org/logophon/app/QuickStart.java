@@ -13,8 +13,8 @@ import java.util.zip.ZipEntry;
 import org.springframework.util.FileSystemUtils;
 
 /**
- * What lets servers of the tests start quickly: an archive of their classes, and a database that has its tables. A first
- * server makes both.
+ * What lets servers of the tests start quickly: an archive of their classes, and a database that has its tables. A
+ * first server makes both.
  *
  * @param root     a folder with the launcher and the classes that are tested, as if they were built there
  * @param options  of Java, for the archive

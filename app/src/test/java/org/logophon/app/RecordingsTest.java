@@ -77,7 +77,8 @@ class RecordingsTest extends ApplicationTest {
         assertThat(cueNow().get("state").asString()).isEqualTo("ready");
         assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
         Map<String, Object> sound = jdbc.queryForMap(
-                "select w.bits, w.sample_rate from take t join speech s on s.id = t.speech_id join sound w on w.id = s.sound_id where t.id = ?::uuid",
+                "select w.bits, w.sample_rate from take t join speech s on s.id = t.speech_id join sound w "
+                        + "on w.id = s.sound_id where t.id = ?::uuid",
                 take);
         assertThat(sound).containsEntry("bits", 24).containsEntry("sample_rate", 48_000);
         JsonNode score = server.json(project + "/takes/" + take + "/score");
@@ -355,7 +356,8 @@ class RecordingsTest extends ApplicationTest {
         String words = cues.toString().toLowerCase(java.util.Locale.ROOT);
         assertThat(words).contains("rice");
         Integer doubtful = jdbc.queryForObject(
-                "select coalesce(sum(cardinality(doubtful) / 2), 0) from heard_draft h join cue c on c.id = h.cue_id where c.project_id = ?::uuid",
+                "select coalesce(sum(cardinality(doubtful) / 2), 0) from heard_draft h join cue c on c.id "
+                        + "= h.cue_id where c.project_id = ?::uuid",
                 Integer.class,
                 project.replace("/projects/", ""));
         long told = server.json(project + "/proof")

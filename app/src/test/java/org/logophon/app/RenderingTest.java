@@ -134,8 +134,8 @@ class RenderingTest extends ApplicationTest {
         Server.await(
                 "what was under way is done",
                 Duration.ofSeconds(60),
-                () -> jdbc.sql(
-                                "select 1 from render_claim c join cue on cue.id = c.cue_id where cue.project_id = :project")
+                () -> jdbc.sql("select 1 from render_claim c join cue on cue.id = c.cue_id where "
+                                + "cue.project_id = :project")
                         .param("project", UUID.fromString(project.substring(10)))
                         .query()
                         .listOfRows()
@@ -192,9 +192,9 @@ class RenderingTest extends ApplicationTest {
     }
 
     private int cuesOfBatches(String project, String which) {
-        return jdbc.sql(
-                        "select count(*) from batch_cue bc join batch b on b.id = bc.batch_id where b.project_id = :project and "
-                                + which)
+        return jdbc.sql("select count(*) from batch_cue bc join batch b on b.id = bc.batch_id where "
+                        + "b.project_id = :project and "
+                        + which)
                 .param("project", UUID.fromString(project.substring(10)))
                 .query(Integer.class)
                 .single();

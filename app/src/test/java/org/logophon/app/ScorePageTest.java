@@ -57,7 +57,7 @@ class ScorePageTest extends BrowserTest {
         assertThat(page.locator("#score svg[data-before]")).hasCount(0);
         assertThat(page.locator("#score .word:focus")).hasCount(1);
         press("d", "d", "d", "d", "Shift+U");
-        assertThat(list()).hasText(new String[] {"“one … to”pitch −1.9 stremove"});
+        assertThat(list()).hasText(new String[] {"“one … to”pitch −1.9 stRemove"});
         press("s", "s", "s", "s", "s");
         assertThat(page.locator("#score .lane")).hasCount(2);
         assertThat(page.locator("#cuestate")).hasText("changed");
@@ -166,7 +166,7 @@ class ScorePageTest extends BrowserTest {
         page.mouse().move(edge.x + edge.width / 2 + 64, edge.y + 10);
         page.mouse().up();
         // 64 pixels of 160 a second
-        assertThat(list()).hasText(new String[] {"after “one”pause 0.40 sremove"});
+        assertThat(list()).hasText(new String[] {"after “one”pause 0.40 sRemove"});
     }
 
     @Test
@@ -176,7 +176,7 @@ class ScorePageTest extends BrowserTest {
         assertThat(page.locator("#score .lane.ghost").first()).isVisible();
         assertThat(list().first()).containsText("a clause of 9 words ends here");
         accessible();
-        page.getByLabel("Take pause 0.25 s of out").click();
+        page.getByLabel("Accept pause 0.25 s of out").click();
         assertThat(page.locator("#score .rest.asked")).hasCount(1);
         press("c");
         assertThat(list()).hasCount(0);

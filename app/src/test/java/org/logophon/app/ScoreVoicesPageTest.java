@@ -85,8 +85,13 @@ class ScoreVoicesPageTest extends BrowserTest {
         }
         assertThat(page.locator("#score .word.small").count()).isGreaterThan(8);
         Object overlaps = page.evaluate("""
-                () => { const boxes = [...document.querySelectorAll('#score .word text')].map(t => t.getBoundingClientRect());
-                  return boxes.filter((a, i) => boxes.some((b, k) => k > i && a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 6 && b.top < a.bottom - 6)).length; }""");
+                () => {
+                  const texts = [...document.querySelectorAll('#score .word text')];
+                  const boxes = texts.map(text => text.getBoundingClientRect());
+                  const meet = (a, b) => a.left < b.right - 1 && b.left < a.right - 1
+                    && a.top < b.bottom - 6 && b.top < a.bottom - 6;
+                  return boxes.filter((a, i) => boxes.some((b, k) => k > i && meet(a, b))).length;
+                }""");
         assertThat(overlaps).isEqualTo(0);
     }
 
@@ -114,8 +119,8 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.locator("#render-cue").click();
         assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed)"))
                 .hasCount(1);
-        page.waitForFunction(
-                "() => window.starts.length === 1 && window.starts[0].context.currentTime > window.starts[0].when + 0.1");
+        page.waitForFunction("() => window.starts.length === 1 && window.starts[0].context.currentTime > "
+                + "window.starts[0].when + 0.1");
         Object differences = page.evaluate("""
                 async () => {
                   const { context, when, offset } = window.starts.at(-1);
@@ -171,10 +176,10 @@ class ScoreVoicesPageTest extends BrowserTest {
         assertThat(page.locator("#score .lane-style text")).hasText("weary 60 %");
         page.locator("#score .word").nth(3).focus();
         page.keyboard().press("Alt+ArrowRight");
-        assertThat(page.locator("#marklist li")).hasText(new String[] {"“is”weary 60 %remove"});
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“is”weary 60 %Remove"});
         assertThat(page.locator("#markbar h2")).hasText("“is”");
         page.keyboard().press("Control+z");
-        assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”weary 60 %remove"});
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”weary 60 %Remove"});
         page.locator("#score .word").nth(0).click();
         page.keyboard().press("Alt+ArrowRight");
         assertThat(page.locator(".hint")).hasText("Nothing is marked there that could be moved.");

@@ -222,11 +222,10 @@ class ScriptTest extends ApplicationTest {
         JsonNode gone = save(project, "One.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.");
         assertThat(gone.get("report").get("gone").get(0).get("number").asString())
                 .isEqualTo("020");
-        assertThat(
-                        numbers(
-                                save(
-                                        project,
-                                        "One.\n\nQuite another cue.\n\nThree.\n\nFour.\n\nStill newer words.\n\nNew words here.\n\nFive.")))
+        assertThat(numbers(save(
+                        project,
+                        "One.\n\nQuite another cue.\n\nThree.\n\nFour.\n\nStill newer "
+                                + "words.\n\nNew words here.\n\nFive.")))
                 .contains("019")
                 .doesNotContain("020");
         String cue = gone.get("report").get("gone").get(0).get("id").asString();

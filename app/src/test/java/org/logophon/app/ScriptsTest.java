@@ -24,8 +24,8 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /**
- * The pages' scripts without a page: their types and names are checked by TypeScript's compiler, and modules that need no
- * page are tested as what they are. Both run on the Node.js that the browser driver brings along.
+ * The pages' scripts without a page: their types and names are checked by TypeScript's compiler, and modules that need
+ * no page are tested as what they are. Both run on the Node.js that the browser driver brings along.
  */
 @Execution(ExecutionMode.CONCURRENT)
 class ScriptsTest {

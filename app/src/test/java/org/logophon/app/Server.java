@@ -143,7 +143,10 @@ public final class Server {
     private static final Duration SOONEST = Duration.ofMillis(50);
     private static final Duration LATEST = Duration.ofMillis(400);
 
-    /** Waits for something that another process or thread does: asking costs it time, so the longer it lasts the less often. */
+    /**
+     * Waits for something that another process or thread does: asking costs it time, so the longer it lasts the less
+     * often.
+     */
     public static void await(String what, Duration most, BooleanSupplier done) {
         Awaitility.await(what)
                 .dontCatchUncaughtExceptions()

@@ -207,7 +207,8 @@ class ShareTest extends ApplicationTest {
         String back = link(project, Map.of("name", "revoked"));
         JsonNode cue = programme(ends).get("cues").get(0);
         jdbc.update(
-                "update share set until = now() - interval '1 second' where name = 'for today' and project_id = ?::uuid",
+                "update share set until = now() - interval '1 second' where name = 'for today' and "
+                        + "project_id = ?::uuid",
                 project.replace("/projects/", ""));
         for (JsonNode line : server.json(project + "/shares")) {
             if (line.get("name").asString().equals("revoked")) {

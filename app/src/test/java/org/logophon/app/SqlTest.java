@@ -22,7 +22,10 @@ class SqlTest {
     static final Pattern WRITES =
             Pattern.compile("(?:insert into|delete from|(?<!for )update)\\s+([a-z_]+)(?=[\\s\"(])(?!\\s+set\\s*=)");
 
-    /** The slice in which something is: a storey and a package in it, as {@code services.project}; outside of them a package. */
+    /**
+     * The slice in which something is: a storey and a package in it, as {@code services.project}; outside of them a
+     * package.
+     */
     static String slice(String name) {
         return name.replaceAll("^((?:platform|services|steps)\\.\\w+|\\w+).*", "$1");
     }

@@ -43,7 +43,8 @@ class StoreTest extends ApplicationTest {
                 select c.conrelid::regclass || ' ' || c.conname from pg_constraint c
                 where c.contype = 'f' and c.connamespace = 'public'::regnamespace and not exists (
                     select 1 from pg_index i where i.indrelid = c.conrelid
-                    and (string_to_array(i.indkey::text, ' ')::int2[])[1:cardinality(c.conkey)] @> c.conkey)""", String.class);
+                    and (string_to_array(i.indkey::text, ' ')::int2[])[1:cardinality(c.conkey)] @>
+                    c.conkey)""", String.class);
         assertThat(bare).isEmpty();
         assertThat(jdbc.queryForObject("select count(*) from pg_constraint where contype = 'f'", Integer.class))
                 .isGreaterThan(20);
@@ -54,9 +55,11 @@ class StoreTest extends ApplicationTest {
     void everyReferenceIsAForeignKey() {
         assertThat(jdbc.queryForList("""
                 select table_name || '.' || column_name from information_schema.columns k
-                where table_schema = 'public' and column_name in ('project_id', 'cue_id', 'take_id', 'speech_id', 'sound_id', 'batch_id', 'delivery_id',
+                where table_schema = 'public' and column_name in ('project_id', 'cue_id', 'take_id', 'speech_id',
+                'sound_id', 'batch_id', 'delivery_id',
                     'agreement_id', 'kept_take', 'report_id')
-                and not exists (select 1 from information_schema.key_column_usage u join information_schema.referential_constraints r using (constraint_name)
+                and not exists (select 1 from information_schema.key_column_usage u join
+                information_schema.referential_constraints r using (constraint_name)
                     where u.table_name = k.table_name and u.column_name = k.column_name)""", String.class)).isEmpty();
     }
 

@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Debian's Chromium, one for each thread that drives it, and driven by a pipe: a connection over the network would pack every
- * message and unpack it again, which was a third of the work. It ends with the tests.
+ * Debian's Chromium, one for each thread that drives it, and driven by a pipe: a connection over the network would pack
+ * every message and unpack it again, which was a third of the work. It ends with the tests.
  */
 final class TestBrowser {
 
@@ -47,7 +47,10 @@ final class TestBrowser {
 
     private TestBrowser() {}
 
-    /** Windows of this thread, which keep what they have fetched of scripts and styles from test to test, and nothing else. */
+    /**
+     * Windows of this thread, which keep what they have fetched of scripts and styles from test to test, and nothing
+     * else.
+     */
     static BrowserContext windows() {
         return WINDOWS.get();
     }

@@ -104,8 +104,9 @@ class TwoDoorsTest extends ApplicationTest {
     }
 
     /**
-     * Byte by byte, but for ids and dates: a clip of the application carries its ids, so of a WAV file the sound is compared.
-     * Places of single sounds are kept to a ten-thousandth of a second in the database, and compared to a thousandth.
+     * Byte by byte, but for ids and dates: a clip of the application carries its ids, so of a WAV file the sound is
+     * compared. Places of single sounds are kept to a ten-thousandth of a second in the database, and compared to a
+     * thousandth.
      */
     private static String undated(byte[] file) {
         String content = new String(file, StandardCharsets.ISO_8859_1);

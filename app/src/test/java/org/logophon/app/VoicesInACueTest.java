@@ -261,7 +261,8 @@ class VoicesInACueTest extends ApplicationTest {
                                 + "\"\r\n\r\n" + field[1] + "\r\n")
                         .reduce("", String::concat)
                 + "--" + boundary
-                + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"night.ssml\"\r\nContent-Type: application/ssml+xml\r\n\r\n"
+                + "\r\nContent-Disposition: form-data; name=\"files\"; "
+                + "filename=\"night.ssml\"\r\nContent-Type: application/ssml+xml\r\n\r\n"
                 + ssml + "\r\n--" + boundary + "--\r\n";
         HttpResponse<String> opened = server.send(server.request(project + "/open")
                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)

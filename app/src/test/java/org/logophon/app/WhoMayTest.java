@@ -26,7 +26,8 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 
 /**
  * Every address that the framework lists, asked by nobody, by who is in no workspace, by the owner of another one, by
- * listener, editor and owner, and by who also keeps the machine; held against {@code who-may.tsv}, which says what is meant.
+ * listener, editor and owner, and by who also keeps the machine; held against {@code who-may.tsv}, which says what is
+ * meant.
  */
 class WhoMayTest extends PeopleApplication {
 

@@ -9,7 +9,10 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
 
-/** Somebody who writes on and on, as the page saves it: what isn't accepted is sent again. Each save goes to another server. */
+/**
+ * Somebody who writes on and on, as the page saves it: what isn't accepted is sent again. Each save goes to another
+ * server.
+ */
 final class Writer implements AutoCloseable {
 
     private static final long PAUSE_MILLIS = 250;

@@ -8,8 +8,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Holds what is really sent to the database against what {@link SqlTest} finds in the source: also statements that are put
- * together while the application runs write a table only where that is done.
+ * Holds what is really sent to the database against what {@link SqlTest} finds in the source: also statements that are
+ * put together while the application runs write a table only where that is done.
  */
 final class WritesAtHome {
 

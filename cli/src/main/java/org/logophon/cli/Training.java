@@ -14,8 +14,8 @@ import org.logophon.documents.Documents;
 import org.logophon.documents.worker.OpenedJson;
 
 /**
- * Does once what the commands do, so that the Java machine can write down, at its end, which classes they need: with that
- * archive (JEP 350) they start in a fraction of the time. Run by the build.
+ * Does once what the commands do, so that the Java machine can write down, at its end, which classes they need: with
+ * that archive (JEP 350) they start in a fraction of the time. Run by the build.
  */
 final class Training {
 

@@ -13,7 +13,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** {@code narrate --bed}: levels as FFmpeg's ebur128 filter (EBU R 128) measures them, on noise that FFmpeg has made. */
+/**
+ * {@code narrate --bed}: levels as FFmpeg's ebur128 filter (EBU R 128) measures them, on noise that FFmpeg has made.
+ */
 class BedTest {
 
     private static final String SCRIPT = """

@@ -136,8 +136,10 @@ class CheckTest {
                 seconds(run("narrate", script, "--out", folder.resolve("a").toString(), "--json"));
         String readings = file(
                 "r.pls",
-                "<lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
-                        + "<lexeme><grapheme>UV</grapheme><alias>ultra violet and then some more</alias></lexeme></lexicon>");
+                "<lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' "
+                        + "alphabet='ipa' xml:lang='en'>"
+                        + "<lexeme><grapheme>UV</grapheme><alias>ultra violet and then some "
+                        + "more</alias></lexeme></lexicon>");
         double read = seconds(
                 run("narrate", script, "--out", folder.resolve("b").toString(), "--readings", readings, "--json"));
         assertThat(read).isGreaterThan(plain + 0.8);

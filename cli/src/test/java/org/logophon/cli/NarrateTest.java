@@ -382,8 +382,8 @@ class NarrateTest {
                         .get("warnings")
                         .get(0)
                         .asString())
-                .isEqualTo(
-                        "high, cue 010: A whisper has no pitch, so the change of +12.0 semitones does nothing to Jessamy.");
+                .isEqualTo("high, cue 010: A whisper has no pitch, so the change of +12.0 semitones does "
+                        + "nothing to Jessamy.");
         Run high = run("narrate", file, "--out", folder.resolve("h").toString(), "--pitch", "12", "--json");
         assertThat(JsonMapper.builder().build().readTree(high.out()).get("warnings"))
                 .as("the signal makes up what the engine falls short of")

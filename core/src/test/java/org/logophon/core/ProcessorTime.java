@@ -2,7 +2,10 @@ package org.logophon.core;
 
 import java.lang.management.ManagementFactory;
 
-/** Processor time of this thread alone: how fast the machine is, and what else it does, is no matter where it is compared. */
+/**
+ * Processor time of this thread alone: how fast the machine is, and what else it does, is no matter where it is
+ * compared.
+ */
 public final class ProcessorTime {
 
     private static final int TRIES = 3;

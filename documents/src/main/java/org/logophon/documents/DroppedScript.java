@@ -46,7 +46,10 @@ public record DroppedScript(Path file) {
     /** How a file looks from outside: one that looks the same twice is whole, as far as one can tell. */
     public record Looks(long bytes, long changedMillis) {}
 
-    /** Those of a folder, by their names; no hidden ones, none that editors keep beside an open one, nothing behind a link. */
+    /**
+     * Those of a folder, by their names; no hidden ones, none that editors keep beside an open one, nothing behind a
+     * link.
+     */
     public static List<DroppedScript> in(Path folder) throws IOException {
         try (Stream<Path> all = Files.list(folder)) {
             return all.filter(file -> Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS))
@@ -151,7 +154,10 @@ public record DroppedScript(Path file) {
         return file.resolveSibling(named(name(), ending));
     }
 
-    /** A name with something after it, as long as a name can be: of a longer one the end goes, and a digest tells it from others. */
+    /**
+     * A name with something after it, as long as a name can be: of a longer one the end goes, and a digest tells it
+     * from others.
+     */
     private static String named(String name, String ending) {
         if (bytes(name + ending) <= LONGEST_NAME_BYTES) {
             return name + ending;

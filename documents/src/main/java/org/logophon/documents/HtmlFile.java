@@ -13,7 +13,8 @@ import org.jsoup.select.NodeVisitor;
 final class HtmlFile {
 
     private static final String MACHINERY =
-            "script, style, nav, footer, header, form, button, select, svg, iframe, noscript, template, [hidden], [aria-hidden=true]";
+            "script, style, nav, footer, header, form, button, select, svg, iframe, noscript, template, "
+                    + "[hidden], [aria-hidden=true]";
 
     private HtmlFile() {}
 

@@ -118,9 +118,11 @@ class DocumentsTest {
             entry(
                     zip,
                     "content.xml",
-                    "<?xml version='1.0'?><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                    "<?xml version='1.0'?><office:document-content "
+                            + "xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
                             + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:h text:outline-level='1'>Scene</text:h>"
-                            + "<text:p>Fog till noon.</text:p><text:p>The boy slept.</text:p></office:text></office:body></office:document-content>");
+                            + "<text:p>Fog till noon.</text:p><text:p>The boy "
+                            + "slept.</text:p></office:text></office:body></office:document-content>");
         }
         assertThat(cues(open("a.odt", odt.toByteArray())))
                 .containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
@@ -128,7 +130,8 @@ class DocumentsTest {
                 .containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
         OpenedDocument page = open(
                 "a.html",
-                "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog <b>till</b> noon.</p><p>The boy slept.</p></body></html>");
+                "<html><head><title>x</title><script>alert(1)</script></head><body><nav>Home</nav><h1>Scene</h1><p>Fog "
+                        + "<b>till</b> noon.</p><p>The boy slept.</p></body></html>");
         assertThat(cues(page)).containsExactly("Narrator|Fog till noon.", "Narrator|The boy slept.");
         assertThat(page.skipped()).containsExactly("2 parts of the page (menus, forms, scripts) were left out.");
     }
@@ -137,7 +140,8 @@ class DocumentsTest {
     void captionsBecomeCuesWithSlots() {
         OpenedDocument srt = open(
                 "a.srt",
-                "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> 00:00:06,000\r\n<i># Not a heading</i>\r\n");
+                "1\r\n00:00:01,000 --> 00:00:03,500\r\nFog till\r\nnoon.\r\n\r\n2\r\n00:00:04,000 --> "
+                        + "00:00:06,000\r\n<i># Not a heading</i>\r\n");
         assertThat(cues(srt)).containsExactly("Narrator|Fog till noon.", "Narrator|# Not a heading");
         assertThat(srt.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6000));
         OpenedDocument vtt = open(
@@ -150,7 +154,8 @@ class DocumentsTest {
     void tablesGoByTheNamesOfTheirColumns() {
         OpenedDocument opened = open(
                 "a.csv",
-                "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
+                "Number,Speaker,Script,In,Out\n005,keeper,\"Fog, till "
+                        + "noon.\",0:01,0:03.5\n,narrator,Remember: never look down.,00:00:04:00,00:00:06:12\n,,,,\n");
         assertThat(cues(opened)).containsExactly("Keeper|Fog, till noon.", "Narrator|Remember: never look down.");
         assertThat(opened.numbers()).containsExactly("005", null);
         assertThat(opened.slots()).containsExactly(new Slot(1000, 3500), new Slot(4000, 6480));
@@ -174,8 +179,10 @@ class DocumentsTest {
     void ssmlParagraphsBecomeCuesWithTheirMarks() {
         OpenedDocument opened = open(
                 "a.ssml",
-                "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><s>Fog till noon.</s> "
-                        + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
+                "<?xml version='1.0'?><speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' "
+                        + "xml:lang='en-GB'><p><s>Fog till noon.</s> "
+                        + "<s>It <emphasis>stayed</emphasis>.</s> <audio src='sea.wav'/></p><voice "
+                        + "name='keeper'><p>The boy <break time='1s'/>slept.</p></voice></speak>");
         assertThat(cues(opened)).containsExactly("Narrator|Fog till noon. It stayed.", "Keeper|The boy slept.");
         assertThat(opened.directed())
                 .extracting(cue -> cue.marks().all().stream()
@@ -190,8 +197,8 @@ class DocumentsTest {
     @ParameterizedTest
     @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE", "windows-1252"})
     void encodingsAreDetected(String charset) {
-        String text =
-                "“Fog” till noon – the café on the quay, the tower’s façade, the naïve keeper’s résumé: all of it was grey.";
+        String text = "“Fog” till noon – the café on the quay, the tower’s façade, the naïve keeper’s résumé: "
+                + "all of it was grey.";
         assertThat(cues(open("a.txt", text.getBytes(Charset.forName(charset))))).containsExactly("Narrator|" + text);
     }
 
@@ -232,9 +239,11 @@ class DocumentsTest {
                         "<!DOCTYPE speak [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><speak><p>&x;</p></speak>"))
                 .isInstanceOf(DocumentUnusable.class)
                 .hasMessageNotContaining("root:");
-        String content =
-                "<?xml version='1.0'?><!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
-                        + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog &x; noon.</text:p></office:text></office:body></office:document-content>";
+        String content = "<?xml version='1.0'?><!DOCTYPE x [<!ENTITY x SYSTEM "
+                + "'file:///etc/passwd'>]><office:document-content "
+                + "xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog &x; "
+                + "noon.</text:p></office:text></office:body></office:document-content>";
         ByteArrayOutputStream odt = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(odt)) {
             entry(zip, "content.xml", content);

@@ -18,8 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.logophon.core.text.script.Script;
 
 /**
- * A document of every kind, damaged at random: each becomes a script or a sentence. Each run has a seed of its own; {@code
- * -Dhostile.seed} damages the same again.
+ * A document of every kind, damaged at random: each becomes a script or a sentence. Each run has a seed of its own;
+ * {@code -Dhostile.seed} damages the same again.
  */
 class HostileDocumentsTest {
 
@@ -42,7 +42,8 @@ class HostileDocumentsTest {
         text(
                 whole,
                 "a.ssml",
-                "<speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis'><p><prosody rate='80%'>Fog</prosody> <break time='1s'/>noon</p></speak>");
+                "<speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis'><p><prosody "
+                        + "rate='80%'>Fog</prosody> <break time='1s'/>noon</p></speak>");
         text(whole, "a.rtf", "{\\rtf1\\ansi{\\fonttbl{\\f0 Serif;}}\\f0 Fog till noon.\\par Wind.\\par}");
         whole.put("a.docx", docx());
         whole.put("a.odt", odt());
@@ -138,10 +139,11 @@ class HostileDocumentsTest {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             zip.putNextEntry(new ZipEntry("content.xml"));
-            zip.write(
-                    ("<?xml version='1.0'?><office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
-                                    + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog till noon.</text:p></office:text></office:body></office:document-content>")
-                            .getBytes(StandardCharsets.UTF_8));
+            zip.write(("<?xml version='1.0'?><office:document-content "
+                            + "xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                            + "xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'><office:body><office:text><text:p>Fog till "
+                            + "noon.</text:p></office:text></office:body></office:document-content>")
+                    .getBytes(StandardCharsets.UTF_8));
             zip.closeEntry();
         }
         return bytes.toByteArray();

@@ -25,10 +25,9 @@ record EspeakText(String text, int[] places) {
                 String ipa = source.substring(i + 1, end);
                 String said = "[["
                         + IpaMnemonics.of(ipa)
-                                .orElseThrow(
-                                        () -> new SpeechFailed(
-                                                "The reading /" + ipa
-                                                        + "/ has a sign that this voice can't say. Write it with the sounds of English, or as words."))
+                                .orElseThrow(() -> new SpeechFailed("The reading /" + ipa
+                                        + "/ has a sign that this voice can't say. Write it "
+                                        + "with the sounds of English, or as words."))
                         + "]]";
                 text.append(said);
                 int place = codePoint;

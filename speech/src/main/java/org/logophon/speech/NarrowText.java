@@ -8,8 +8,8 @@ import java.util.Arrays;
 import org.logophon.core.voice.render.SpokenText;
 
 /**
- * A text for an engine that knows some characters alone: other letters lose their marks, other scripts are written in Latin
- * letters, and what has no such letter becomes a space.
+ * A text for an engine that knows some characters alone: other letters lose their marks, other scripts are written in
+ * Latin letters, and what has no such letter becomes a space.
  *
  * @param text   one character for each byte that the engine is given
  * @param spoken for each of them the code point of the spoken text that it comes from

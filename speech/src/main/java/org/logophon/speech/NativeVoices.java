@@ -36,8 +36,8 @@ public final class NativeVoices {
     }
 
     /**
-     * Voices that say the words of one that doesn't tell when they sound. Where several speak a language, one that is led
-     * astray is outvoted; none when nobody speaks it.
+     * Voices that say the words of one that doesn't tell when they sound. Where several speak a language, one that is
+     * led astray is outvoted; none when nobody speaks it.
      */
     public static List<Voice> telling(Voice voice) {
         if (voice.language().startsWith("en")) {

@@ -10,7 +10,8 @@ final class PhonemeNames {
     /** The set of the American English voices (ARPAbet, in small letters). */
     private static final Map<String, String> ARPABET =
             table("aa ɑ ae æ ah ʌ ao ɔ aw aʊ ax ə axr ɚ ay aɪ b b ch tʃ d d dh ð dx ɾ"
-                    + " eh ɛ el l em m en n er ɝ ey eɪ f f g ɡ hh h hv h ih ɪ iy i jh dʒ k k l l m m n n nx n ng ŋ ow oʊ oy ɔɪ p p r ɹ s s"
+                    + " eh ɛ el l em m en n er ɝ ey eɪ f f g ɡ hh h hv h ih ɪ iy i jh dʒ k k l l m m n n nx "
+                    + "n ng ŋ ow oʊ oy ɔɪ p p r ɹ s s"
                     + " sh ʃ t t th θ uh ʊ uw u v v w w y j z z zh ʒ");
 
     /** Letters that stand for other sounds where a set is written in ASCII (SAMPA, and sets like it). */

@@ -52,7 +52,10 @@ final class WorkerCommand {
                 espeakHome);
     }
 
-    /** A setting, or what suits: where both want the processor, who waits for a page comes first, and speech has a third. */
+    /**
+     * A setting, or what suits: where both want the processor, who waits for a page comes first, and speech has a
+     * third.
+     */
     static String behind(String set) {
         return set != null && set.matches("1?\\d") ? set : "5";
     }

@@ -98,8 +98,8 @@ public final class WorkerPool implements AutoCloseable {
     }
 
     /**
-     * Starts some workers now, in the background: whoever will need them soon doesn't wait for their processes then. One
-     * that can't be started is told when it is needed.
+     * Starts some workers now, in the background: whoever will need them soon doesn't wait for their processes then.
+     * One that can't be started is told when it is needed.
      */
     public void early(int count) {
         for (int i = 0; i < count; i++) {
@@ -135,8 +135,10 @@ public final class WorkerPool implements AutoCloseable {
                 LOG.warn("{}. The request is given up", died.getMessage());
                 throw new SpeechFailed(
                         own < MOST_OWN_DEATHS
-                                ? "Speech workers are killed by the system again and again; it may be short of memory. Render again later."
-                                : "The speech engine stopped twice on this text. Change its wording, or cast another voice.",
+                                ? "Speech workers are killed by the system again and again; it may be short "
+                                        + "of memory. Render again later."
+                                : "The speech engine stopped twice on this text. Change its wording, or cast "
+                                        + "another voice.",
                         died);
             }
         }

@@ -87,7 +87,9 @@ class FitTest {
         assertThat(over).as(misses.toString()).isZero();
     }
 
-    /** Frauke's words die away for longer than they rest, so that there is less to tighten than her words' times say. */
+    /**
+     * Frauke's words die away for longer than they rest, so that there is less to tighten than her words' times say.
+     */
     @Test
     void aVoiceThatDiesAwaySlowlyFitsToo() {
         Narrator narrator = new Narrator(ENGINES, new WorkerResampler(POOL));

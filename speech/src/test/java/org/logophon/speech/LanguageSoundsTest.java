@@ -43,7 +43,10 @@ class LanguageSoundsTest {
         }
     }
 
-    /** An English voice that says French with English sounds sounds otherwise than one that reads it as if it were English. */
+    /**
+     * An English voice that says French with English sounds sounds otherwise than one that reads it as if it were
+     * English.
+     */
     @Test
     void anEnglishVoiceSaysThemInItsOwnSounds() {
         try (WorkerPool pool = new WorkerPool(1)) {

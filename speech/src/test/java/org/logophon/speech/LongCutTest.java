@@ -20,8 +20,8 @@ import org.logophon.core.voice.render.SpeechRequest;
 import org.logophon.core.voice.render.SpokenText;
 
 /**
- * A long recording is cut into its cues: a programme that is put together here, with room noise at 30 dB, coughs, cues that
- * are left out, said twice, and broken off and begun anew.
+ * A long recording is cut into its cues: a programme that is put together here, with room noise at 30 dB, coughs, cues
+ * that are left out, said twice, and broken off and begun anew.
  */
 class LongCutTest {
 

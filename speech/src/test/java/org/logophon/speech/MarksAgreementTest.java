@@ -112,7 +112,10 @@ class MarksAgreementTest {
         return 10 * Math.log10(sum / sound.samples().length);
     }
 
-    /** Each voice is held to a fifth of what is asked, and each request to a fifth of the voices: {@code -Dlogophon.promises=true} for all. */
+    /**
+     * Each voice is held to a fifth of what is asked, and each request to a fifth of the voices: {@code
+     * -Dlogophon.promises=true} for all.
+     */
     private static Stream<Promise> some(List<Promise> all) {
         return Boolean.getBoolean("logophon.promises")
                 ? all.stream()

@@ -34,7 +34,9 @@ import org.logophon.core.voice.render.Speech;
 import org.logophon.core.voice.render.SpokenText;
 import org.logophon.speech.heard.Recogniser;
 
-/** A recording said by another voice: what is taken over of it, measured. One of our voices is the person who records. */
+/**
+ * A recording said by another voice: what is taken over of it, measured. One of our voices is the person who records.
+ */
 class RecastTest {
 
     private static final WorkerPool POOL = SharedSpeech.POOL;
@@ -102,8 +104,8 @@ class RecastTest {
     }
 
     /**
-     * Pearson's, over the frames in which both are voiced, in semitones. What the meter puts more than seven semitones from
-     * the voice's median is an octave of it: these voices never go so far.
+     * Pearson's, over the frames in which both are voiced, in semitones. What the meter puts more than seven semitones
+     * from the voice's median is an octave of it: these voices never go so far.
      */
     private static double correlation(Speech one, Speech other) {
         float[] first = PitchMeter.track(one.sound()).hertz();
@@ -135,7 +137,10 @@ class RecastTest {
         return hertz > 0 && Math.abs(PitchTrack.semitones(median, hertz)) < 7;
     }
 
-    /** Within five points of the voice's own, by a recogniser (Debian's pocketsphinx) over the measuring passage. Takes minutes. */
+    /**
+     * Within five points of the voice's own, by a recogniser (Debian's pocketsphinx) over the measuring passage. Takes
+     * minutes.
+     */
     @ParameterizedTest
     @CsvSource({"otis, rufus", "marnie, rufus", "farquhar, rufus", "rufus, marnie"})
     @EnabledIfSystemProperty(named = "logophon.promises", matches = "true")

@@ -27,7 +27,9 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.WordTime;
 import org.logophon.core.voice.render.WordTimes;
 
-/** Recordings of people and of our voices, held against their words: the truth is a recogniser's, or the engines' own. */
+/**
+ * Recordings of people and of our voices, held against their words: the truth is a recogniser's, or the engines' own.
+ */
 class RecordingAlignerTest {
 
     private static final WorkerPool POOL = SharedSpeech.POOL;
@@ -66,7 +68,10 @@ class RecordingAlignerTest {
         return read;
     }
 
-    /** Word starts by pocketsphinx's forced alignment; the budget is the page's: 25 ms, and 90 ms at the 90th percentile. */
+    /**
+     * Word starts by pocketsphinx's forced alignment; the budget is the page's: 25 ms, and 90 ms at the 90th
+     * percentile.
+     */
     @Test
     void wordsOfPeopleStartWhereARecogniserHearsThem() throws IOException {
         List<Double> off = new ArrayList<>();
@@ -96,7 +101,10 @@ class RecordingAlignerTest {
         assertThat(findings).hasSizeLessThanOrEqualTo((int) Math.ceil(seconds / 60));
     }
 
-    /** Of all 71 words 61 are found, and of the 40 longer ones 38; "to", "be", "in", "he", "a" and their like are shorter than what speakers differ by. */
+    /**
+     * Of all 71 words 61 are found, and of the 40 longer ones 38; "to", "be", "in", "he", "a" and their like are
+     * shorter than what speakers differ by.
+     */
     @Test
     void aWordThatTheScriptLacksIsFoundWhereItIsSaid() throws IOException {
         List<Read> all = librivox();
@@ -159,7 +167,10 @@ class RecordingAlignerTest {
         assertThat(found / (double) cases.size()).isGreaterThanOrEqualTo(0.9);
     }
 
-    /** Voices that others are held against say it, another one of theirs is the person. Where a language has two voices, one is left. */
+    /**
+     * Voices that others are held against say it, another one of theirs is the person. Where a language has two voices,
+     * one is left.
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -167,10 +178,14 @@ class RecordingAlignerTest {
                 "marnie   | en-US | Nobody thanks a lamp until the night is over and the boats are home.",
                 "farquhar | en-GB | The crew have one tide to lift it out and the sling is old.",
                 "otis     | en-US | By autumn the brass is bright again and the new bearing is made of steel.",
-                "frauke   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und niemand hat ihn je brennen sehen.",
-                "volker   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und niemand hat ihn je brennen sehen.",
-                "coralie  | fr-FR | Personne ne remercie une lampe avant la fin de la nuit, quand les bateaux sont rentrés au port.",
-                "leandro  | es-419 | Nadie da las gracias a una lámpara hasta que la noche termina y los barcos vuelven a casa.",
+                "frauke   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und "
+                        + "niemand hat ihn je brennen sehen.",
+                "volker   | de    | Der Leuchtturm war seit neunzehnhundertelf nicht mehr in Betrieb, und "
+                        + "niemand hat ihn je brennen sehen.",
+                "coralie  | fr-FR | Personne ne remercie une lampe avant la fin de la nuit, quand les "
+                        + "bateaux sont rentrés au port.",
+                "leandro  | es-419 | Nadie da las gracias a una lámpara hasta que la noche termina y los "
+                        + "barcos vuelven a casa.",
                 "halina   | pl    | Nikt nie dziękuje lampie, dopóki noc się nie skończy i łodzie nie wrócą do domu.",
                 "rodion   | ru    | Никто не благодарит лампу, пока ночь не кончится и лодки не вернутся домой."
             })

@@ -137,7 +137,9 @@ class WordAlignmentTest {
                 .toList());
     }
 
-    /** LibriVox (public domain), from Debian's pocketsphinx-testdata; word starts by pocketsphinx's forced alignment. */
+    /**
+     * LibriVox (public domain), from Debian's pocketsphinx-testdata; word starts by pocketsphinx's forced alignment.
+     */
     @Test
     void recordingsOfPeopleAgreeWithARecogniser() throws IOException {
         Map<String, List<String[]>> recordings = new TreeMap<>();

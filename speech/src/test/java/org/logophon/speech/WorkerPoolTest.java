@@ -100,7 +100,10 @@ class WorkerPoolTest {
         }
     }
 
-    /** What a library has loaded stays loaded when the worker's garbage is collected, as converting sound makes a lot of it. */
+    /**
+     * What a library has loaded stays loaded when the worker's garbage is collected, as converting sound makes a lot of
+     * it.
+     */
     @Test
     void aWorkerOutlivesTheCollectionOfItsGarbage() {
         try (WorkerPool pool = new WorkerPool(1)) {

@@ -31,8 +31,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Listens to a demo programme as somebody would, once it is rendered: approves, notes, makes other takes and says which is
- * which, in turns: what one asks for has to be rendered before the next.
+ * Listens to a demo programme as somebody would, once it is rendered: approves, notes, makes other takes and says which
+ * is which, in turns: what one asks for has to be rendered before the next.
  */
 @Component
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")

@@ -52,7 +52,10 @@ class DemoProjects {
     };
 
     private static final int COURSE_BETWEEN_MILLIS = 800;
-    /** Fifty seconds for a telephone held upright: what fits in English is longer in German, and one shot is too short for it. */
+    /**
+     * Fifty seconds for a telephone held upright: what fits in English is longer in German, and one shot is too short
+     * for it.
+     */
     private static final int[] SHORT_MILLIS = {4_800, 4_900, 5_000, 3_200, 6_400, 6_400, 4_000, 5_200, 4_200, 4_100};
 
     private static final int SHORT_BETWEEN_MILLIS = 200;

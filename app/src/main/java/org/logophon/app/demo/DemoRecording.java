@@ -18,7 +18,10 @@ import org.logophon.core.voice.render.Recipe;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** The visitor's line as a recording: one of our voices is the person, which its name says; the visitor says it like that. */
+/**
+ * The visitor's line as a recording: one of our voices is the person, which its name says; the visitor says it like
+ * that.
+ */
 @Component
 @ConditionalOnProperty(name = "logophon.demo", havingValue = "true")
 class DemoRecording {

@@ -12,8 +12,8 @@ import java.util.List;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What only a real browser can measure. Run by {@code ./logophon bench} against a running application; writes its rows as
- * JSON.
+ * What only a real browser can measure. Run by {@code ./logophon bench} against a running application; writes its rows
+ * as JSON.
  */
 public final class BrowserBench {
 

@@ -7,14 +7,15 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A script of 2,000 cues and 100,000 words in a real browser: how long its page takes until one can type, and each key until
- * the frame that shows it (W3C Event Timing).
+ * A script of 2,000 cues and 100,000 words in a real browser: how long its page takes until one can type, and each key
+ * until the frame that shows it (W3C Event Timing).
  */
 final class TypingBench {
 
     private static final int CUES = 2_000;
     private static final String WORDS = "The keeper wrote one line for the weather and one for the lamp on day %d, and "
-            + "then he climbed down by the iron stair, drew the door shut behind him, and counted the steps to the boat "
+            + "then he climbed down by the iron stair, drew the door shut behind him, and counted the steps "
+            + "to the boat "
             + "house while the wind came over the stone and took all of the smoke away with it.\n\n";
     private static final String TYPED = "He said that nobody would come before the spring, and that the oil was low. ";
     /** The standard tells of events from 16 ms; what it doesn't tell of was faster. */

@@ -18,9 +18,9 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
 
 /**
- * A speech engine for tests that don't judge the sound: it needs no process and no time, says the same for the same request,
- * knows where every word and every sound begins, and keeps pace and pitch as they are asked for. A letter is a sound, each
- * with two resonances of its own, so that words can be told apart; nobody would take it for a language.
+ * A speech engine for tests that don't judge the sound: it needs no process and no time, says the same for the same
+ * request, knows where every word and every sound begins, and keeps pace and pitch as they are asked for. A letter is a
+ * sound, each with two resonances of its own, so that words can be told apart; nobody would take it for a language.
  */
 public final class MadeUpSpeech implements SpeechEngine {
 

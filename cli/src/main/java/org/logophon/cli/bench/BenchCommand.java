@@ -45,8 +45,8 @@ public final class BenchCommand implements Callable<Integer> {
     @Parameters(
             arity = "0..1",
             paramLabel = "load|year|deliver",
-            description =
-                    "\"load\": many people at once on the running Logophon, instead of all else; \"year\": what a house has after a year; \"deliver\": hours delivered.")
+            description = "\"load\": many people at once on the running Logophon, instead of all else; \"year\": "
+                    + "what a house has after a year; \"deliver\": hours delivered.")
     private String which;
 
     @Option(names = "--seconds", paramLabel = "N", description = "How long people work in \"load\", 600 usually.")
@@ -56,7 +56,8 @@ public final class BenchCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         if (which != null && (!List.of("load", "year", "deliver").contains(which) || server == null)) {
             throw new InputUnusable(
-                    "The bench knows \"load\", \"year\" and \"deliver\" beside what it measures without a word; it was asked for \""
+                    "The bench knows \"load\", \"year\" and \"deliver\" beside what it measures without a "
+                            + "word; it was asked for \""
                             + which + "\", and all need a running server.");
         }
         List<BenchResult> rows = switch (which == null ? "" : which) {

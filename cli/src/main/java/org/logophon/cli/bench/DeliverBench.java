@@ -17,19 +17,26 @@ import org.logophon.core.time.coding.SoundFormat;
 import org.logophon.core.time.coding.Tags;
 import org.logophon.speech.coding.FfmpegCoder;
 
-/** Hours of narration delivered: by a running application as WAV, and coded as MP3 against a process of FFmpeg for each clip. */
+/**
+ * Hours of narration delivered: by a running application as WAV, and coded as MP3 against a process of FFmpeg for each
+ * clip.
+ */
 final class DeliverBench {
 
     private static final int CUES = 2_000;
     private static final String CUE =
             "The keeper wrote one line for the weather and one for the lamp, and then he climbed"
-                    + " down by the iron stair, drew the door shut behind him, and counted the steps to the boat house.\n\n";
+                    + " down by the iron stair, drew the door shut behind him, and counted the steps to the "
+                    + "boat house.\n\n";
     private static final String PARTS = "clips,programme,captions,words,timeline,markers,sheet,mouth,script";
     private static final double REAL_TIMES = 150;
     private static final int CLIPS = 60;
     private static final int CLIP_SECONDS = 7;
     private static final int RATE = 48_000;
-    /** A clip is coded, decoded and measured, and once more where its peaks went over: five processes where theirs is one. */
+    /**
+     * A clip is coded, decoded and measured, and once more where its peaks went over: five processes where theirs is
+     * one.
+     */
     private static final double CODINGS = 0.2;
 
     List<BenchResult> served(BenchServer server) throws Exception {

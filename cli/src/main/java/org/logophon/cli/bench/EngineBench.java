@@ -15,7 +15,8 @@ import org.logophon.speech.WorkerPool;
 final class EngineBench {
 
     private static final String TEXT =
-            "The crew have one tide to lift it out, and the sling is rated for a little more. By autumn the brass is bright again, and the bearing turns without a sound.";
+            "The crew have one tide to lift it out, and the sling is rated for a little more. By autumn "
+                    + "the brass is bright again, and the bearing turns without a sound.";
     private static final int ROUNDS = 5;
     private static final double ALIGN_SECONDS = 0.15;
     private static final double CUE_SECONDS = 10;

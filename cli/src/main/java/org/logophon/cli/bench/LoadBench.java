@@ -14,8 +14,8 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * A running application and many people at once, each with projects of their own and a page open on one of them: they
- * write, set marks, look at every step, have proof read, render and play takes, with a pause after each. At the end every
- * script is held against what its writer wrote last, and the memory of the server against what it may have.
+ * write, set marks, look at every step, have proof read, render and play takes, with a pause after each. At the end
+ * every script is held against what its writer wrote last, and the memory of the server against what it may have.
  */
 final class LoadBench {
 

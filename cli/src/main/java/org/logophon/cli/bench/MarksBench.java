@@ -29,7 +29,8 @@ final class MarksBench {
     private static final int ROUNDS = 3;
     private static final double TIMES_REAL = 60;
     private static final String TEXT =
-            "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism is cleaned, wrapped in paper, numbered, and laid in a crate.";
+            "The crew have one tide to lift it out, and the sling is rated for a little more. Each prism "
+                    + "is cleaned, wrapped in paper, numbered, and laid in a crate.";
 
     BenchResult run() throws Exception {
         double best = Double.MAX_VALUE;

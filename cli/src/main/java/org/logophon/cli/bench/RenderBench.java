@@ -24,8 +24,8 @@ import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 
 /**
- * Forty cues of seventy words, to finished 48 kHz/24-bit clips with word times: the work alone in a warm process, and as the
- * whole {@code narrate} command from its first byte to its last.
+ * Forty cues of seventy words, to finished 48 kHz/24-bit clips with word times: the work alone in a warm process, and
+ * as the whole {@code narrate} command from its first byte to its last.
  */
 final class RenderBench {
 

@@ -22,8 +22,10 @@ final class ScriptBench {
     private static final double BUDGET_SECONDS = 1.5;
     /** Made-up words with what proof has to look at: some eight places in a hundred words. */
     private static final String[] VOCABULARY =
-            ("the lamp stood on a headland and nobody had lit it since the war because the oil was gone and the keeper slept while sea wind "
-                            + "came over stone at night in 1911 with 2.3 t of glass under UV light for No. 4 at 4:52, Skerrow £38,500")
+            ("the lamp stood on a headland and nobody had lit it since the war because the oil was gone and "
+                            + "the keeper slept while sea wind "
+                            + "came over stone at night in 1911 with 2.3 t of glass under UV light for No. 4 "
+                            + "at 4:52, Skerrow £38,500")
                     .split(" ");
 
     BenchResult run() {

@@ -11,9 +11,9 @@ import org.logophon.cli.input.InputUnusable;
 import tools.jackson.databind.JsonNode;
 
 /**
- * What a house has after a year: 500 projects with 100,000 takes. One project is rendered, the rest are copies of it that the
- * database makes ({@code year.sql}; the launcher says how to reach it): every kept take has a speech of its own, and the
- * sound is shared.
+ * What a house has after a year: 500 projects with 100,000 takes. One project is rendered, the rest are copies of it
+ * that the database makes ({@code year.sql}; the launcher says how to reach it): every kept take has a speech of its
+ * own, and the sound is shared.
  */
 final class YearBench {
 

@@ -50,8 +50,8 @@ public final class ScriptOptions {
             names = "--split",
             paramLabel = "WAY",
             defaultValue = "blank-line",
-            description =
-                    "Where a cue ends: blank-line, two-blank-lines, line, sentence, heading, divider, characters:N, words:N or seconds:N (${DEFAULT-VALUE}).")
+            description = "Where a cue ends: blank-line, two-blank-lines, line, sentence, heading, divider, "
+                    + "characters:N, words:N or seconds:N (${DEFAULT-VALUE}).")
     private String split;
 
     @Option(

@@ -29,8 +29,8 @@ final class DeliverOptions {
             names = "--deliver",
             paramLabel = "PARTS",
             split = ",",
-            description =
-                    "What is written: clips, programme, parts:MINUTES, audiobook, bed, captions, words, timeline, markers, sheet, mouth, script.")
+            description = "What is written: clips, programme, parts:MINUTES, audiobook, bed, captions, words, "
+                    + "timeline, markers, sheet, mouth, script.")
     private List<String> parts;
 
     @Option(names = "--format", paramLabel = "wav|flac|mp3|opus|m4a", description = "Format of sound files (wav).")
@@ -120,8 +120,8 @@ final class DeliverOptions {
                     || since != null
                     || title != null
                     || bed != null) {
-                throw new UnusableOption(
-                        "--format, --rate, --bits, --captions, --since, --title and --bed go with --deliver: say what is to be written, as in --deliver clips,sheet.");
+                throw new UnusableOption("--format, --rate, --bits, --captions, --since, --title and --bed go with "
+                        + "--deliver: say what is to be written, as in --deliver clips,sheet.");
             }
             return null;
         }

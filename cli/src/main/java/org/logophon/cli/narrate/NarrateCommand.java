@@ -86,8 +86,8 @@ public final class NarrateCommand implements Callable<Integer> {
     @Option(
             names = "--style",
             paramLabel = "WORD",
-            description =
-                    "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or one of the voice's own.")
+            description = "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or "
+                    + "one of the voice's own.")
     private String style;
 
     @Option(names = "--loudness", paramLabel = "DB", description = "-24 to 12, against the target.")
@@ -103,8 +103,8 @@ public final class NarrateCommand implements Callable<Integer> {
             names = {"--name", "--names"},
             paramLabel = "PATTERN",
             defaultValue = FileNames.DEFAULT_PATTERN,
-            description =
-                    "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} (${DEFAULT-VALUE}); a slash makes a folder.")
+            description = "File names, of {number}, {slug}, {role}, {voice}, {take}, {scene}, {project} "
+                    + "(${DEFAULT-VALUE}); a slash makes a folder.")
     private String name;
 
     @Option(
@@ -271,7 +271,8 @@ public final class NarrateCommand implements Callable<Integer> {
         long left = options.hired().allowance().left();
         if (characters > left) {
             throw new InputUnusable(
-                    "These scripts have %,d characters for hired voices, and %,d are left this month. Cast fewer roles with hired voices, or wait for the next month."
+                    ("These scripts have %,d characters for hired voices, and %,d are left this month. Cast "
+                                    + "fewer roles with hired voices, or wait for the next month.")
                             .formatted(characters, left));
         }
         spec.commandLine()

@@ -43,7 +43,10 @@ final class Outcome implements Charges {
                         voice.terms().currency()));
     }
 
-    /** @param picture where it stands in it; null without one. @param places that the script has named, each told with the time of the word after it */
+    /**
+     * @param picture where it stands in it; null without one.
+     * @param places that the script has named, each told with the time of the word after it
+     */
     void clip(DeliveredClip clip, SampleCount length, String voiceId, List<NamedPlace> places, InPicture picture) {
         clips.add(new ClipEntry(
                 clip.number(),

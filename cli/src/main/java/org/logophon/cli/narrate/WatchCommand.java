@@ -28,11 +28,14 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import picocli.CommandLine.Unmatched;
 
-/** Scripts that are put into a folder become clips beside them; one that changes is made again, and only what changed is rendered. */
+/**
+ * Scripts that are put into a folder become clips beside them; one that changes is made again, and only what changed is
+ * rendered.
+ */
 @Command(
         name = "watch",
-        description =
-                "Makes clips of each script that is put into a folder, beside it, and again when it changes. All options of narrate but --out and --json hold.",
+        description = "Makes clips of each script that is put into a folder, beside it, and again when it "
+                + "changes. All options of narrate but --out and --json hold.",
         mixinStandardHelpOptions = true)
 public final class WatchCommand implements Callable<Integer> {
 

@@ -30,8 +30,8 @@ import org.logophon.speech.WorkerResampler;
 import org.logophon.speech.heard.Recogniser;
 
 /**
- * Speech that is directed stays as clear as two other tools leave it that change the same sound: Praat's overlap-add and
- * SoX's tempo. A recogniser that was made for people says how clear it is.
+ * Speech that is directed stays as clear as two other tools leave it that change the same sound: Praat's overlap-add
+ * and SoX's tempo. A recogniser that was made for people says how clear it is.
  */
 class DirectedClearnessTest {
 

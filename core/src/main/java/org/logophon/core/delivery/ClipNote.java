@@ -16,8 +16,8 @@ import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.StrangersXml;
 
 /**
- * What a clip carries of its cue, so that the words can be had back from the sound: a small XML document around SSML. In WAV it
- * is the {@code axml} chunk (EBU Tech 3285, Supplement 5), in other formats a tag.
+ * What a clip carries of its cue, so that the words can be had back from the sound: a small XML document around SSML.
+ * In WAV it is the {@code axml} chunk (EBU Tech 3285, Supplement 5), in other formats a tag.
  *
  * @param number   of the cue
  * @param role     who spoke

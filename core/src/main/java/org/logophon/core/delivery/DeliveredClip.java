@@ -7,8 +7,8 @@ import org.logophon.core.voice.finish.Clip;
 import org.logophon.core.voice.render.Phone;
 
 /**
- * What a delivery tells of a clip: whose cue it is, in which file it lies, and how it measures. Where it stands in time, the
- * {@linkplain org.logophon.core.time.programme.Programme programme} knows.
+ * What a delivery tells of a clip: whose cue it is, in which file it lies, and how it measures. Where it stands in
+ * time, the {@linkplain org.logophon.core.time.programme.Programme programme} knows.
  *
  * @param file    path in the delivery
  * @param voice   its name

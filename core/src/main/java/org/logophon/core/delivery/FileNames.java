@@ -11,8 +11,9 @@ import java.util.regex.Pattern;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * Names clips by a pattern of fields in braces; a slash in it makes folders, as in {@code {scene}/{number}_{slug}}. Names are safe on every common file system (no reserved character or
- * device name, 120 bytes at most) and unique without regard to case within one set.
+ * Names clips by a pattern of fields in braces; a slash in it makes folders, as in {@code {scene}/{number}_{slug}}.
+ * Names are safe on every common file system (no reserved character or device name, 120 bytes at most) and unique
+ * without regard to case within one set.
  */
 public final class FileNames {
 
@@ -39,9 +40,9 @@ public final class FileNames {
         Matcher fields = FIELD.matcher(given);
         while (fields.find()) {
             if (!FIELDS.contains(fields.group(1))) {
-                throw new InvalidInput(
-                        "{%s} is no field of a file name. The fields are {number}, {slug}, {role}, {voice}, {take}, {scene} and {project}."
-                                .formatted(fields.group(1)));
+                throw new InvalidInput(("{%s} is no field of a file name. The fields are {number}, {slug}, {role}, "
+                                + "{voice}, {take}, {scene} and {project}.")
+                        .formatted(fields.group(1)));
             }
         }
         if (given.length() > LONGEST_PATTERN) {

@@ -60,7 +60,10 @@ public final class FileWriting {
     private static final class Digests extends FilterOutputStream {
 
         private final MessageDigest all = digest("SHA-256");
-        /** It tells one's own clip from what it was before, and guards nothing: three times as fast, over hours of sound. */
+        /**
+         * It tells one's own clip from what it was before, and guards nothing: three times as fast, over hours of
+         * sound.
+         */
         private final MessageDigest content = digest("MD5");
 
         private final boolean placed;

@@ -57,7 +57,9 @@ public final class FolderHold implements AutoCloseable {
         }
     }
 
-    /** False for a file that its last holder took away after it was opened here: the lock of that one keeps nobody out. */
+    /**
+     * False for a file that its last holder took away after it was opened here: the lock of that one keeps nobody out.
+     */
     private static boolean stillThere(Path file, FileChannel channel) throws IOException {
         byte[] mine = UUID.randomUUID().toString().getBytes(StandardCharsets.US_ASCII);
         channel.truncate(0).write(ByteBuffer.wrap(mine));

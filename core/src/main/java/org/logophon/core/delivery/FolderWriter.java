@@ -17,9 +17,9 @@ import java.util.stream.Collectors;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * Writes a delivery into a folder that an editor has open: each file is written beside its place and renamed, so that it is
- * the old one or the new one at every moment. Nothing that an earlier delivery didn't write is touched; what is no longer
- * delivered stays until somebody asks for it to go.
+ * Writes a delivery into a folder that an editor has open: each file is written beside its place and renamed, so that
+ * it is the old one or the new one at every moment. Nothing that an earlier delivery didn't write is touched; what is
+ * no longer delivered stays until somebody asks for it to go.
  */
 public final class FolderWriter {
 

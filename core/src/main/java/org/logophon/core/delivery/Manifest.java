@@ -34,10 +34,11 @@ public record Manifest(int version, String title, List<Entry> files) {
      * @param bytes   of it; 0 for one that is gone
      * @param sha256  of it, hexadecimal; empty for one that is gone
      * @param cue     number of the cue that it is of; empty for what is of several
-     * @param change  {@code new}, {@code changed}, {@code moved}, {@code same} or {@code gone}, against the earlier delivery
-     * @param why     what has changed: {@code words}, {@code voice}, {@code sound} (or which of it, where
-     *     that is known: {@code direction}, {@code loudness}, {@code format}), {@code content} of what is no clip, {@code name};
-     *     empty for nothing
+     * @param change  {@code new}, {@code changed}, {@code moved}, {@code same} or {@code gone}, against the earlier
+     *                delivery
+     * @param why     what has changed: {@code words}, {@code voice}, {@code sound} (or which of it, where that is
+     *                known: {@code direction}, {@code loudness}, {@code format}), {@code content} of what is no clip,
+     *                {@code name}; empty for nothing
      * @param said    digest of the words of its cue
      * @param voice   of its cue
      * @param content digest of it without its place in time: a clip that has only moved has the same

@@ -19,8 +19,8 @@ public interface Sounds {
     SoundSource before();
 
     /**
-     * Sounds and beds under the programme, at 48 kHz from its start, as they are without regard to peaks; null where there are
-     * none.
+     * Sounds and beds under the programme, at 48 kHz from its start, as they are without regard to peaks; null where
+     * there are none.
      */
     SoundSource layer();
 

@@ -14,8 +14,8 @@ import java.util.UUID;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * A file that is the old one or the new one at every moment: it is written beside its place under a name of its own, which is
- * then moved in. A link that stands in its place is replaced and never followed (CWE-59).
+ * A file that is the old one or the new one at every moment: it is written beside its place under a name of its own,
+ * which is then moved in. A link that stands in its place is replaced and never followed (CWE-59).
  */
 public final class WholeFile {
 

@@ -63,7 +63,9 @@ public enum Dial {
         return unit;
     }
 
-    /** @throws InvalidInput with a sentence that gives the range when the value is outside of it; a null says nothing */
+    /**
+     * @throws InvalidInput with a sentence that gives the range when the value is outside of it; a null says nothing
+     */
     public void check(Number value) {
         check(title, value);
     }

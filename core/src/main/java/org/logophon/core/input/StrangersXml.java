@@ -7,7 +7,10 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.util.StreamReaderDelegate;
 
-/** XML that somebody else has written (XML 1.0, fifth edition): no DTD of it is followed, and nothing from outside is read. */
+/**
+ * XML that somebody else has written (XML 1.0, fifth edition): no DTD of it is followed, and nothing from outside is
+ * read.
+ */
 public final class StrangersXml {
 
     private StrangersXml() {}

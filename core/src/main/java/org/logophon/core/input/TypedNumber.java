@@ -3,8 +3,8 @@ package org.logophon.core.input;
 import java.util.regex.Pattern;
 
 /**
- * A number as people type it: digits with a sign and a decimal point or comma, and nothing that only a programming language
- * takes for a number.
+ * A number as people type it: digits with a sign and a decimal point or comma, and nothing that only a programming
+ * language takes for a number.
  */
 public final class TypedNumber {
 

@@ -11,8 +11,8 @@ import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.render.Recipe;
 
 /**
- * The state in which a cue was heard: all that its sound follows from, one text for each {@link Aspect}. Two are compared,
- * never read back; texts are short however long the cue is.
+ * The state in which a cue was heard: all that its sound follows from, one text for each {@link Aspect}. Two are
+ * compared, never read back; texts are short however long the cue is.
  *
  * @param take the take that was heard; what made it is in the others, too
  */

@@ -1,6 +1,6 @@
 /**
- * What is found and suggested: the proof of a script, suggestions for marks, checks of a translation, and in which state a cue
- * was heard and approved.
+ * What is found and suggested: the proof of a script, suggestions for marks, checks of a translation, and in which
+ * state a cue was heard and approved.
  *
  * <p>Depends on {@code voice} and all below it. Begin with {@link org.logophon.core.review.proof.Proof} and
  * {@link org.logophon.core.review.ApprovalState}.

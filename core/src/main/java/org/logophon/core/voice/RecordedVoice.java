@@ -8,7 +8,8 @@ import org.logophon.core.input.InvalidInput;
 
 /**
  * A recording as a voice: one that can say its own words only. With another voice beside it, that one says them in the
- * recording's timing and melody. Its identifier says all of it, so that a recipe, a take and a cue name it as any voice.
+ * recording's timing and melody. Its identifier says all of it, so that a recipe, a take and a cue name it as any
+ * voice.
  *
  * @param recording which one
  * @param language  of the recording, BCP 47; empty where another voice says it

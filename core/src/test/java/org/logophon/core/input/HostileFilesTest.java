@@ -27,8 +27,8 @@ import org.logophon.core.time.picture.PictureTimes;
 import org.logophon.core.time.timecode.FrameRate;
 
 /**
- * Files that people bring in and that the core reads itself, damaged: each is read, or refused with a sentence, in little
- * processor time. {@code -Dhostile.files} is how many of each, {@code -Dhostile.seed} damages them otherwise.
+ * Files that people bring in and that the core reads itself, damaged: each is read, or refused with a sentence, in
+ * little processor time. {@code -Dhostile.files} is how many of each, {@code -Dhostile.seed} damages them otherwise.
  */
 class HostileFilesTest {
 
@@ -58,14 +58,16 @@ class HostileFilesTest {
             "1\n00:00:01,000 --> 00:00:03,500\nThe kiln.\n\n2\n00:00:04,000 --> 00:00:05,000\nHands, close.\n";
     private static final String VTT = "WEBVTT\n\nNOTE a\n\n00:01.000 --> 00:03.500 line:0\nThe <i>kiln</i>.\n";
     private static final String TABLE = "name,in,out\nKiln,00:00:00:00,00:00:05:00\n\"Hands, close\",5.0,8.5\n";
-    private static final String PLS =
-            "<?xml version='1.0'?><lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
-                    + "<lexeme><grapheme>Skerrow</grapheme><phoneme>ˈskɛɹəʊ</phoneme></lexeme><lexeme><grapheme>NW</grapheme><alias>north-west</alias></lexeme></lexicon>";
+    private static final String PLS = "<?xml version='1.0'?><lexicon version='1.0' "
+            + "xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
+            + "<lexeme><grapheme>Skerrow</grapheme><phoneme>ˈskɛɹəʊ</phoneme></lexeme><lexeme><grapheme>NW</grapheme><alias>north-west</alias></lexeme></lexicon>";
     private static final String READINGS =
             "written,said,as,language,case\nNW,north-west,words,en,match\n4:52,four,time,,any\n";
     private static final String SSML =
-            "<speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><voice name='isla'><prosody rate='80%' pitch='+2st'>Fog</prosody>"
-                    + " <break time='1s'/><say-as interpret-as='time'>4:52</say-as> <phoneme alphabet='ipa' ph='skɛɹəʊ'>Skerrow</phoneme></voice></p></speak>";
+            "<speak version='1.1' xmlns='http://www.w3.org/2001/10/synthesis' xml:lang='en-GB'><p><voice "
+                    + "name='isla'><prosody rate='80%' pitch='+2st'>Fog</prosody>"
+                    + " <break time='1s'/><say-as interpret-as='time'>4:52</say-as> <phoneme alphabet='ipa' "
+                    + "ph='skɛɹəʊ'>Skerrow</phoneme></voice></p></speak>";
     private static final String DELIVERY =
             "{\"version\":1,\"title\":\"Fog\",\"files\":[{\"path\":\"010.wav\",\"bytes\":3,\"sha256\":\"00\",\"cue\":\"010\",\"change\":\"new\",\"why\":\"\",\"said\":\"a\",\"voice\":\"b\",\"content\":\"c\",\"start\":0}]}";
 

@@ -19,8 +19,8 @@ import org.logophon.documents.Documents;
 import org.logophon.documents.OpenedDocument;
 
 /**
- * Opens documents of strangers in a process of their own, with a limit on its memory, its time and its answer: whatever a
- * file is made to do, it is done there. Plain text is opened here.
+ * Opens documents of strangers in a process of their own, with a limit on its memory, its time and its answer: whatever
+ * a file is made to do, it is done there. Plain text is opened here.
  */
 public final class DocumentOpener {
 
@@ -64,7 +64,8 @@ public final class DocumentOpener {
             return outside(new WorkerFrames.Request(fileName, bytes, columns), folder);
         } catch (IOException e) {
             throw new DocumentUnusable(
-                    "Documents can't be opened now: the temporary folder can't be written. Give plain text, or try again later.");
+                    "Documents can't be opened now: the temporary folder can't be written. Give plain "
+                            + "text, or try again later.");
         } finally {
             AT_ONCE.release();
             if (folder != null) {

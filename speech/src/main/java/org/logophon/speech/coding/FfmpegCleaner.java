@@ -23,8 +23,8 @@ import org.logophon.core.voice.recording.Gaps;
 import org.logophon.core.voice.recording.SoundCleaner;
 
 /**
- * Cleans by FFmpeg's filters (Debian's), each process with a limit on its time. How much the noise falls is measured, and
- * asked for again by the difference.
+ * Cleans by FFmpeg's filters (Debian's), each process with a limit on its time. How much the noise falls is measured,
+ * and asked for again by the difference.
  */
 public final class FfmpegCleaner implements SoundCleaner {
 
@@ -61,7 +61,10 @@ public final class FfmpegCleaner implements SoundCleaner {
         return cleaning.longestGap() > 0 ? Gaps.shortened(made, cleaning.longestGap()) : made;
     }
 
-    /** What is rounded again goes over full scale, and would be cut off anew where it is kept: all of it becomes quieter. */
+    /**
+     * What is rounded again goes over full scale, and would be cut off anew where it is kept: all of it becomes
+     * quieter.
+     */
     private static Sound fitting(Sound made) {
         float peak = 0;
         for (float sample : made.samples()) {

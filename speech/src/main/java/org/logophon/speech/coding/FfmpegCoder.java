@@ -24,8 +24,8 @@ import org.logophon.core.time.coding.SoundFormat;
 import org.logophon.core.time.coding.Tags;
 
 /**
- * FFmpeg (Debian's), which is given samples and gives files, and the other way round. It sees no file but those that are named
- * to it; a process ends with the thread that waits for it.
+ * FFmpeg (Debian's), which is given samples and gives files, and the other way round. It sees no file but those that
+ * are named to it; a process ends with the thread that waits for it.
  */
 public final class FfmpegCoder implements Coder {
 

@@ -38,7 +38,8 @@ public final class HiredService {
                 new OutsideService.Words(
                         "The service of the hired voices",
                         "LOGOPHON_HIRED_KEY",
-                        "The hired voices can't be paid.%s Cast a voice that costs nothing, or wait for the next month.",
+                        "The hired voices can't be paid.%s Cast a voice that costs nothing, or wait for "
+                                + "the next month.",
                         "this text"));
     }
 

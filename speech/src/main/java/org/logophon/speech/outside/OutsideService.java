@@ -20,7 +20,9 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Asks a service that charges. A request that fails on the way is sent again with the same key, which is charged once. */
+/**
+ * Asks a service that charges. A request that fails on the way is sent again with the same key, which is charged once.
+ */
 public final class OutsideService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -77,7 +79,10 @@ public final class OutsideService {
         return HttpRequest.newBuilder(address.resolve(path)).timeout(PATIENCE).header("Authorization", "Bearer " + key);
     }
 
-    /** @throws SpeechFailed with a sentence when it can't be asked @throws ServiceRefused when it says no, and nothing is charged */
+    /**
+     * @throws SpeechFailed with a sentence when it can't be asked
+     * @throws ServiceRefused when it says no, and nothing is charged
+     */
     public JsonNode ask(HttpRequest request) {
         return ask(request, MOST_TRIES);
     }

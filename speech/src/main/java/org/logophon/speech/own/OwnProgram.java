@@ -14,9 +14,10 @@ import java.util.stream.Stream;
 import org.logophon.core.voice.render.SpeechFailed;
 
 /**
- * Runs a program in a folder of its own, without a shell, with nothing in its environment but what its engine names, and
- * ends it and whatever it has started when it takes too long. The kernel limits its memory and what it may write. Input
- * and output are files, so that neither a program that reads nothing nor one that writes for ever holds anything up.
+ * Runs a program in a folder of its own, without a shell, with nothing in its environment but what its engine names,
+ * and ends it and whatever it has started when it takes too long. The kernel limits its memory and what it may write.
+ * Input and output are files, so that neither a program that reads nothing nor one that writes for ever holds anything
+ * up.
  */
 final class OwnProgram implements AutoCloseable {
 
@@ -24,8 +25,8 @@ final class OwnProgram implements AutoCloseable {
     private static final int MOST_ERROR_BYTES = 4 << 20;
     private static final long LOOK_MILLIS = 20;
     /**
-     * What a program can write between two looks at its files. Not the limit itself: the kernel counts shared memory for a
-     * file, and libraries of sound set up 64 MB of it.
+     * What a program can write between two looks at its files. Not the limit itself: the kernel counts shared memory
+     * for a file, and libraries of sound set up 64 MB of it.
      */
     private static final long MOST_FILE_BYTES = 1L << 30;
 
@@ -81,7 +82,8 @@ final class OwnProgram implements AutoCloseable {
                 while (!process.waitFor(LOOK_MILLIS, TimeUnit.MILLISECONDS)) {
                     if (System.nanoTime() > end) {
                         throw new SpeechFailed(
-                                "%s took more than %d s for one text and was ended. Shorten the cue, or raise “seconds” of its limits."
+                                ("%s took more than %d s for one text and was ended. Shorten the cue, or "
+                                                + "raise “seconds” of its limits.")
                                         .formatted(name, limits.seconds()));
                     }
                     withinSize(limits);
@@ -114,7 +116,8 @@ final class OwnProgram implements AutoCloseable {
         try (Stream<Path> files = Files.list(folder)) {
             if (files.anyMatch(file -> file.toFile().length() > most)) {
                 throw new SpeechFailed(
-                        "%s wrote more than %d MB for one text and was ended. Shorten the cue, or raise “sound-mb” of its limits."
+                        ("%s wrote more than %d MB for one text and was ended. Shorten the cue, or raise "
+                                        + "“sound-mb” of its limits.")
                                 .formatted(name, limits.soundMb()));
             }
         }

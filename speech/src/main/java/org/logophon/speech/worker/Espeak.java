@@ -71,7 +71,8 @@ final class Espeak {
      *
      * @param wordsPerMinute 80–450
      * @param pitch          0–99, 50 the voice's own
-     * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn), with their names in IPA
+     * @return samples, words (place and sample in turn) and phonemes (sample and 1 for silence in turn), with their
+     *         names in IPA
      */
     Spoken speak(String voiceName, String text, int wordsPerMinute, int pitch, int limitSamples) {
         begin(voiceName);

@@ -17,8 +17,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Festival beside this process: it reads Scheme from a pipe as long as this one lives. A text reaches it as a string and
- * nothing else, sentence by sentence, as it was made to be given it.
+ * Festival beside this process: it reads Scheme from a pipe as long as this one lives. A text reaches it as a string
+ * and nothing else, sentence by sentence, as it was made to be given it.
  */
 final class Festival {
 

@@ -63,7 +63,8 @@ public final class WorkerMain {
 
     private static String sentence(Throwable refused) {
         return refused instanceof UnsatisfiedLinkError
-                ? "A speech library is missing. Install the packages libespeak-ng1, espeak-ng-data, libflite1 and libsoxr0."
+                ? "A speech library is missing. Install the packages libespeak-ng1, espeak-ng-data, "
+                        + "libflite1 and libsoxr0."
                 : refused.getMessage();
     }
 

@@ -62,22 +62,27 @@ class OwnEnginesFileTest {
             quoteCharacter = '`',
             value = {
                 "`command: [/bin/cat, \"{voice}\"]` | `command: [cat, \"{voice}\"]` | line 2: “cat” is no program",
-                "`command: [/bin/cat, \"{voice}\"]` | `command: [/bin/nothing, \"{voice}\"]` | line 2: “/bin/nothing” is no program",
+                "`command: [/bin/cat, \"{voice}\"]` | `command: [/bin/nothing, \"{voice}\"]` | line 2: "
+                        + "“/bin/nothing” is no program",
                 "`command: [/bin/cat, \"{voice}\"]` | `command: [/bin, \"{voice}\"]` | line 2: “/bin” is no program",
                 "`command: [/bin/cat, \"{voice}\"]` | `text: input` | line 2: an engine needs “command”",
                 "`\"{voice}\"` | `\"{voices}\"` | line 2: “command” has no place {voices}",
                 "`\"{voice}\"` | `\"{voice}\", \"{text}\"` | line 2: {text} stands in “command” when “text” is “file”",
                 "`\"{voice}\"` | `\"{voice}\", \"{pace}\"` | line 2: {pace} stands in “command” when “pace” says",
                 "`gender: woman` | `gender: alto` | line 5: “gender” is man or woman, not “alto”",
-                "`gender: woman` | `gendre: woman` | line 5: a voice has no “gendre”. What it has: age, character, gender",
+                "`gender: woman` | `gendre: woman` | line 5: a voice has no “gendre”. What it has: age, "
+                        + "character, gender",
                 "`gender: woman` | `gendre: woman` | line 5: a voice needs “gender”",
                 "`language: en-GB` | `language: English (UK)` | line 5: “English (UK)” is no language",
                 "`voice: one, ` | `` | line 5: a voice needs “voice”",
                 "`id: reader` | `id: Reader One` | line 2: an “id” is small letters",
                 "`- id: reader` | `- id: reader\n  limits: {seconds: 100000}` | line 3: “seconds” goes from 1 to 600",
-                "`- id: reader` | `- id: reader\n  limits: {seconds: soon}` | line 3: “seconds” is a number, and “soon” is none",
-                "`- id: reader` | `- id: reader\n  limits: {seconds: [1]}` | line 3: “seconds” is a number, and there is none",
-                "`- id: reader` | `- id: reader\n  pace: {way: added, semitone: 1}` | line 3: “way” is divided or multiplied, not “added”",
+                "`- id: reader` | `- id: reader\n  limits: {seconds: soon}` | line 3: “seconds” is a "
+                        + "number, and “soon” is none",
+                "`- id: reader` | `- id: reader\n  limits: {seconds: [1]}` | line 3: “seconds” is a "
+                        + "number, and there is none",
+                "`- id: reader` | `- id: reader\n  pace: {way: added, semitone: 1}` | line 3: “way” is "
+                        + "divided or multiplied, not “added”",
                 "`- id: reader` | `- id: reader\n  limits: 5` | line 3: “limits” is keys with values",
                 "`engines:` | `engine:` | line 1: the file has no “engine”. What it has: engines",
                 "`voices:` | `voices: [` | this isn't YAML",

@@ -22,7 +22,10 @@ import org.logophon.speech.SharedSpeech;
 import org.logophon.speech.WorkerPool;
 import org.logophon.speech.WorkerResampler;
 
-/** The promises of a take hold for a program that is plugged in: one that takes pace and pitch, and one that takes neither. */
+/**
+ * The promises of a take hold for a program that is plugged in: one that takes pace and pitch, and one that takes
+ * neither.
+ */
 class OwnPromisesTest {
 
     private static final OwnEnginesFile FILE = OwnEnginesFile.read(Path.of("../docs/engines.yaml"));

@@ -23,8 +23,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Tables {@code sound} and {@code sound_piece}: little-endian mono PCM of 16 or 24 bits, each sound once. What is hours long is
- * written and read piece by piece.
+ * Tables {@code sound} and {@code sound_piece}: little-endian mono PCM of 16 or 24 bits, each sound once. What is hours
+ * long is written and read piece by piece.
  */
 @Component
 public class AudioStore {
@@ -129,8 +129,8 @@ public class AudioStore {
                 .param("hash", hash)
                 .query((row, at) -> true)
                 .single();
-        Optional<StoredSound> known = jdbc.sql(
-                        "update sound set unused_since = null where hash = :hash returning id, sample_rate, samples, bits")
+        Optional<StoredSound> known = jdbc.sql("update sound set unused_since = null where hash = :hash returning id, "
+                        + "sample_rate, samples, bits")
                 .param("hash", hash)
                 .query((row, at) -> new StoredSound(
                         row.getObject("id", UUID.class),

@@ -18,7 +18,8 @@ public class SoundUpkeep implements Upkeep {
     private static final Duration HALF_WRITTEN = Duration.ofDays(1);
 
     static final String REFERRED =
-            "exists (select 1 from speech p where p.sound_id = s.id) or exists (select 1 from paid_speech p where p.sound_id = s.id)"
+            "exists (select 1 from speech p where p.sound_id = s.id) or exists (select 1 from paid_speech "
+                    + "p where p.sound_id = s.id)"
                     + " or exists (select 1 from recording_upload p where p.sound_id = s.id)"
                     + " or exists (select 1 from sound_file p where p.sound_id = s.id)"
                     + " or exists (select 1 from delivered_sound p where p.sound_id = s.id)";
@@ -31,9 +32,9 @@ public class SoundUpkeep implements Upkeep {
 
     @Override
     public List<Held> held() {
-        return jdbc.sql(
-                        "select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes from sound s where not ("
-                                + REFERRED + ")")
+        return jdbc.sql("select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes from "
+                        + "sound s where not ("
+                        + REFERRED + ")")
                 .query(Held.counted("Unused sounds", "Deleted after 7 days without use."))
                 .list();
     }
@@ -52,7 +53,8 @@ public class SoundUpkeep implements Upkeep {
                   select id from sound s where not (%s)
                   and (unused_since < :before or hash is null and stored_at < :halfWritten) for update skip locked),
                 gone as (delete from sound where id in (select id from going) returning samples, bits)
-                select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes from gone""".formatted(REFERRED))
+                select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes
+                from gone""".formatted(REFERRED))
                 .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
                 .param("halfWritten", now.minus(HALF_WRITTEN).atOffset(ZoneOffset.UTC))
                 .query((row, at) -> new Removed("sounds", row.getLong("things"), row.getLong("bytes")))

@@ -1,6 +1,6 @@
 /**
- * Sound as it lies in the database: each sound once, under the hash of its samples, in pieces of a fixed size, written and
- * read as a stream.
+ * Sound as it lies in the database: each sound once, under the hash of its samples, in pieces of a fixed size, written
+ * and read as a stream.
  *
  * <p>Sound ({@code audio}) lies in the database under the hash of its samples, in pieces of 256 kB. {@code
  * SoundSource} reads any stretch of a sound in blocks; finishing ({@code ClipFinisher}: rate, loudness, limiter) is

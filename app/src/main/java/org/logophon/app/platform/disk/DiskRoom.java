@@ -66,7 +66,8 @@ public class DiskRoom {
         String left = free < 10_000_000 ? "almost nothing" : String.format(Locale.ROOT, "%,d MB", free / 1_000_000);
         return free < least.toBytes()
                 ? "The disk is full: " + left
-                        + " is left where Logophon keeps its data. Nothing can be saved or rendered before there is room."
+                        + " is left where Logophon keeps its data. Nothing can be saved or rendered before "
+                        + "there is room."
                 : "The disk is nearly full: " + left + " is left where Logophon keeps its data.";
     }
 }

@@ -4,7 +4,8 @@ package org.logophon.app.platform.failure;
 public class Stale extends RuntimeException {
 
     public static final String DIRECTION =
-            "This was changed in another window meanwhile; the newest values are shown now. Set yours again if you still want it.";
+            "This was changed in another window meanwhile; the newest values are shown now. Set yours "
+                    + "again if you still want it.";
 
     public Stale(String sentence) {
         super(sentence);

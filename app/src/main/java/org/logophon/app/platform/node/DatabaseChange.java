@@ -3,7 +3,8 @@ package org.logophon.app.platform.node;
 import java.util.UUID;
 
 /**
- * That something has changed, on this node or another, as the database says it. What is kept in memory listens, to know when it is stale.
+ * That something has changed, on this node or another, as the database says it. What is kept in memory listens, to know
+ * when it is stale.
  *
  * @param kind    as the database names it: {@code house}, {@code status}…
  * @param project null for what concerns every project

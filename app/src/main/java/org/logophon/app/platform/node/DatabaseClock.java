@@ -8,8 +8,9 @@ import java.time.ZoneOffset;
 import java.util.function.LongSupplier;
 
 /**
- * The database's time, carried on by this machine's monotonic clock. All nodes go by it: what one of them wrote down is never
- * in the future of another, and a machine whose own clock jumps neither takes others for dead nor does again what they do.
+ * The database's time, carried on by this machine's monotonic clock. All nodes go by it: what one of them wrote down is
+ * never in the future of another, and a machine whose own clock jumps neither takes others for dead nor does again what
+ * they do.
  */
 final class DatabaseClock extends Clock {
 

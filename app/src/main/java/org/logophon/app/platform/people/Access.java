@@ -18,9 +18,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.ResourceHttpRequestHandler;
 
 /**
- * The one place that decides who may do what. Every request comes here before anything else is done: it says which workspace
- * the address belongs to, who asks, what they are there, and which right the address asks for ({@link Rights}). Of what isn't
- * theirs, people hear no more than that it isn't there.
+ * The one place that decides who may do what. Every request comes here before anything else is done: it says which
+ * workspace the address belongs to, who asks, what they are there, and which right the address asks for ({@link
+ * Rights}). Of what isn't theirs, people hear no more than that it isn't there.
  */
 @Configuration
 class Access implements WebMvcConfigurer, HandlerInterceptor {

@@ -7,8 +7,8 @@ import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.stereotype.Component;
 
 /**
- * A proxy that ends TLS says how it was asked: by which name, and whether by TLS. It is believed only when it speaks from this
- * machine or a private network (RFC 1918), as the valve has it.
+ * A proxy that ends TLS says how it was asked: by which name, and whether by TLS. It is believed only when it speaks
+ * from this machine or a private network (RFC 1918), as the valve has it.
  */
 @Component
 @ConditionalOnProperty(name = "logophon.people.proxy", havingValue = "true")

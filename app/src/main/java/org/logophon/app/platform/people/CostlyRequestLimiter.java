@@ -17,8 +17,8 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * How many costly requests a person may make on a server: thirty at once, and then one a second. Whoever has the machine to
- * themselves may make as many as they like.
+ * How many costly requests a person may make on a server: thirty at once, and then one a second. Whoever has the
+ * machine to themselves may make as many as they like.
  */
 @Configuration
 class CostlyRequestLimiter implements WebMvcConfigurer, HandlerInterceptor {

@@ -52,8 +52,8 @@ class InvitationRepository {
 
     /** Those that somebody can still use, the one that ends first first. */
     List<Invitation> open(UUID workspace, Instant now) {
-        return jdbc.sql(
-                        "select * from invitation where workspace_id = :workspace and ended_at is null and until > :now and person_id is null order by until")
+        return jdbc.sql("select * from invitation where workspace_id = :workspace and ended_at is null and "
+                        + "until > :now and person_id is null order by until")
                 .param("workspace", workspace)
                 .param("now", now.atOffset(ZoneOffset.UTC))
                 .query(InvitationRepository::invitation)
@@ -71,8 +71,8 @@ class InvitationRepository {
 
     /** All that lead into a workspace as an owner, or to a new pass phrase of somebody. */
     void endOwners(UUID workspace, Instant now) {
-        jdbc.sql(
-                        "update invitation set ended_at = :now where workspace_id = :workspace and role = 'owner' and ended_at is null")
+        jdbc.sql("update invitation set ended_at = :now where workspace_id = :workspace and role = "
+                        + "'owner' and ended_at is null")
                 .param("now", now.atOffset(ZoneOffset.UTC))
                 .param("workspace", workspace)
                 .update();

@@ -50,7 +50,8 @@ class MemberRepository {
     /** Of somebody, the oldest first. */
     List<Membership> of(UUID person) {
         return jdbc.sql("""
-                select w.id, w.name, m.role from member m join workspace w on w.id = m.workspace_id where m.person_id = :person
+                select w.id, w.name, m.role from member m join workspace w on w.id = m.workspace_id
+                where m.person_id = :person
                 order by w.made_at, w.id""")
                 .param("person", person)
                 .query((row, at) -> new Membership(
@@ -62,7 +63,8 @@ class MemberRepository {
     /** By their names. */
     List<Member> in(UUID workspace) {
         return jdbc.sql("""
-                select p.id, p.name, m.role from member m join person p on p.id = m.person_id where m.workspace_id = :workspace
+                select p.id, p.name, m.role from member m join person p on p.id = m.person_id
+                where m.workspace_id = :workspace
                 order by p.name_key""")
                 .param("workspace", workspace)
                 .query((row, at) -> new Member(

@@ -38,8 +38,8 @@ class PeopleController {
     }
 
     static NotFound off() {
-        return new NotFound(
-                "Accounts are switched off here: whoever uses this machine is the owner. The settings can switch them on.");
+        return new NotFound("Accounts are switched off here: whoever uses this machine is the owner. The settings can "
+                + "switch them on.");
     }
 
     @ModelAttribute

@@ -29,7 +29,8 @@ public record PeopleSettings(
     public PeopleSettings {
         if (!on && (!publicAddress.isEmpty() || !loopback(listen))) {
             throw new IllegalArgumentException(
-                    "Logophon answers beyond this machine only with accounts switched on. Set LOGOPHON_PEOPLE=true, or leave LOGOPHON_LISTEN and LOGOPHON_PUBLIC out.");
+                    "Logophon answers beyond this machine only with accounts switched on. Set "
+                            + "LOGOPHON_PEOPLE=true, or leave LOGOPHON_LISTEN and LOGOPHON_PUBLIC out.");
         }
         if (!publicAddress.isEmpty() && host(publicAddress) == null) {
             throw new IllegalArgumentException(

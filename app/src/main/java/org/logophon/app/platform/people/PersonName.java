@@ -8,8 +8,9 @@ import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
 
 /**
- * A name that a person, or a workspace, is told from others by. What looks the same is the same name: full width is folded
- * (Unicode NFKC), and two names with one skeleton can't be told apart (Unicode Technical Standard 39, section 4).
+ * A name that a person, or a workspace, is told from others by. What looks the same is the same name: full width is
+ * folded (Unicode NFKC), and two names with one skeleton can't be told apart (Unicode Technical Standard 39, section
+ * 4).
  */
 public final class PersonName {
 

@@ -55,8 +55,8 @@ class PersonRepository {
     Optional<Person> add(String name, String phrase, Instant now) {
         UUID id = UUID.randomUUID();
         try {
-            jdbc.sql(
-                            "insert into person (id, name, name_key, phrase, made_at) values (:id, :name, :key, :phrase, :now)")
+            jdbc.sql("insert into person (id, name, name_key, phrase, made_at) values (:id, :name, "
+                            + ":key, :phrase, :now)")
                     .param("id", id)
                     .param("name", name)
                     .param("key", PersonName.key(name))
@@ -91,7 +91,8 @@ class PersonRepository {
     boolean tried(String nameSha256, int before, int wrong, Instant waitUntil, Instant now) {
         return jdbc.sql("""
                 insert into sign_in_try as t (name_sha256, wrong, wait_until, at) values (:name, :wrong, :until, :now)
-                on conflict (name_sha256) do update set wrong = excluded.wrong, wait_until = excluded.wait_until, at = excluded.at
+                on conflict (name_sha256) do update set wrong = excluded.wrong,
+                wait_until = excluded.wait_until, at = excluded.at
                 where t.wrong = :before""")
                         .param("name", nameSha256)
                         .param("before", before)

@@ -33,10 +33,10 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyAdvice;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What makes something new is done once for a key, however often it is sent: a double press, or a request whose answer was
- * lost. The key is the header {@code Idempotency-Key} (IETF httpapi, draft-ietf-httpapi-idempotency-key-header-07) or the
- * field {@value #FIELD} of a form; without one every request counts. Which were done the database knows, for every server;
- * what was answered this server alone, for a minute, since it may be a secret.
+ * What makes something new is done once for a key, however often it is sent: a double press, or a request whose answer
+ * was lost. The key is the header {@code Idempotency-Key} (IETF httpapi, draft-ietf-httpapi-idempotency-key-header-07)
+ * or the field {@value #FIELD} of a form; without one every request counts. Which were done the database knows, for
+ * every server; what was answered this server alone, for a minute, since it may be a secret.
  */
 @Component
 @ControllerAdvice

@@ -25,7 +25,8 @@ class RequestKeys implements Upkeep {
     boolean begin(String key) {
         return jdbc.sql("""
                 insert into request_key (key) values (:key) on conflict (key) do update set at = now()
-                where request_key.ended_at is null and request_key.at < now() - interval '2 minutes'""").param("key", key).update() == 1;
+                where request_key.ended_at is null and request_key.at < now() - interval
+                '2 minutes'""").param("key", key).update() == 1;
     }
 
     /** Whether what the key stands for is done; empty when it failed, and may be tried again. */

@@ -3,7 +3,10 @@ package org.logophon.app.platform.people;
 import java.util.Map;
 import java.util.Set;
 
-/** Which right each address asks for. What isn't named here asks for the most, but for a project's, which editors work on. */
+/**
+ * Which right each address asks for. What isn't named here asks for the most, but for a project's, which editors work
+ * on.
+ */
 final class Rights {
 
     private static final String PROJECT = "/projects/{id}";

@@ -14,8 +14,8 @@ import org.flywaydb.core.api.migration.Context;
 import org.springframework.stereotype.Component;
 
 /**
- * Names of people are told apart by what they look like. Of two that look alike already, who came first keeps the name, and
- * the other signs in with it no more until an owner invites them anew.
+ * Names of people are told apart by what they look like. Of two that look alike already, who came first keeps the name,
+ * and the other signs in with it no more until an owner invites them anew.
  */
 @Component
 class V31__person_name_keys extends BaseJavaMigration {

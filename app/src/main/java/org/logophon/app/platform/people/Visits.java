@@ -9,8 +9,8 @@ import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
 
 /**
- * The visit that is being answered, once it was let in. Lists of the house ask here whose they are: what a workspace has is
- * never read or written by the word of a request alone.
+ * The visit that is being answered, once it was let in. Lists of the house ask here whose they are: what a workspace
+ * has is never read or written by the word of a request alone.
  */
 @Component
 public class Visits {

@@ -7,8 +7,8 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
 /**
- * A word that only this answer knows (Content Security Policy Level 3, nonce): with it a page may hold its map of modules,
- * and its editor a style sheet; nothing that is put into the page otherwise runs.
+ * A word that only this answer knows (Content Security Policy Level 3, nonce): with it a page may hold its map of
+ * modules, and its editor a style sheet; nothing that is put into the page otherwise runs.
  */
 @ControllerAdvice
 class CspNonce {

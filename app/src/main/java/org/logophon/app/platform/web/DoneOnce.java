@@ -6,8 +6,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * A request that makes something new, and that a key tells from another of the same words: a double press has one key, and
- * makes one thing. The key is a header or a field, see {@code people.RepeatedRequests}.
+ * A request that makes something new, and that a key tells from another of the same words: a double press has one key,
+ * and makes one thing. The key is a header or a field, see {@code people.RepeatedRequests}.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)

@@ -9,9 +9,10 @@ import org.springframework.security.web.util.matcher.RequestMatcher;
 import org.springframework.stereotype.Component;
 
 /**
- * The addresses below {@code /actuator}, by which programs watch the application: which disk, and how full, is no matter of
- * who comes from elsewhere. Whether they are answered goes by the connection, and by nothing that a request says of itself.
- * A proxy on this machine passes on what others ask, so where people come in they have a port of their own.
+ * The addresses below {@code /actuator}, by which programs watch the application: which disk, and how full, is no
+ * matter of who comes from elsewhere. Whether they are answered goes by the connection, and by nothing that a request
+ * says of itself. A proxy on this machine passes on what others ask, so where people come in they have a port of their
+ * own.
  */
 @Component
 class ManagementAddresses {

@@ -9,9 +9,9 @@ import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Only our own pages may ask for anything (W3C, Fetch Metadata Request Headers): a page of another site, or of another port
- * of this machine, may link to ours and no more. A browser that doesn't say where a request comes from says its origin when
- * it changes something (RFC 6454).
+ * Only our own pages may ask for anything (W3C, Fetch Metadata Request Headers): a page of another site, or of another
+ * port of this machine, may link to ours and no more. A browser that doesn't say where a request comes from says its
+ * origin when it changes something (RFC 6454).
  */
 final class OwnPagesOnly extends OncePerRequestFilter {
 

@@ -12,14 +12,15 @@ import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 
 /**
- * No other site may act through a person's browser, and the application answers under its own names only. Who may do what is
- * no matter of this: {@code people.Access} decides.
+ * No other site may act through a person's browser, and the application answers under its own names only. Who may do
+ * what is no matter of this: {@code people.Access} decides.
  */
 @Configuration
 class Security {
 
     private static final String POLICY =
-            "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src 'self' data:; media-src 'self' blob:; object-src 'none'; base-uri 'self'; "
+            "default-src 'self'; script-src 'self' 'nonce-%1$s'; style-src 'self' 'nonce-%1$s'; img-src "
+                    + "'self' data:; media-src 'self' blob:; object-src 'none'; base-uri 'self'; "
                     + "form-action 'self'; frame-ancestors 'none'";
     private static final String TOKEN_MISSING =
             "This page’s session has expired, and nothing was done. Reload the page; what was saved is safe.";

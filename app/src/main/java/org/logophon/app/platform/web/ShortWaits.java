@@ -10,8 +10,8 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
 import org.springframework.stereotype.Component;
 
 /**
- * Where the way to the database is cut nobody says so, and who has asked waits. A job may: it goes on when the way is there
- * again. A person is told after a moment, and so is whoever sends what they have written.
+ * Where the way to the database is cut nobody says so, and who has asked waits. A job may: it goes on when the way is
+ * there again. A person is told after a moment, and so is whoever sends what they have written.
  */
 @Component
 class ShortWaits implements BeanPostProcessor {

@@ -1,8 +1,8 @@
 package org.logophon.app.platform.web;
 
 /**
- * Text as the database can hold it: no null character (PostgreSQL, 8.3) and no half of a surrogate pair, which is no text in
- * UTF-8. U+FFFD stands for each, so that every place in the text stays where it is.
+ * Text as the database can hold it: no null character (PostgreSQL, 8.3) and no half of a surrogate pair, which is no
+ * text in UTF-8. U+FFFD stands for each, so that every place in the text stays where it is.
  */
 public final class StorableText {
 

@@ -7,8 +7,8 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 
 /**
- * The CSRF token lives in a cookie, so that a page open over a restart of the server can still save. Browsers share cookies
- * between the ports of a machine, so the port is in its name: two applications don't take one another's.
+ * The CSRF token lives in a cookie, so that a page open over a restart of the server can still save. Browsers share
+ * cookies between the ports of a machine, so the port is in its name: two applications don't take one another's.
  */
 final class TokenCookies implements CsrfTokenRepository {
 

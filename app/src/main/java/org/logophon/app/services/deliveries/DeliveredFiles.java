@@ -114,7 +114,8 @@ public class DeliveredFiles {
             });
         }
         batches.batchUpdate("""
-                insert into delivery_file (delivery_id, position, path, bytes, sha256, cue, change, why, said, voice, content, start_samples, made_of, lufs, true_peak)
+                insert into delivery_file (delivery_id, position, path, bytes, sha256, cue, change, why, said, voice,
+                content, start_samples, made_of, lufs, true_peak)
                 values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""", rows);
     }
 
@@ -151,7 +152,8 @@ public class DeliveredFiles {
     Unused removeUnused() {
         return jdbc.sql("""
                 with gone as (
-                  delete from delivered_content c where not exists (select 1 from delivery_file f where f.sha256 = c.sha256)
+                  delete from delivered_content c where not exists (select 1 from delivery_file f
+                  where f.sha256 = c.sha256)
                   and not exists (select 1 from delivery d where d.state = 'building')
                   returning c.sha256, octet_length(c.content) as bytes)
                 select count(distinct sha256) as files, coalesce(sum(bytes), 0) as bytes from gone""")

@@ -68,7 +68,12 @@ public class DeliveredProject {
         this.layers = layers;
     }
 
-    /** What is asked of a delivery. @param lufs null for as rendered. @param inClips with sounds and beds in the clips */
+    /**
+     * What is asked of a delivery.
+     *
+     * @param lufs null for as rendered.
+     * @param inClips with sounds and beds in the clips
+     */
     public record Asked(String pattern, Double lufs, SoundFormat format, boolean inClips) {
 
         public static Asked of(String pattern, Double lufs, Choice choice) {

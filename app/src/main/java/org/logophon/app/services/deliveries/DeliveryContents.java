@@ -38,8 +38,8 @@ public final class DeliveryContents {
      *
      * @param length of its sound; empty for text
      * @param size   near enough, for people
-     * @param change against the delivery before: {@code new}, {@code changed}, {@code moved}, {@code same}, {@code gone};
-     *     empty where it is only known when it is written
+     * @param change against the delivery before: {@code new}, {@code changed}, {@code moved}, {@code same}, {@code
+     *               gone}; empty where it is only known when it is written
      */
     public record Line(String path, String length, String size, String change, String why) {}
 

@@ -17,7 +17,9 @@ import org.logophon.core.delivery.Slug;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
-/** Deliveries into folders on this machine, under the one root that the settings name: an editor keeps its files linked. */
+/**
+ * Deliveries into folders on this machine, under the one root that the settings name: an editor keeps its files linked.
+ */
 @Service
 public class DeliveryFolder {
 

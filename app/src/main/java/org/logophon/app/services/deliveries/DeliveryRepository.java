@@ -29,8 +29,8 @@ public class DeliveryRepository {
     Delivery create(
             UUID project, String slug, String namePattern, Double targetLufs, Choice choice, int scriptVersion) {
         UUID id = UUID.randomUUID();
-        Integer since = jdbc.sql(
-                        "select max(ordinal) from delivery where project_id = :project and state = 'ready' and choice is not null")
+        Integer since = jdbc.sql("select max(ordinal) from delivery where project_id = :project and state = 'ready' "
+                        + "and choice is not null")
                 .param("project", project)
                 .query(Integer.class)
                 .optional()
@@ -40,8 +40,10 @@ public class DeliveryRepository {
                 .query(Integer.class)
                 .single();
         jdbc.sql("""
-                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, choice, since, state, total, script_version, created_at)
-                values (:id, :project, :ordinal, :file, :pattern, :lufs, cast(:choice as jsonb), :since, 'building', 0, :script, :now)""")
+                insert into delivery (id, project_id, ordinal, file_name, name_pattern, target_lufs, choice, since,
+                state, total, script_version, created_at)
+                values (:id, :project, :ordinal, :file, :pattern, :lufs, cast(:choice as jsonb), :since, 'building', 0,
+                :script, :now)""")
                 .param("id", id)
                 .param("project", project)
                 .param("ordinal", ordinal)
@@ -94,8 +96,8 @@ public class DeliveryRepository {
 
     /** @return false when it was no longer being built */
     boolean end(UUID id, String state, String problem, long bytes) {
-        return jdbc.sql(
-                                "update delivery set state = :state, problem = :problem, bytes = :bytes, finished_at = :now where id = :id and state = 'building'")
+        return jdbc.sql("update delivery set state = :state, problem = :problem, bytes = :bytes, "
+                                + "finished_at = :now where id = :id and state = 'building'")
                         .param("state", state)
                         .param("problem", problem)
                         .param("bytes", bytes)

@@ -33,8 +33,8 @@ class DeliveryUpkeep implements Upkeep {
 
     @Override
     public List<Held> held() {
-        return jdbc.sql(
-                        "select count(*) as things, coalesce(sum(bytes), 0) as bytes from delivery where state = 'ready'")
+        return jdbc.sql("select count(*) as things, coalesce(sum(bytes), 0) as bytes from delivery where "
+                        + "state = 'ready'")
                 .query(Held.counted("Deliveries", "Kept with their project."))
                 .list();
     }

@@ -14,7 +14,11 @@ public record MadeOf(String take, String loudness, String format, String bed) {
         return take + " " + loudness + " " + format + (bed.isEmpty() ? "" : " " + bed);
     }
 
-    /** What tells a clip from an earlier one; empty for nothing. @param earlier as written; by an older version a digest alone */
+    /**
+     * What tells a clip from an earlier one; empty for nothing.
+     *
+     * @param earlier as written; by an older version a digest alone
+     */
     public static String difference(String now, String earlier) {
         if (now.equals(earlier)) {
             return "";

@@ -83,8 +83,8 @@ class PackageWriter {
     }
 
     /**
-     * A delivery's clips in their places and what lies under them, worked out once: whoever changes something while it is
-     * built changes the next delivery.
+     * A delivery's clips in their places and what lies under them, worked out once: whoever changes something while it
+     * is built changes the next delivery.
      */
     record Contents(ProjectView view, Delivery delivery, Programme<Made> programme, LaidOut laid) {}
 

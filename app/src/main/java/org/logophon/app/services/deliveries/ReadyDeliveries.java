@@ -14,7 +14,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Deliveries that are there, for those who hear them by a link; and tables {@code delivered_cue}, {@code delivery_layer}. */
+/**
+ * Deliveries that are there, for those who hear them by a link; and tables {@code delivered_cue}, {@code
+ * delivery_layer}.
+ */
 @Repository
 public class ReadyDeliveries {
 
@@ -121,7 +124,8 @@ public class ReadyDeliveries {
         }
         batches.batchUpdate(
                 """
-                insert into delivered_cue (delivery_id, position, cue_id, take_id, number, scene, role, offset_db, start_samples, length_samples, heard)
+                insert into delivered_cue (delivery_id, position, cue_id, take_id, number, scene, role, offset_db,
+                start_samples, length_samples, heard)
                 values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, cast(? as jsonb))""",
                 java.util.stream.IntStream.range(0, cues.size())
                         .mapToObj(at -> row(delivery, at, cues.get(at)))

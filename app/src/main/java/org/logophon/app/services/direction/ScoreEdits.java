@@ -55,8 +55,8 @@ public class ScoreEdits {
                 .param("project", project)
                 .query(Integer.class)
                 .single();
-        jdbc.sql(
-                        "insert into score_edit (project_id, ordinal, what, before, after, at) values (:project, :ordinal, :what, :before, :after, :now)")
+        jdbc.sql("insert into score_edit (project_id, ordinal, what, before, after, at) values "
+                        + "(:project, :ordinal, :what, :before, :after, :now)")
                 .param("project", project)
                 .param("ordinal", ordinal)
                 .param("what", what)
@@ -71,8 +71,8 @@ public class ScoreEdits {
     }
 
     public Optional<Edit> toUndo(UUID project) {
-        return jdbc.sql(
-                        "select * from score_edit where project_id = :project and not undone order by ordinal desc limit 1")
+        return jdbc.sql("select * from score_edit where project_id = :project and not undone order by "
+                        + "ordinal desc limit 1")
                 .param("project", project)
                 .query((row, at) -> new Edit(
                         row.getInt("ordinal"),

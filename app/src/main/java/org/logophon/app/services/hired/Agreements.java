@@ -24,8 +24,9 @@ class Agreements {
     /** @param project null for the house */
     UUID make(UUID project, int characters) {
         UUID id = UUID.randomUUID();
-        jdbc.sql(
-                        "insert into agreement (id, workspace_id, project_id, agreed_characters, at) values (:id, coalesce((select workspace_id from project where id = :project), :workspace), :project, :characters, :now)")
+        jdbc.sql("insert into agreement (id, workspace_id, project_id, agreed_characters, at) "
+                        + "values (:id, coalesce((select workspace_id from project where id = :project), "
+                        + ":workspace), :project, :characters, :now)")
                 .param("id", id)
                 .param("workspace", project == null ? visits.workspace() : null)
                 .param("project", project)
@@ -46,8 +47,8 @@ class Agreements {
 
     /** Counts characters before they are asked for. @return false when that is more than was agreed to */
     boolean count(UUID agreement, int characters) {
-        return jdbc.sql(
-                                "update agreement set asked_characters = asked_characters + :characters where id = :id and asked_characters + :characters <= agreed_characters")
+        return jdbc.sql("update agreement set asked_characters = asked_characters + :characters "
+                                + "where id = :id and asked_characters + :characters <= agreed_characters")
                         .param("id", agreement)
                         .param("characters", characters)
                         .update()
@@ -56,8 +57,8 @@ class Agreements {
 
     /** Name of the project that pays; the house's for none. */
     String payer(UUID agreement) {
-        return jdbc.sql(
-                        "select coalesce(p.name, :house) from agreement a left join project p on p.id = a.project_id where a.id = :id")
+        return jdbc.sql("select coalesce(p.name, :house) from agreement a left join project p on p.id = "
+                        + "a.project_id where a.id = :id")
                 .param("house", Ledger.HOUSE)
                 .param("id", agreement)
                 .query(String.class)

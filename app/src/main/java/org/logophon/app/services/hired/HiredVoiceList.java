@@ -69,8 +69,8 @@ public class HiredVoiceList implements DisposableBean {
             try {
                 String body = service.list();
                 take(Optional.of(body));
-                jdbc.sql(
-                                "insert into hired_list (body, read_at) values (:body, :now) on conflict (only_one) do update set body = :body, read_at = :now")
+                jdbc.sql("insert into hired_list (body, read_at) values (:body, :now) on conflict "
+                                + "(only_one) do update set body = :body, read_at = :now")
                         .param("body", body)
                         .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                         .update();

@@ -93,7 +93,8 @@ public class Ledger implements Charges {
         transaction.executeWithoutResult(status -> {
             // what was asked for under another agreement and never answered is counted under this one
             int added = jdbc.sql("""
-                    insert into charge (key, agreement_id, project_name, voice_id, voice_name, characters, price, currency, state, asked_at)
+                    insert into charge (key, agreement_id, project_name, voice_id, voice_name, characters, price,
+                    currency, state, asked_at)
                     values (:key, :agreement, :project, :voice, :name, :characters, :price, :currency, 'asked', :now)
                     on conflict (key) do update set agreement_id = :agreement, project_name = :project, asked_at = :now
                     where charge.state = 'asked' and charge.agreement_id <> :agreement""")
@@ -121,8 +122,8 @@ public class Ledger implements Charges {
 
     /** Its answer has come. */
     public void charged(String key, Charged what, int characters) {
-        jdbc.sql(
-                        "update charge set state = 'charged', characters = :characters, price = :price, charged_at = :now where key = :key and state = 'asked'")
+        jdbc.sql("update charge set state = 'charged', characters = :characters, price = :price, "
+                        + "charged_at = :now where key = :key and state = 'asked'")
                 .param("key", key)
                 .param("characters", characters)
                 .param("price", what.price(characters))
@@ -154,7 +155,8 @@ public class Ledger implements Charges {
                   coalesce(sum(characters) filter (where state = 'charged'), 0) as characters,
                   coalesce(sum(price) filter (where state = 'charged'), 0) as price,
                   coalesce(sum(characters) filter (where state = 'asked'), 0) as unsettled
-                from charge c join agreement a on a.id = c.agreement_id where a.workspace_id = :workspace group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
+                from charge c join agreement a on a.id = c.agreement_id where a.workspace_id = :workspace
+                group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
                 .param("workspace", workspace)
                 .query((row, at) -> new LedgerEntry(
                         row.getString("month"),

@@ -35,8 +35,8 @@ class PaidSpeech {
     }
 
     Optional<Utterance> find(String key) {
-        return jdbc.sql(
-                        "select p.*, s.sample_rate, s.samples, s.bits from paid_speech p join sound s on s.id = p.sound_id where key = :key")
+        return jdbc.sql("select p.*, s.sample_rate, s.samples, s.bits from paid_speech p join sound s on "
+                        + "s.id = p.sound_id where key = :key")
                 .param("key", key)
                 .query(this::utterance)
                 .optional();
@@ -58,8 +58,8 @@ class PaidSpeech {
         answer.words().forEach(word -> words.addAll(List.of(word.codePoint(), word.sample())));
         List<Integer> phonemes = new ArrayList<>();
         answer.phonemes().forEach(phoneme -> phonemes.addAll(List.of(phoneme.sample(), phoneme.silent() ? 1 : 0)));
-        jdbc.sql(
-                        "insert into paid_speech (key, voice_id, sound_id, words, phonemes, at) values (:key, :voice, :sound, :words, :phonemes, :now) on conflict do nothing")
+        jdbc.sql("insert into paid_speech (key, voice_id, sound_id, words, phonemes, at) values "
+                        + "(:key, :voice, :sound, :words, :phonemes, :now) on conflict do nothing")
                 .param("key", key)
                 .param("voice", voice.id())
                 .param("sound", audio.store(answer.sound()).id())

@@ -18,7 +18,8 @@ class PaidUpkeep implements Upkeep {
     @Override
     public List<Held> held() {
         return jdbc.sql("""
-                select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from paid_speech p join sound w on w.id = p.sound_id""")
+                select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from paid_speech p
+                join sound w on w.id = p.sound_id""")
                 .query(Held.counted("Answers of hired voices", "Kept: they were paid for."))
                 .list();
     }

@@ -38,7 +38,9 @@ class LiveController {
         return streams.open(null);
     }
 
-    /** Looked at here, and not where addresses are chosen: whether somebody may listen is decided before what they take. */
+    /**
+     * Looked at here, and not where addresses are chosen: whether somebody may listen is decided before what they take.
+     */
     private static void streamed(List<MediaType> accept) {
         if (accept.stream().noneMatch(MediaType.TEXT_EVENT_STREAM::isCompatibleWith)) {
             throw new ResponseStatusException(HttpStatus.NOT_ACCEPTABLE);

@@ -29,8 +29,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
  * The streams of open pages. Changes of a project are gathered for a moment and told together, and while they go on, in
- * steps of more than half a second: however many cues are rendered, a page is told, and asks, no more often. What the programme has become is worked
- * out once for all pages of a project, and only the cues that differ are sent.
+ * steps of more than half a second: however many cues are rendered, a page is told, and asks, no more often. What the
+ * programme has become is worked out once for all pages of a project, and only the cues that differ are sent.
  */
 @Component
 public class LiveStreams {

@@ -24,13 +24,19 @@ class Presence {
         this.clock = clock;
     }
 
-    /** @param step address of the page @param number of the cue; null where it is at none @param person empty while people are switched off */
+    /**
+     * @param step address of the page
+     * @param number of the cue; null where it is at none
+     * @param person empty while people are switched off
+     */
     record Window(String step, String number, String person) {}
 
     void seen(UUID page, UUID project, String step, UUID cue, String person) {
         jdbc.sql("""
-                insert into here (page_id, project_id, step, cue_id, person, seen_at) values (:page, :project, :step, :cue, :person, :now)
-                on conflict (page_id) do update set project_id = excluded.project_id, step = excluded.step, cue_id = excluded.cue_id,
+                insert into here (page_id, project_id, step, cue_id, person, seen_at)
+                values (:page, :project, :step, :cue, :person, :now)
+                on conflict (page_id) do update set project_id = excluded.project_id,
+                step = excluded.step, cue_id = excluded.cue_id,
                 person = excluded.person, seen_at = excluded.seen_at""")
                 .param("page", page)
                 .param("project", project)
@@ -55,7 +61,8 @@ class Presence {
     /** @param page that asks: it isn't told of itself */
     List<Window> others(UUID page, UUID project) {
         return jdbc.sql("""
-                select h.step, c.number, h.person from here h left join cue c on c.id = h.cue_id and c.removed_at is null
+                select h.step, c.number, h.person from here h left join cue c on c.id = h.cue_id
+                and c.removed_at is null
                 where h.project_id = :project and h.page_id <> :page and h.seen_at >= :then order by h.page_id""")
                 .param("project", project)
                 .param("page", page)

@@ -1,6 +1,6 @@
 /**
- * Open pages hear of changes: the database tells every node in the transaction that changed something, and each node tells
- * its pages, over one stream of server-sent events a page.
+ * Open pages hear of changes: the database tells every node in the transaction that changed something, and each node
+ * tells its pages, over one stream of server-sent events a page.
  *
  * <p>Pages live by events. The same triggers {@code NOTIFY} in the transaction that changes something. Each node
  * listens ({@code live}), gathers what a project's pages haven't been told, works out once which cues of the

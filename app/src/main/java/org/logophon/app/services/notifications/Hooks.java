@@ -35,8 +35,9 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Calls an address with a tiding as JSON, signed by HMAC-SHA-256 (RFC 2104) over the time and the body. An address inside this
- * machine or a private network isn't called unless the settings allow it, and nothing is followed anywhere else.
+ * Calls an address with a tiding as JSON, signed by HMAC-SHA-256 (RFC 2104) over the time and the body. An address
+ * inside this machine or a private network isn't called unless the settings allow it, and nothing is followed anywhere
+ * else.
  */
 @Component
 class Hooks {
@@ -64,7 +65,10 @@ class Hooks {
         this(privateToo, place, clock, SystemDefaultDnsResolver.INSTANCE);
     }
 
-    /** @param names that addresses are looked up by: what was looked at is what is connected to, whatever a name says next */
+    /**
+     * @param names that addresses are looked up by: what was looked at is what is connected to, whatever a name says
+     *     next
+     */
     Hooks(boolean privateToo, PublicPlace place, Clock clock, DnsResolver names) {
         this.http = client(privateToo ? names : new OutsideOnly(names));
         this.names = names;
@@ -134,9 +138,9 @@ class Hooks {
                     + "” is no address to call. Write one that begins with https://, or leave it empty.");
         }
         if (!mayCall(uri)) {
-            throw new Refused(
-                    "“" + uri.getHost()
-                            + "” is inside this machine or a private network, or isn't known. Whoever runs Logophon can allow such addresses by LOGOPHON_HOOK_PRIVATE.");
+            throw new Refused("“" + uri.getHost()
+                    + "” is inside this machine or a private network, or isn't known. Whoever runs "
+                    + "Logophon can allow such addresses by LOGOPHON_HOOK_PRIVATE.");
         }
         return hook;
     }

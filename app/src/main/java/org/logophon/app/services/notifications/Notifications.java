@@ -17,8 +17,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Hears what is done, writes it down for the pages, and asks for what is to be sent: all in the transaction that did it, so
- * that nothing is told that didn't happen.
+ * Hears what is done, writes it down for the pages, and asks for what is to be sent: all in the transaction that did
+ * it, so that nothing is told that didn't happen.
  */
 @Service
 class Notifications {

@@ -9,7 +9,10 @@ final class SpecialAddresses {
 
     private static final int IPV4_BYTES = 4;
 
-    /** This network, private, shared, loopback, link-local, protocol assignments, 6to4 relays, benchmarks, multicast, reserved. */
+    /**
+     * This network, private, shared, loopback, link-local, protocol assignments, 6to4 relays, benchmarks, multicast,
+     * reserved.
+     */
     private static final List<Block> INSIDE = List.of(
             Block.of(0, 0, 0, 8),
             Block.of(10, 0, 0, 8),
@@ -26,8 +29,8 @@ final class SpecialAddresses {
     private SpecialAddresses() {}
 
     /**
-     * What leads into this machine or a network that isn't everybody's: see the registries of special-purpose addresses (RFC
-     * 6890). An IPv6 address that carries one of IPv4 is what it carries.
+     * What leads into this machine or a network that isn't everybody's: see the registries of special-purpose addresses
+     * (RFC 6890). An IPv6 address that carries one of IPv4 is what it carries.
      */
     static boolean inside(InetAddress address) {
         byte[] bytes = address.getAddress();
@@ -41,7 +44,10 @@ final class SpecialAddresses {
                 || carried != null && INSIDE.stream().anyMatch(block -> block.holds(carried));
     }
 
-    /** Null for none: IPv4-compatible and -mapped (RFC 4291), NAT64 (RFC 6052, RFC 8215), 6to4 (RFC 3056), Teredo (RFC 4380). */
+    /**
+     * Null for none: IPv4-compatible and -mapped (RFC 4291), NAT64 (RFC 6052, RFC 8215), 6to4 (RFC 3056), Teredo (RFC
+     * 4380).
+     */
     private static byte[] carried(byte[] bytes) {
         int first = (bytes[0] & 0xff) << 8 | bytes[1] & 0xff;
         int second = (bytes[2] & 0xff) << 8 | bytes[3] & 0xff;

@@ -32,7 +32,8 @@ class TidingRepository {
     Optional<Long> add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
         return jdbc.sql("""
                 insert into tiding (workspace_id, project_id, kind, sentence, address, brief, at)
-                select workspace_id, id, :kind, :sentence, :address, :brief, :now from project where id = :project returning id""")
+                select workspace_id, id, :kind, :sentence, :address, :brief, :now from project
+                where id = :project returning id""")
                 .param("project", project)
                 .param("kind", kind.id())
                 .param("sentence", sentence)
@@ -52,9 +53,9 @@ class TidingRepository {
 
     /** The latest of a workspace that people are told, in their order. */
     List<Tiding> after(UUID workspace, long id, Instant since, int most) {
-        return jdbc.sql(
-                        "select * from (" + SELECT
-                                + "where t.workspace_id = :workspace and not t.brief and t.id > :id and t.at > :since order by t.id desc limit :most) as latest order by id")
+        return jdbc.sql("select * from (" + SELECT
+                        + "where t.workspace_id = :workspace and not t.brief and t.id > :id and t.at "
+                        + "> :since order by t.id desc limit :most) as latest order by id")
                 .param("workspace", workspace)
                 .param("id", id)
                 .param("since", since.atOffset(ZoneOffset.UTC))

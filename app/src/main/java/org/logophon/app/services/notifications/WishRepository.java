@@ -49,8 +49,10 @@ class WishRepository {
         jdbc.sql("""
                 insert into wish (id, person_id, renders, deliveries, visitors, mail, hook, secret)
                 values (:id, :person, :renders, :deliveries, :visitors, :mail, :hook, :secret)
-                on conflict (coalesce(person_id, '00000000-0000-0000-0000-000000000000')) do update set renders = excluded.renders,
-                deliveries = excluded.deliveries, visitors = excluded.visitors, mail = excluded.mail, hook = excluded.hook, secret = excluded.secret""")
+                on conflict (coalesce(person_id, '00000000-0000-0000-0000-000000000000')) do update
+                set renders = excluded.renders,
+                deliveries = excluded.deliveries, visitors = excluded.visitors,
+                mail = excluded.mail, hook = excluded.hook, secret = excluded.secret""")
                 .param("id", wish.id())
                 .param("person", wish.person())
                 .param("renders", wish.renders())

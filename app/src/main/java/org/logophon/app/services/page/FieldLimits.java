@@ -21,8 +21,8 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
 /**
- * Limits of what is typed, for the fields of pages: a field takes what the server takes. Where a value has a class of its
- * own, the limit is that class's; what has none has its limit here. Lengths are in characters.
+ * Limits of what is typed, for the fields of pages: a field takes what the server takes. Where a value has a class of
+ * its own, the limit is that class's; what has none has its limit here. Lengths are in characters.
  */
 public final class FieldLimits {
 

@@ -15,8 +15,8 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * One check for every address of a project, before anything else is done: the project is there, and what the address or its
- * form names is the project's own.
+ * One check for every address of a project, before anything else is done: the project is there, and what the address or
+ * its form names is the project's own.
  */
 @Configuration
 class ProjectAddresses implements WebMvcConfigurer, HandlerInterceptor {

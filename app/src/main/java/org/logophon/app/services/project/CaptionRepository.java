@@ -30,8 +30,8 @@ public class CaptionRepository {
     /** By the cue's id. */
     public Map<UUID, Corrected> of(UUID project) {
         Map<UUID, Corrected> corrected = new HashMap<>();
-        jdbc.sql(
-                        "select s.cue_id, s.spoken, s.shown from caption_correction s join cue c on c.id = s.cue_id where c.project_id = :project")
+        jdbc.sql("select s.cue_id, s.spoken, s.shown from caption_correction s join cue c on c.id = "
+                        + "s.cue_id where c.project_id = :project")
                 .param("project", project)
                 .query(row -> {
                     corrected.put(

@@ -40,7 +40,10 @@ record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses,
                 role == null ? 0 : role.livelyPercent());
     }
 
-    /** What a script or a role says of a voice's pace and pitch is no matter of a recording; its loudness and its rest are. */
+    /**
+     * What a script or a role says of a voice's pace and pitch is no matter of a recording; its loudness and its rest
+     * are.
+     */
     private static CueLevels recorded(Project project, Role role, Cue cue, Voice voice) {
         ResolvedDirection all = ResolvedDirection.of(
                 project.direction(), role == null ? Direction.NONE : role.direction(), cue.direction());

@@ -57,9 +57,9 @@ public class CueRepository {
 
     /** Cues that left the script, the latest first. */
     public List<Cue> removed(UUID project) {
-        return jdbc.sql(
-                        SELECT
-                                + "where c.project_id = :project and c.removed_at is not null order by c.removed_at desc limit 500")
+        return jdbc.sql(SELECT
+                        + "where c.project_id = :project and c.removed_at is not null order by "
+                        + "c.removed_at desc limit 500")
                 .param("project", project)
                 .query(CueRepository::cue)
                 .list();
@@ -76,9 +76,11 @@ public class CueRepository {
     public void insert(UUID project, List<Placed> cues) {
         batches.batchUpdate(
                 """
-                insert into cue (id, project_id, position, number, scene, role, text, words, syllables, reference_seconds, slot_in_millis, slot_out_millis,
+                insert into cue (id, project_id, position, number, scene, role, text, words, syllables,
+                reference_seconds, slot_in_millis, slot_out_millis,
                                  %s)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, %s)""".formatted(DirectionColumns.NAMES, DirectionColumns.MARKS), cues, 500, (statement, placed) -> {
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?,
+                %s)""".formatted(DirectionColumns.NAMES, DirectionColumns.MARKS), cues, 500, (statement, placed) -> {
                     statement.setObject(1, placed.id());
                     statement.setObject(2, project);
                     statement.setInt(3, placed.position());
@@ -102,9 +104,11 @@ public class CueRepository {
             return;
         }
         jdbc.sql("""
-                update cue c set position = r.position, number = r.number, scene = r.scene, role = r.role, text = r.text,
+                update cue c set position = r.position, number = r.number, scene = r.scene,
+                role = r.role, text = r.text,
                 words = r.words, syllables = r.syllables, reference_seconds = r.seconds, removed_at = null
-                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, position int, number text, scene text, role text,
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, position int, number text, scene text, role
+                text,
                 text text, words int, syllables int, seconds float8)
                 where c.id = r.id""")
                 .param("rows", Rows.of(cues, (placed, row) -> {
@@ -152,7 +156,9 @@ public class CueRepository {
                 .update();
     }
 
-    /** @param recipe hash of the cue's recipe now, null when it has none: until it differs the cue counts as unchanged */
+    /**
+     * @param recipe hash of the cue's recipe now, null when it has none: until it differs the cue counts as unchanged
+     */
     public void keep(UUID cue, UUID take, String recipe) {
         jdbc.sql("update cue set kept_take = :take, kept_recipe = :recipe where id = :cue")
                 .param("take", take)
@@ -186,7 +192,8 @@ public class CueRepository {
         jdbc.sql("""
                 update cue c set placement = r.kind, anchor = r.anchor, offset_samples = r.by, fixed_samples = r.fixed,
                 slot_in_millis = r.slot_in, slot_out_millis = r.slot_out, pause_after_millis = r.gap
-                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, kind text, anchor text, by int8, fixed int8,
+                from jsonb_to_recordset(cast(:rows as jsonb)) as r (id uuid, kind text, anchor text, by int8, fixed
+                int8,
                 slot_in int, slot_out int, gap int)
                 where c.id = r.id""")
                 .param("rows", Rows.of(places, (placed, row) -> {

@@ -19,13 +19,16 @@ class CueStatusRepository {
     /** Counted for all cues in question at once: thousands of small questions would take ten times as long. */
     private static final String SELECT = """
             with asked as (%s)
-            select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate, w.samples, w.bits,
+            select c.id, c.kept_take, c.kept_recipe, t.source, t.recipe as take_recipe, s.sound_id, w.sample_rate,
+            w.samples, w.bits,
                    case when t.recipe is null then t.origin ->> 'text' end as spoken_text,
                    coalesce(made.takes, 0) as takes, work.state, work.problem,
-                   a.words, a.voice, a.direction, a.readings, a.take, a.loudness, coalesce(a.writer, '') as approver, coalesce(noted.notes, 0) as notes
+                   a.words, a.voice, a.direction, a.readings, a.take, a.loudness, coalesce(a.writer, '') as approver,
+                   coalesce(noted.notes, 0) as notes
             from cue c
             join asked on asked.id = c.id
-            left join take t on t.id = c.kept_take left join speech s on s.id = t.speech_id left join sound w on w.id = s.sound_id
+            left join take t on t.id = c.kept_take left join speech s on s.id = t.speech_id left
+            join sound w on w.id = s.sound_id
             left join approval a on a.cue_id = c.id
             left join (
                 select n.cue_id, count(*) as notes from note n join asked on asked.id = n.cue_id

@@ -14,10 +14,12 @@ import org.logophon.core.signal.effect.Effect;
 final class DirectionColumns {
 
     static final String SET = """
-            pace_percent = :pace, pitch_semitones = :pitch, range_percent = :range, loudness_db = :loudness, pause_after_millis = :pause,
-            effect = :effect, effect_percent = :mix, style = :style, style_percent = :strength""";
+            pace_percent = :pace, pitch_semitones = :pitch, range_percent = :range, loudness_db = :loudness,
+            pause_after_millis = :pause, effect = :effect, effect_percent = :mix, style = :style,
+            style_percent = :strength""";
     static final String NAMES =
-            "pace_percent, pitch_semitones, range_percent, loudness_db, pause_after_millis, effect, effect_percent, style, style_percent";
+            "pace_percent, pitch_semitones, range_percent, loudness_db, pause_after_millis, effect, "
+                    + "effect_percent, style, style_percent";
 
     /** One for each name. */
     static final String MARKS = "?, ?, ?, ?, ?, ?, ?, ?, ?";

@@ -6,7 +6,9 @@ import java.util.function.Predicate;
 import org.logophon.core.text.script.FrozenNumbers;
 import org.springframework.stereotype.Component;
 
-/** Numbers of a project's cues, where they came from elsewhere: each stands once, as the store demands when it commits. */
+/**
+ * Numbers of a project's cues, where they came from elsewhere: each stands once, as the store demands when it commits.
+ */
 @Component
 public class DistinctNumbers {
 

@@ -84,7 +84,8 @@ public class MarkRepository {
                 .filter(mark -> !(mark.instruction() instanceof Instruction.ReadAs))
                 .toList();
         batches.batchUpdate(
-                "insert into mark (cue_id, start_index, end_index, kind, value, origin, reason) values (?, ?, ?, ?, ?, ?, ?)",
+                "insert into mark (cue_id, start_index, end_index, kind, value, origin, reason) values (?, "
+                        + "?, ?, ?, ?, ?, ?)",
                 others,
                 500,
                 (statement, mark) -> {
@@ -97,7 +98,8 @@ public class MarkRepository {
                     statement.setString(7, mark.reason());
                 });
         batches.batchUpdate(
-                "insert into place_reading (cue_id, start_index, written, said, said_as) values (?, ?, ?, ?, ?) on conflict do nothing",
+                "insert into place_reading (cue_id, start_index, written, said, said_as) values (?, ?, ?, "
+                        + "?, ?) on conflict do nothing",
                 readings,
                 500,
                 (statement, mark) -> {
@@ -137,8 +139,8 @@ public class MarkRepository {
     }
 
     public void setSeed(UUID cue, long seed) {
-        jdbc.sql(
-                        "insert into cue_chance (cue_id, seed) values (:cue, :seed) on conflict (cue_id) do update set seed = excluded.seed")
+        jdbc.sql("insert into cue_chance (cue_id, seed) values (:cue, :seed) on conflict (cue_id) "
+                        + "do update set seed = excluded.seed")
                 .param("cue", cue)
                 .param("seed", seed)
                 .update();
@@ -146,8 +148,8 @@ public class MarkRepository {
 
     /** Another chance for a cue's next render. */
     public void reseed(UUID cue) {
-        jdbc.sql(
-                        "insert into cue_chance (cue_id, seed) values (:cue, 1) on conflict (cue_id) do update set seed = cue_chance.seed + 1")
+        jdbc.sql("insert into cue_chance (cue_id, seed) values (:cue, 1) on conflict (cue_id) do "
+                        + "update set seed = cue_chance.seed + 1")
                 .param("cue", cue)
                 .update();
     }

@@ -38,7 +38,8 @@ public class PictureSlotRepository {
                 .param("project", project)
                 .update();
         batches.batchUpdate(
-                "insert into picture_slot (id, project_id, in_millis, out_millis, number, name) values (?, ?, ?, ?, ?, ?)",
+                "insert into picture_slot (id, project_id, in_millis, out_millis, number, name) values (?, "
+                        + "?, ?, ?, ?, ?)",
                 slots,
                 500,
                 (statement, slot) -> {

@@ -29,8 +29,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Works out what each cue's direction comes to and its recipe. The last projects stay in memory, each under a stamp of the
- * versions that it was made at: while nothing that recipes follow from has changed, nothing is read again.
+ * Works out what each cue's direction comes to and its recipe. The last projects stay in memory, each under a stamp of
+ * the versions that it was made at: while nothing that recipes follow from has changed, nothing is read again.
  */
 @Component
 class ProjectContents {

@@ -33,7 +33,8 @@ public class ProjectRepository {
     public Project create(UUID workspace, String name, String language, Integer targetSeconds) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
-                insert into project (id, workspace_id, name, language, target_seconds, target_lufs, name_pattern, created_at, changed_at)
+                insert into project (id, workspace_id, name, language, target_seconds, target_lufs, name_pattern,
+                created_at, changed_at)
                 values (:id, :workspace, :name, :language, :seconds, :lufs, :pattern, :now, :now)""")
                 .param("id", id)
                 .param("workspace", workspace)
@@ -49,8 +50,8 @@ public class ProjectRepository {
 
     /** A project that is not deleted. */
     public Optional<Project> find(UUID id) {
-        return jdbc.sql(
-                        "select p.*, w.version as house_version from project p join workspace w on w.id = p.workspace_id where p.id = :id and deleted_at is null")
+        return jdbc.sql("select p.*, w.version as house_version from project p join workspace w on w.id = "
+                        + "p.workspace_id where p.id = :id and deleted_at is null")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
@@ -58,16 +59,16 @@ public class ProjectRepository {
 
     /** The same, held against other writers until the transaction ends. */
     public Optional<Project> lock(UUID id) {
-        return jdbc.sql(
-                        "select p.*, w.version as house_version from project p join workspace w on w.id = p.workspace_id where p.id = :id and deleted_at is null for no key update of p")
+        return jdbc.sql("select p.*, w.version as house_version from project p join workspace w on w.id = "
+                        + "p.workspace_id where p.id = :id and deleted_at is null for no key update of p")
                 .param("id", id)
                 .query(ProjectRepository::project)
                 .optional();
     }
 
     /**
-     * Holds a project against other writers until the transaction ends. Whoever changes something of a project does this
-     * first: its row is changed last, by what counts changes, and two that hold parts would wait for one another.
+     * Holds a project against other writers until the transaction ends. Whoever changes something of a project does
+     * this first: its row is changed last, by what counts changes, and two that hold parts would wait for one another.
      */
     public void hold(UUID id) {
         jdbc.sql("select id from project where id = :id for no key update")
@@ -81,8 +82,8 @@ public class ProjectRepository {
 
     /** The latest first. */
     public List<Deleted> deleted(UUID workspace) {
-        return jdbc.sql(
-                        "select id, name, deleted_at from project where workspace_id = :workspace and deleted_at is not null order by deleted_at desc")
+        return jdbc.sql("select id, name, deleted_at from project where workspace_id = :workspace and "
+                        + "deleted_at is not null order by deleted_at desc")
                 .param("workspace", workspace)
                 .query((row, at) -> new Deleted(
                         row.getObject("id", UUID.class),
@@ -102,8 +103,8 @@ public class ProjectRepository {
 
     /** @return false when it already is as asked */
     public boolean setDeleted(UUID id, boolean deleted) {
-        return jdbc.sql(
-                                "update project set deleted_at = :at, changed_at = :now where id = :id and (deleted_at is null) = :deleted")
+        return jdbc.sql("update project set deleted_at = :at, changed_at = :now where id = :id and "
+                                + "(deleted_at is null) = :deleted")
                         .param("at", deleted ? now() : null)
                         .param("now", now())
                         .param("id", id)
@@ -115,8 +116,10 @@ public class ProjectRepository {
     /** Saves a script over the version that it was made from. */
     public void saveScript(UUID id, String script, ScriptShape shape, int version) {
         jdbc.sql("""
-                update project set script = :script, script_version = :version, splitting = :splitting, cuts = :cuts, number_start = :start,
-                number_step = :step, number_width = :width, number_prefix = :prefix, numbers_frozen = :frozen, changed_at = :now where id = :id""")
+                update project set script = :script, script_version = :version, splitting = :splitting, cuts = :cuts,
+                number_start = :start,
+                number_step = :step, number_width = :width, number_prefix = :prefix, numbers_frozen = :frozen,
+                changed_at = :now where id = :id""")
                 .param("script", script)
                 .param("version", version)
                 .param("splitting", shape.splitting().id())
@@ -156,8 +159,8 @@ public class ProjectRepository {
     }
 
     public void setPicture(UUID id, Picture picture) {
-        jdbc.sql(
-                        "update project set frame_rate = :rate, start_frame = :start, least_gap_millis = :gap, changed_at = :now where id = :id")
+        jdbc.sql("update project set frame_rate = :rate, start_frame = :start, least_gap_millis = "
+                        + ":gap, changed_at = :now where id = :id")
                 .param("rate", picture.rate() == null ? null : picture.rate().id())
                 .param("start", picture.startFrame())
                 .param("gap", picture.leastGapMillis())
@@ -168,9 +171,9 @@ public class ProjectRepository {
 
     /** @return false when the direction is no longer at that version: someone else changed it */
     public boolean direct(UUID id, Direction direction, int version) {
-        return jdbc.sql(
-                                "update project set " + DirectionColumns.SET
-                                        + ", direction_version = direction_version + 1, changed_at = :now where id = :id and direction_version = :version")
+        return jdbc.sql("update project set " + DirectionColumns.SET
+                                + ", direction_version = direction_version + 1, changed_at = :now "
+                                + "where id = :id and direction_version = :version")
                         .params(DirectionColumns.parameters(direction))
                         .param("now", now())
                         .param("id", id)

@@ -14,8 +14,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * Table {@code project_summary}: every project in a line, by one query. A line is counted anew when its project has changed
- * since, and only then.
+ * Table {@code project_summary}: every project in a line, by one query. A line is counted anew when its project has
+ * changed since, and only then.
  */
 @Component
 public class ProjectSummaries {
@@ -47,9 +47,11 @@ public class ProjectSummaries {
     private List<Row> rows(UUID workspace) {
         long catalogue = voices.version();
         return jdbc.sql("""
-                select p.id, p.name, p.target_seconds, p.changed_at, p.content_version, p.status_version, h.version as house_version, s.*,
+                select p.id, p.name, p.target_seconds, p.changed_at, p.content_version,
+                p.status_version, h.version as house_version, s.*,
                        (select count(*) from delivery d where d.project_id = p.id) as deliveries
-                from project p join workspace h on h.id = p.workspace_id left join project_summary s on s.project_id = p.id
+                from project p join workspace h on h.id = p.workspace_id left
+                join project_summary s on s.project_id = p.id
                 where p.workspace_id = :workspace and p.deleted_at is null order by p.changed_at desc, p.name""")
                 .param("workspace", workspace)
                 .query((row, at) -> row(row, catalogue))
@@ -102,8 +104,10 @@ public class ProjectSummaries {
         jdbc.sql("""
                 insert into project_summary (project_id, stamp, samples, cues, to_render, rendering, unfit, takes)
                 select id, :stamp, :samples, :cues, :render, :rendering, :unfit, :takes from project where id = :project
-                on conflict (project_id) do update set stamp = excluded.stamp, samples = excluded.samples, cues = excluded.cues,
-                to_render = excluded.to_render, rendering = excluded.rendering, unfit = excluded.unfit, takes = excluded.takes""")
+                on conflict (project_id) do update set stamp = excluded.stamp,
+                samples = excluded.samples, cues = excluded.cues,
+                to_render = excluded.to_render, rendering = excluded.rendering,
+                unfit = excluded.unfit, takes = excluded.takes""")
                 .param("project", summary.id())
                 .param("stamp", stamp)
                 .param("samples", summary.length().samples())

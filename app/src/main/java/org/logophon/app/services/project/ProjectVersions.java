@@ -44,8 +44,8 @@ public class ProjectVersions {
     /** By the cues of a version. */
     public Map<UUID, Link> links(UUID version) {
         Map<UUID, Link> links = new HashMap<>();
-        jdbc.sql(
-                        "select id, first_cue_id, first_text from cue where project_id = :version and removed_at is null and first_cue_id is not null")
+        jdbc.sql("select id, first_cue_id, first_text from cue where project_id = :version and "
+                        + "removed_at is null and first_cue_id is not null")
                 .param("version", version)
                 .query((row, at) -> new Link(
                         row.getObject("id", UUID.class),
@@ -72,9 +72,11 @@ public class ProjectVersions {
     /** Numbers, slots and places as they are in the first language. */
     public void takeStructure(UUID version) {
         jdbc.sql("""
-                update cue v set number = f.number, slot_in_millis = f.slot_in_millis, slot_out_millis = f.slot_out_millis, placement = f.placement,
+                update cue v set number = f.number,
+                slot_in_millis = f.slot_in_millis, slot_out_millis = f.slot_out_millis, placement = f.placement,
                 anchor = f.anchor, offset_samples = f.offset_samples, fixed_samples = f.fixed_samples
-                from cue f where f.id = v.first_cue_id and f.removed_at is null and v.project_id = :version and v.removed_at is null""").param("version", version).update();
+                from cue f where f.id = v.first_cue_id and f.removed_at is null and v.project_id = :version
+                and v.removed_at is null""").param("version", version).update();
     }
 
     /** How cues are spoken, as in the first language. */
@@ -86,9 +88,9 @@ public class ProjectVersions {
                     .append(" = f.")
                     .append(column.strip());
         }
-        jdbc.sql(
-                        "update cue v set " + set
-                                + " from cue f where f.id = v.first_cue_id and v.project_id = :version and v.removed_at is null")
+        jdbc.sql("update cue v set " + set
+                        + " from cue f where f.id = v.first_cue_id and v.project_id = :version and "
+                        + "v.removed_at is null")
                 .param("version", version)
                 .update();
     }
@@ -99,6 +101,7 @@ public class ProjectVersions {
                 select count(*) from cue v join cue f on f.id = v.first_cue_id
                 where v.project_id = :version and v.removed_at is null and f.removed_at is null
                 and (v.number, v.slot_in_millis, v.slot_out_millis, v.placement, v.fixed_samples)
-                  is distinct from (f.number, f.slot_in_millis, f.slot_out_millis, f.placement, f.fixed_samples)""").param("version", version).query(Integer.class).single();
+                  is distinct from (f.number, f.slot_in_millis, f.slot_out_millis, f.placement,
+                  f.fixed_samples)""").param("version", version).query(Integer.class).single();
     }
 }

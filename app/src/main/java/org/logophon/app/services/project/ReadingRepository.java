@@ -58,8 +58,8 @@ public class ReadingRepository {
 
     /** Those of the project and of the house, by what is written. */
     public List<StoredReading> kept(UUID project) {
-        return jdbc.sql(
-                        "select * from reading where project_id = :project or workspace_id = (select workspace_id from project where id = :project) order by lower(written), written")
+        return jdbc.sql("select * from reading where project_id = :project or workspace_id = (select "
+                        + "workspace_id from project where id = :project) order by lower(written), written")
                 .param("project", project)
                 .query(ReadingRepository::kept)
                 .list();
@@ -78,7 +78,9 @@ public class ReadingRepository {
     private void put(UUID project, boolean house, Reading reading) {
         jdbc.sql("""
                 insert into reading (id, project_id, workspace_id, written, said, said_as, language, match_case, at)
-                values (:id, case when :house then null else :project end, case when :house then (select workspace_id from project where id = :project) end, :written, :said, :as, :language, :case, :now)
+                values (:id, case when :house then null else :project end, case
+                when :house then (select workspace_id from project where id = :project) end, :written, :said, :as,
+                :language, :case, :now)
                 on conflict (coalesce(project_id, workspace_id), written, coalesce(language, ''), match_case)
                 do update set said = excluded.said, said_as = excluded.said_as""")
                 .param("id", UUID.randomUUID())
@@ -120,8 +122,10 @@ public class ReadingRepository {
 
     public void put(PlaceReading place) {
         jdbc.sql("""
-                insert into place_reading (cue_id, start_index, written, said, said_as) values (:cue, :start, :written, :said, :as)
-                on conflict (cue_id, start_index) do update set written = excluded.written, said = excluded.said, said_as = excluded.said_as""")
+                insert into place_reading (cue_id, start_index, written, said, said_as)
+                values (:cue, :start, :written, :said, :as)
+                on conflict (cue_id, start_index) do update set written = excluded.written, said = excluded.said,
+                said_as = excluded.said_as""")
                 .param("cue", place.cue())
                 .param("start", place.start())
                 .param("written", place.reading().written())

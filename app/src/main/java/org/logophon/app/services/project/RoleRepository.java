@@ -33,8 +33,8 @@ public class RoleRepository {
     }
 
     public void add(UUID project, String name, int position, String voiceId) {
-        jdbc.sql(
-                        "insert into role (project_id, name, position, voice_id) values (:project, :name, :position, :voice) on conflict do nothing")
+        jdbc.sql("insert into role (project_id, name, position, voice_id) values (:project, :name, "
+                        + ":position, :voice) on conflict do nothing")
                 .param("project", project)
                 .param("name", name)
                 .param("position", position)
@@ -43,8 +43,8 @@ public class RoleRepository {
     }
 
     public void cast(UUID project, String name, String voiceId) {
-        jdbc.sql(
-                        "update role set voice_id = :voice, version = version + 1 where project_id = :project and name = :name")
+        jdbc.sql("update role set voice_id = :voice, version = version + 1 where project_id = "
+                        + ":project and name = :name")
                 .param("voice", voiceId)
                 .param("project", project)
                 .param("name", name)
@@ -53,9 +53,9 @@ public class RoleRepository {
 
     /** @return false when the role is no longer at that version: someone else changed it */
     public boolean direct(UUID project, String name, Direction direction, int version) {
-        return jdbc.sql(
-                                "update role set " + DirectionColumns.SET
-                                        + ", version = version + 1 where project_id = :project and name = :name and version = :version")
+        return jdbc.sql("update role set " + DirectionColumns.SET
+                                + ", version = version + 1 where project_id = :project and name = "
+                                + ":name and version = :version")
                         .params(DirectionColumns.parameters(direction))
                         .param("project", project)
                         .param("name", name)
@@ -67,7 +67,8 @@ public class RoleRepository {
     /** @return false when the role is no longer at that version */
     public boolean rest(UUID project, String name, PauseDefaults pauseDefaults, int livelyPercent, int version) {
         return jdbc.sql("""
-                update role set comma_millis = :comma, stop_millis = :stop, least_gap_millis = :least, lively_percent = :lively, version = version + 1
+                update role set comma_millis = :comma, stop_millis = :stop,
+                least_gap_millis = :least, lively_percent = :lively, version = version + 1
                 where project_id = :project and name = :name and version = :version""")
                         .param("comma", pauseDefaults.commaMillis())
                         .param("stop", pauseDefaults.stopMillis())
@@ -82,8 +83,8 @@ public class RoleRepository {
 
     /** How recordings of the role were cleaned last; empty when none was. */
     public Optional<Cleaning> cleaning(UUID project, String name) {
-        return jdbc.sql(
-                        "select cleaning from role where project_id = :project and name = :name and cleaning is not null")
+        return jdbc.sql("select cleaning from role where project_id = :project and name = :name and "
+                        + "cleaning is not null")
                 .param("project", project)
                 .param("name", name)
                 .query(String.class)
@@ -101,8 +102,10 @@ public class RoleRepository {
 
     public void copy(UUID from, UUID to) {
         jdbc.sql("""
-                insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, cleaning, %1$s)
-                select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent, cleaning, %1$s
+                insert into role (project_id, name, position, voice_id, comma_millis, stop_millis, least_gap_millis,
+                lively_percent, cleaning, %1$s)
+                select :to, name, position, voice_id, comma_millis, stop_millis, least_gap_millis, lively_percent,
+                cleaning, %1$s
                 from role where project_id = :from""".formatted(DirectionColumns.NAMES))
                 .param("to", to)
                 .param("from", from)

@@ -8,9 +8,9 @@ import java.util.function.BiConsumer;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Many rows as one JSON parameter, for {@code jsonb_to_recordset}: one statement changes all of them. Statements that change a
- * project's cues one by one raise its version as often, and each time takes longer than the time before: 10,000 of them took
- * half a minute.
+ * Many rows as one JSON parameter, for {@code jsonb_to_recordset}: one statement changes all of them. Statements that
+ * change a project's cues one by one raise its version as often, and each time takes longer than the time before:
+ * 10,000 of them took half a minute.
  */
 final class Rows {
 

@@ -81,7 +81,9 @@ public class TakeKeeping {
         takes.setDeleted(takeId, deleted);
     }
 
-    /** A cue whose recording is kept is said by it from now on, and by its voice again when one of its takes is kept. */
+    /**
+     * A cue whose recording is kept is said by it from now on, and by its voice again when one of its takes is kept.
+     */
     private CueView spokenBy(UUID project, CueView cue, Take take) {
         TakenDirection taken = cue.cue().taken();
         boolean recording = RecordedVoice.of(

@@ -51,8 +51,8 @@ class BatchRepository {
      */
     UUID create(UUID project, List<UUID> cues, UUID agreement, Batch.Chance chance) {
         UUID id = UUID.randomUUID();
-        jdbc.sql(
-                        "insert into batch (id, project_id, agreement_id, seed, lively_percent, created_at) values (:id, :project, :agreement, :seed, :lively, :now)")
+        jdbc.sql("insert into batch (id, project_id, agreement_id, seed, lively_percent, "
+                        + "created_at) values (:id, :project, :agreement, :seed, :lively, :now)")
                 .param("id", id)
                 .param("project", project)
                 .param("agreement", agreement)
@@ -90,7 +90,8 @@ class BatchRepository {
     Set<UUID> underWay(UUID project) {
         return jdbc.sql("""
                 select bc.cue_id from batch_cue bc join batch b on b.id = bc.batch_id
-                where b.project_id = :project and bc.state = 'waiting'""").param("project", project).query(UUID.class).set();
+                where b.project_id = :project and bc.state =
+                'waiting'""").param("project", project).query(UUID.class).set();
     }
 
     /** Takes a cue out of a batch, because what it was for was taken away: that is nobody's failure. */
@@ -150,8 +151,8 @@ class BatchRepository {
 
     /** Who changes a project holds its row first, so that nobody waits for another who waits for them. */
     void hold(UUID batch) {
-        jdbc.sql(
-                        "select p.id from batch b join project p on p.id = b.project_id where b.id = :batch for no key update of p")
+        jdbc.sql("select p.id from batch b join project p on p.id = b.project_id where b.id = "
+                        + ":batch for no key update of p")
                 .param("batch", batch)
                 .query(UUID.class)
                 .optional();
@@ -161,14 +162,16 @@ class BatchRepository {
     void hurry(UUID project, UUID cue) {
         jdbc.sql("""
                 update batch_cue set urgent = true where cue_id = :cue and state = 'waiting' and not urgent
-                and batch_id in (select id from batch where project_id = :project)""").param("cue", cue).param("project", project).update();
+                and batch_id in (select id from batch
+                where project_id = :project)""").param("cue", cue).param("project", project).update();
     }
 
     /** @param wait true to begin no more of what waits, until it is false */
     void pause(UUID project, boolean wait) {
         jdbc.sql("""
                 update batch set paused_at = case when :wait then coalesce(paused_at, :now) end,
-                gone_on_at = case when not :wait and paused_at is not null then :now else gone_on_at end where project_id = :project
+                gone_on_at = case when not :wait and paused_at is not null then :now else gone_on_at end
+                where project_id = :project
                 and exists (select 1 from batch_cue where batch_id = batch.id and state = 'waiting')""")
                 .param("wait", wait)
                 .param("now", now())
@@ -187,7 +190,8 @@ class BatchRepository {
                 .update();
         jdbc.sql("""
                 update batch_cue set state = 'cancelled', finished_at = :now where state = 'waiting'
-                and batch_id in (select id from batch where project_id = :project)""").param("now", now()).param("project", project).update();
+                and batch_id in (select id from batch
+                where project_id = :project)""").param("now", now()).param("project", project).update();
     }
 
     Optional<Batch> latest(UUID project) {
@@ -205,13 +209,15 @@ class BatchRepository {
                   select array_agg(extract(epoch from done.finished_at)::float8 order by done.finished_at) as ends,
                     array_agg(done.letters order by done.finished_at) as letters
                   from (select bc.finished_at, length(c.text) as letters from batch_cue bc
-                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id join cue c on c.id = bc.cue_id
+                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id
+                    join cue c on c.id = bc.cue_id
                     where latest.waiting > 0 and bc.state in ('done', 'failed') and bc.finished_at >= latest.created_at
                       and op.workspace_id = p.workspace_id
                     order by bc.finished_at desc limit :lately) done) lately on true left join lateral (
                   select coalesce(sum(least(other.letters, latest.left_letters)), 0) as letters
                   from (select sum(length(c.text)) as letters from batch_cue bc
-                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id join cue c on c.id = bc.cue_id
+                    join batch b on b.id = bc.batch_id join project op on op.id = b.project_id
+                    join cue c on c.id = bc.cue_id
                     where latest.waiting > 0 and bc.state = 'waiting' and b.paused_at is null
                       and op.workspace_id = p.workspace_id and op.id <> p.id
                     group by op.id) other) beside on true""")

@@ -30,13 +30,14 @@ class BatchUpkeep implements Upkeep {
     @Transactional
     public List<Removed> remove(Instant now) {
         int gone = jdbc.sql("""
-                delete from batch_cue w using batch b where b.id = w.batch_id and w.state <> 'waiting' and w.finished_at < :before
+                delete from batch_cue w using batch b where b.id = w.batch_id and w.state <> 'waiting'
+                and w.finished_at < :before
                 and exists (select 1 from batch_cue later join batch l on l.id = later.batch_id
                             where later.cue_id = w.cue_id and l.created_at > b.created_at)""")
                 .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
                 .update();
-        jdbc.sql(
-                        "delete from batch b where created_at < :before and not exists (select 1 from batch_cue w where w.batch_id = b.id)")
+        jdbc.sql("delete from batch b where created_at < :before and not exists (select 1 from "
+                        + "batch_cue w where w.batch_id = b.id)")
                 .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
                 .update();
         return List.of(new Removed("finished renders", gone, 0));

@@ -9,8 +9,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * When the house's clock goes back, what was to be done in a moment would be done in an hour, and a server that died would be
- * there for as long. Several servers may do this at the same jump: what is planned for tomorrow comes a little sooner then.
+ * When the house's clock goes back, what was to be done in a moment would be done in an hour, and a server that died
+ * would be there for as long. Several servers may do this at the same jump: what is planned for tomorrow comes a little
+ * sooner then.
  */
 @Component
 class ClockJumpRescheduler {
@@ -27,7 +28,8 @@ class ClockJumpRescheduler {
     void goBack(ClockWentBack jump) {
         jdbc.sql("""
                 update scheduled_tasks set
-                  execution_time = case when execution_time > :now then execution_time - make_interval(secs => :by) else execution_time end,
+                  execution_time = case when execution_time > :now then execution_time - make_interval(secs => :by) else
+                  execution_time end,
                   last_heartbeat = least(last_heartbeat, :now)
                 where execution_time > :now or last_heartbeat > :now""")
                 .param("now", OffsetDateTime.ofInstant(clock.instant(), ZoneOffset.UTC))

@@ -55,7 +55,10 @@ class CueRenderer {
         this.transaction = transaction;
     }
 
-    /** Ends the cue, with a take or with a sentence; only while the database is away it throws, and the lane comes again. */
+    /**
+     * Ends the cue, with a take or with a sentence; only while the database is away it throws, and the lane comes
+     * again.
+     */
     void run(RenderJob job) {
         JobRetry.run(
                 "Cue " + job.cue() + " of batch " + job.batch(),

@@ -3,9 +3,9 @@ package org.logophon.app.services.rendering;
 import java.util.UUID;
 
 /**
- * A place at which a workspace's cues are rendered one after another, on whichever server is free. A workspace renders as
- * many at once as it has lanes; a lane with a low number comes before others' lanes with a high one, so everybody's first
- * comes before anybody's second.
+ * A place at which a workspace's cues are rendered one after another, on whichever server is free. A workspace renders
+ * as many at once as it has lanes; a lane with a low number comes before others' lanes with a high one, so everybody's
+ * first comes before anybody's second.
  *
  * @param urgent for cues that somebody waits for, beside those for everything
  * @param number from 1

@@ -54,7 +54,9 @@ public final class RangedAnswer {
         file.write(from, last + 1, response.getOutputStream());
     }
 
-    /** A header that can't be read, or asks for several ranges, is passed over as the RFC allows: the whole is answered. */
+    /**
+     * A header that can't be read, or asks for several ranges, is passed over as the RFC allows: the whole is answered.
+     */
     private static HttpRange wanted(String header) {
         if (header == null) {
             return null;

@@ -42,9 +42,10 @@ class RenderClaims {
     }
 
     /**
-     * What a lane does next: what it was at, or another of a server that is gone; or else of what waits what somebody waits for; then a cue
-     * of the project of which the fewest are rendered now; then of the batch that has waited longest since it was its turn.
-     * Nothing is locked in between: two lanes may find the same cue, and one of them looks again.
+     * What a lane does next: what it was at, or another of a server that is gone; or else of what waits what somebody
+     * waits for; then a cue of the project of which the fewest are rendered now; then of the batch that has waited
+     * longest since it was its turn. Nothing is locked in between: two lanes may find the same cue, and one of them
+     * looks again.
      */
     Optional<RenderJob> next(Lane lane) {
         UUID holder = UUID.randomUUID();
@@ -56,9 +57,11 @@ class RenderClaims {
                 .param("lane", lane.id())
                 .update();
         Optional<RenderJob> left = takeOver(lane, holder, """
-                c.lane = (select old.lane from render_claim old join batch b on b.id = old.batch_id join project p on p.id = b.project_id
-                  left join node on node.id = old.node_id and %s
-                  where p.workspace_id = :workspace and node.id is null limit 1 for no key update of old skip locked)""".formatted(Nodes.THERE));
+                c.lane = (
+                  select old.lane from render_claim old join batch b on b.id = old.batch_id
+                  join project p on p.id = b.project_id left join node on node.id = old.node_id and %s
+                  where p.workspace_id = :workspace and node.id is null
+                  limit 1 for no key update of old skip locked)""".formatted(Nodes.THERE));
         if (left.isPresent()) {
             return left;
         }
@@ -87,11 +90,15 @@ class RenderClaims {
     private Optional<RenderJob> find(Lane lane, UUID holder) {
         return jdbc.sql("""
                 select bc.batch_id, bc.cue_id
-                from batch_cue bc join batch b on b.id = bc.batch_id join project p on p.id = b.project_id join cue c on c.id = bc.cue_id
-                where p.workspace_id = :workspace and bc.state = 'waiting' and b.paused_at is null and (bc.urgent or not :urgent)
-                  and not exists (select 1 from render_claim taken where taken.batch_id = bc.batch_id and taken.cue_id = bc.cue_id)
+                from batch_cue bc join batch b on b.id = bc.batch_id join project p on p.id = b.project_id
+                join cue c on c.id = bc.cue_id
+                where p.workspace_id = :workspace and bc.state = 'waiting' and b.paused_at is null and (bc.urgent
+                or not :urgent)
+                  and not exists (select 1 from render_claim taken where taken.batch_id = bc.batch_id
+                  and taken.cue_id = bc.cue_id)
                 order by bc.urgent desc,
-                  (select count(*) from render_claim now join batch nb on nb.id = now.batch_id where nb.project_id = b.project_id),
+                  (select count(*) from render_claim now join batch nb on nb.id = now.batch_id
+                  where nb.project_id = b.project_id),
                   b.served_at nulls first, b.created_at, b.id, c.position
                 limit 1""")
                 .param("workspace", lane.workspace())
@@ -105,7 +112,8 @@ class RenderClaims {
     private boolean claim(Lane lane, RenderJob job) {
         int claimed = jdbc.sql("""
                 insert into render_claim (lane, batch_id, cue_id, holder, node_id, claimed_at)
-                select :lane, batch_id, cue_id, :holder, :node, :now from batch_cue where batch_id = :batch and cue_id = :cue and state = 'waiting'
+                select :lane, batch_id, cue_id, :holder, :node, :now from batch_cue where batch_id = :batch
+                and cue_id = :cue and state = 'waiting'
                 on conflict (batch_id, cue_id) do nothing""")
                 .param("lane", lane.id())
                 .param("batch", job.batch())

@@ -3,11 +3,11 @@ package org.logophon.app.services.rendering;
 import java.util.Arrays;
 
 /**
- * How fast a workspace renders, by what it ended last. How long a cue takes follows from its letters; while a batch was paused,
- * or no server ran, isn't counted.
+ * How fast a workspace renders, by what it ended last. How long a cue takes follows from its letters; while a batch was
+ * paused, or no server ran, isn't counted.
  *
- * <p>Projects have their cues in turn. Until the last cue of one of them is rendered, each of the others has had as much, or all
- * that it asked for: so much stands between a batch and its end.
+ * <p>Projects have their cues in turn. Until the last cue of one of them is rendered, each of the others has had as
+ * much, or all that it asked for: so much stands between a batch and its end.
  *
  * @param lettersASecond 0 while it isn't known
  */
@@ -15,7 +15,10 @@ record RenderPace(double lettersASecond) {
 
     static final RenderPace UNKNOWN = new RenderPace(0);
 
-    /** Cues that say how fast it goes, at least, or those of a minute: more than a turn of each lane, few enough to be of now. */
+    /**
+     * Cues that say how fast it goes, at least, or those of a minute: more than a turn of each lane, few enough to be
+     * of now.
+     */
     private static final int LATELY = 60;
 
     private static final double LATELY_SECONDS = 60;

@@ -25,7 +25,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class RenderService {
 
     private static final int MOST_AT_ONCE = 9;
-    /** Where a role has no liveliness, more takes of it have this much: enough to hear, and little enough to be the same. */
+    /**
+     * Where a role has no liveliness, more takes of it have this much: enough to hear, and little enough to be the
+     * same.
+     */
     private static final int LIVELY_PERCENT = 30;
 
     private final Projects projects;
@@ -95,8 +98,8 @@ public class RenderService {
                         && cue.state() != CueState.RENDERING)
                 .toList();
         if (lively.isEmpty()) {
-            throw new Refused(
-                    "New takes would sound the same. Set a role’s liveliness above 0 % on Direct, or make new takes of a cue with M.");
+            throw new Refused("New takes would sound the same. Set a role’s liveliness above 0 % on Direct, or make "
+                    + "new takes of a cue with M.");
         }
         UUID agreement = prices.agree(project, recipes(lively), agreed);
         List<UUID> ids = lively.stream().map(CueView::id).toList();

@@ -10,13 +10,16 @@ import org.logophon.core.voice.render.Recipe;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes the speech of a recipe, once. How much is made at the same time is bounded by what it takes of memory, not by how
- * many are made: one very long cue is made alone.
+ * Makes the speech of a recipe, once. How much is made at the same time is bounded by what it takes of memory, not by
+ * how many are made: one very long cue is made alone.
  */
 @Component
 public class SpeechMaker {
 
-    /** While a second of speech is made and measured, so many bytes of it are held at the most: some copies of its samples. */
+    /**
+     * While a second of speech is made and measured, so many bytes of it are held at the most: some copies of its
+     * samples.
+     */
     private static final double BYTES_A_SECOND = 6 * 4 * 24_000;
     /** For all that is made at once. */
     private static final int MOST_MEGABYTES =

@@ -16,8 +16,8 @@ import org.logophon.core.voice.finish.FinishSettings;
 import org.springframework.stereotype.Component;
 
 /**
- * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. Its level is
- * measured once; its samples are made as they are played, and never held.
+ * A take as it will be heard in the delivery: finished to the project's loudness, at the engine's own rate. Its level
+ * is measured once; its samples are made as they are played, and never held.
  */
 @Component
 public class TakeSound {

@@ -1,7 +1,8 @@
 /**
- * Renders cues: a batch is what somebody asked for at once, and lanes, which are persistent jobs, take its cues one after
- * another on whichever server is free. What is made of a cue (a speech by its recipe, a take) is saved in one transaction
- * with the cue's being done. What a killed server was at is taken over by others, and nothing is made twice.
+ * Renders cues: a batch is what somebody asked for at once, and lanes, which are persistent jobs, take its cues one
+ * after another on whichever server is free. What is made of a cue (a speech by its recipe, a take) is saved in one
+ * transaction with the cue's being done. What a killed server was at is taken over by others, and nothing is made
+ * twice.
  *
  * <p>Jobs are rows of db-scheduler, asked for in the transaction that needs them. While the database is away they
  * come again, after growing waits, eight times at most; any other failure ends what the job was for, with a sentence

@@ -13,8 +13,8 @@ import org.logophon.core.review.NotePlace;
 import org.springframework.stereotype.Component;
 
 /**
- * Notes go with their words into another cue when theirs is cut or joined. Inside a cue they need no moving: a note knows
- * the text that it was written on, and finds its word in any other.
+ * Notes go with their words into another cue when theirs is cut or joined. Inside a cue they need no moving: a note
+ * knows the text that it was written on, and finds its word in any other.
  */
 @Component
 class NoteMover {

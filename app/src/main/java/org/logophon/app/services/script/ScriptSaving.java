@@ -48,8 +48,8 @@ public class ScriptSaving {
     }
 
     /**
-     * Saves a text over the version that it was made from; cuts made by hand stay at their words. Where somebody else saved
-     * meanwhile, and changed other paragraphs, both are brought together.
+     * Saves a text over the version that it was made from; cuts made by hand stay at their words. Where somebody else
+     * saved meanwhile, and changed other paragraphs, both are brought together.
      *
      * @param what made the change, for the list of versions
      * @throws Stale when both changed the same paragraph: nothing is overwritten
@@ -169,9 +169,9 @@ public class ScriptSaving {
         }
         Script script = scripts.of(text, shape, project.language());
         if (script.cues().size() > Script.MOST_CUES) {
-            throw new Refused(
-                    "This script would have %,d cues, and a project holds %,d. Let cues be longer, or make a second project of the rest."
-                            .formatted(script.cues().size(), Script.MOST_CUES));
+            throw new Refused(("This script would have %,d cues, and a project holds %,d. Let cues be longer, or make "
+                            + "a second project of the rest.")
+                    .formatted(script.cues().size(), Script.MOST_CUES));
         }
         projects.saveScript(id, text, shape, version);
         versions.add(

@@ -21,8 +21,8 @@ public class ScriptStateReader {
     }
 
     /**
-     * After a change that the page made itself: it has the text, unless somebody else has saved since. A version without its
-     * text would let the page take back, with its next save, what that one wrote.
+     * After a change that the page made itself: it has the text, unless somebody else has saved since. A version
+     * without its text would let the page take back, with its next save, what that one wrote.
      *
      * @param version that the change made
      */

@@ -47,7 +47,8 @@ public class ScriptVersions {
 
     void add(UUID project, int version, State state, int cues, String what) {
         jdbc.sql("""
-                insert into script_version (project_id, version, packed, cuts, splitting, words, cues, what, back, forward, at)
+                insert into script_version (project_id, version, packed, cuts, splitting, words, cues, what, back,
+                forward, at)
                 values (:project, :version, :packed, :cuts, :splitting, :words, :cues, :what, :back, :forward, :now)
                 on conflict do nothing""")
                 .param("project", project)
@@ -88,8 +89,8 @@ public class ScriptVersions {
     }
 
     Optional<VersionEntry> line(UUID project, int version) {
-        return jdbc.sql(
-                        "select version, words, cues, what, back, forward, at from script_version where project_id = :project and version = :version")
+        return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where "
+                        + "project_id = :project and version = :version")
                 .param("project", project)
                 .param("version", version)
                 .query(ScriptVersions::line)
@@ -98,8 +99,8 @@ public class ScriptVersions {
 
     /** The newest first. */
     public List<VersionEntry> of(UUID project, int most) {
-        return jdbc.sql(
-                        "select version, words, cues, what, back, forward, at from script_version where project_id = :project order by version desc limit :most")
+        return jdbc.sql("select version, words, cues, what, back, forward, at from script_version where "
+                        + "project_id = :project order by version desc limit :most")
                 .param("project", project)
                 .param("most", most)
                 .query(ScriptVersions::line)
@@ -115,8 +116,8 @@ public class ScriptVersions {
 
     public UUID keepDraft(UUID project, String text) {
         UUID id = UUID.randomUUID();
-        jdbc.sql(
-                        "insert into script_draft (id, project_id, packed, words, at) values (:id, :project, :packed, :words, :now)")
+        jdbc.sql("insert into script_draft (id, project_id, packed, words, at) values (:id, "
+                        + ":project, :packed, :words, :now)")
                 .param("id", id)
                 .param("project", project)
                 .param("packed", pack(text))

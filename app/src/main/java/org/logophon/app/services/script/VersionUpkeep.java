@@ -40,13 +40,16 @@ class VersionUpkeep implements Upkeep {
         return jdbc.sql("""
                 with old as (
                   select v.project_id, v.version,
-                         row_number() over (partition by v.project_id, case when v.at < :hourly then date_trunc('day', v.at) else date_trunc('hour', v.at) end
+                         row_number() over (partition by v.project_id, case when v.at < :hourly then date_trunc('day',
+                         v.at) else date_trunc('hour', v.at) end
                                             order by v.version desc) as back
                   from script_version v join project p on p.id = v.project_id
                   where v.at < :all and v.name is null and v.version <> p.script_version
-                  and not exists (select 1 from delivery d where d.project_id = v.project_id and d.script_version = v.version)),
+                  and not exists (select 1 from delivery d where d.project_id = v.project_id
+                  and d.script_version = v.version)),
                 gone as (
-                  delete from script_version v using old o where o.back > 1 and v.project_id = o.project_id and v.version = o.version returning length(v.packed) as bytes)
+                  delete from script_version v using old o where o.back > 1 and v.project_id = o.project_id
+                  and v.version = o.version returning length(v.packed) as bytes)
                 select count(*) as things, coalesce(sum(bytes), 0) as bytes from gone""")
                 .param("all", now.minus(ALL).atOffset(ZoneOffset.UTC))
                 .param("hourly", now.minus(HOURLY).atOffset(ZoneOffset.UTC))

@@ -1,5 +1,6 @@
 /**
- * A script saved: its cues matched to those before, marks and notes moved with their words, its versions, and documents opened.
+ * A script saved: its cues matched to those before, marks and notes moved with their words, its versions, and documents
+ * opened.
  *
  * <p>Two at once. A save says from which version it was made. Where others saved meanwhile, both texts are brought
  * together paragraph by paragraph ({@code ScriptMerge}, from the text that both were made from); a paragraph that

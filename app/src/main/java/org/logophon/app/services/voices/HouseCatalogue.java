@@ -23,7 +23,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * The engines' voices, those of the user's own engines, those of the house and the hired ones. What another node changed is told, and looked for now and then all the same.
+ * The engines' voices, those of the user's own engines, those of the house and the hired ones. What another node
+ * changed is told, and looked for now and then all the same.
  */
 @Component
 class HouseCatalogue implements VoiceCatalogue {

@@ -36,10 +36,14 @@ class HouseVoiceRepository {
     void save(UUID workspace, HouseVoice voice) {
         Tuning tuning = voice.tuning();
         jdbc.sql("""
-                insert into house_voice (id, workspace_id, name, description, base_voice, pace_percent, pitch_semitones, range_percent, timbre_semitones, effect, effect_percent, changed_at)
-                values (:id, :workspace, :name, :description, :base, :pace, :pitch, :range, :timbre, :effect, :mix, :now)
-                on conflict (id) do update set name = :name, description = :description, base_voice = :base, pace_percent = :pace, pitch_semitones = :pitch,
-                range_percent = :range, timbre_semitones = :timbre, effect = :effect, effect_percent = :mix, changed_at = :now""")
+                insert into house_voice (id, workspace_id, name, description, base_voice, pace_percent, pitch_semitones,
+                range_percent, timbre_semitones, effect, effect_percent, changed_at)
+                values (:id, :workspace, :name, :description, :base, :pace, :pitch, :range, :timbre, :effect, :mix,
+                :now)
+                on conflict (id) do update set name = :name, description = :description, base_voice = :base,
+                pace_percent = :pace, pitch_semitones = :pitch,
+                range_percent = :range, timbre_semitones = :timbre, effect = :effect, effect_percent = :mix, changed_at
+                = :now""")
                 .param("id", voice.id())
                 .param("workspace", workspace)
                 .param("name", voice.name())
@@ -66,7 +70,8 @@ class HouseVoiceRepository {
         return jdbc.sql("""
                 select r.name || ' of ' || p.name from role r join project p on p.id = r.project_id
                 join house_voice v on v.id = r.voice_id and v.workspace_id = p.workspace_id
-                where p.deleted_at is null and r.voice_id = :id order by p.name, r.position""").param("id", id).query(String.class).list();
+                where p.deleted_at is null and r.voice_id = :id order by p.name,
+                r.position""").param("id", id).query(String.class).list();
     }
 
     private static HouseVoice voice(ResultSet row, int at) throws SQLException {

@@ -15,8 +15,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Voices of a language that sound better and aren't on every machine: offered where the language is looked at, and fetched
- * by the launcher, which alone knows how packages are installed.
+ * Voices of a language that sound better and aren't on every machine: offered where the language is looked at, and
+ * fetched by the launcher, which alone knows how packages are installed.
  */
 @Component
 public class MoreVoices {
@@ -42,7 +42,11 @@ public class MoreVoices {
         this.jdbc = jdbc;
     }
 
-    /** What could be had. @param language in English; nothing is offered for English, whose voice comes with the start */
+    /**
+     * What could be had.
+     *
+     * @param language in English; nothing is offered for English, whose voice comes with the start
+     */
     public Optional<VoiceOffer> offer(String language) {
         return launcher.isBlank() || language.equals("English")
                 ? Optional.empty()

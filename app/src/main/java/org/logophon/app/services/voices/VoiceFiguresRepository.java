@@ -72,13 +72,14 @@ public class VoiceFiguresRepository {
     public Set<String> soundless() {
         return new HashSet<>(jdbc.sql("""
                 select s.voice_id from soundless_voice s
-                where not exists (select 1 from voice_figures f where f.voice_id = s.voice_id and f.measured_at > s.found_at)""").query(String.class).list());
+                where not exists (select 1 from voice_figures f where f.voice_id = s.voice_id
+                and f.measured_at > s.found_at)""").query(String.class).list());
     }
 
     /** True for a version that made no sound lately: whether it does now isn't asked again and again. */
     boolean soundlessSince(Voice voice, String version, Instant since) {
-        return jdbc.sql(
-                                "select count(*) from soundless_voice where voice_id = :voice and version = :version and found_at > :since")
+        return jdbc.sql("select count(*) from soundless_voice where voice_id = :voice and version "
+                                + "= :version and found_at > :since")
                         .param("voice", voice.id())
                         .param("version", version)
                         .param("since", since.atOffset(ZoneOffset.UTC))
@@ -100,8 +101,10 @@ public class VoiceFiguresRepository {
     /** Does nothing when another node measured it first. */
     void save(Voice voice, String version, VoiceFigures figures) {
         jdbc.sql("""
-                insert into voice_figures (voice_id, version, median_pitch_hz, pitch_range_semitones, words_per_minute, syllables_per_minute, brightness_hz, measured_at)
-                values (:voice, :version, :pitch, :range, :words, :syllables, :brightness, :now) on conflict do nothing""")
+                insert into voice_figures (voice_id, version, median_pitch_hz, pitch_range_semitones, words_per_minute,
+                syllables_per_minute, brightness_hz, measured_at)
+                values (:voice, :version, :pitch, :range, :words, :syllables, :brightness, :now)
+                on conflict do nothing""")
                 .param("voice", voice.id())
                 .param("version", version)
                 .param("pitch", figures.medianPitchHz())

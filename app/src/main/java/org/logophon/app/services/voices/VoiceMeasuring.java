@@ -122,7 +122,10 @@ public class VoiceMeasuring implements DisposableBean {
         measure(voice, null);
     }
 
-    /** A voice that makes no sound of the passage is told of once, whichever server finds it, and tried again after a day. */
+    /**
+     * A voice that makes no sound of the passage is told of once, whichever server finds it, and tried again after a
+     * day.
+     */
     private void measureOnce(Voice voice) {
         String version = version(voice);
         if (figures.soundlessSince(voice, version, clock.instant().minus(TRIED_AGAIN))) {

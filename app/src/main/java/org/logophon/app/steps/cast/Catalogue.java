@@ -107,7 +107,10 @@ class Catalogue {
     /** A workspace's list as it was found last, with what it was found from. */
     private record Listed(Sources from, List<VoiceRow> all, Map<VoiceFilter, SearchResult> found) {}
 
-    /** Narrowed down and counted once for a filter, and again when something of it has changed: most visits find what others found. */
+    /**
+     * Narrowed down and counted once for a filter, and again when something of it has changed: most visits find what
+     * others found.
+     */
     SearchResult find(VoiceFilter filter) {
         Listed listed = listed();
         return listed.found().computeIfAbsent(filter, asked -> search(listed.all(), asked));

@@ -128,7 +128,8 @@ class HouseController {
         if (description.empty()) {
             return new Candidates(
                     List.of(),
-                    "Describe the speaker: man or woman, old or young, deep or high, slow or brisk, warm or bright, even or lively, and from where.");
+                    "Describe the speaker: man or woman, old or young, deep or high, slow or brisk, warm "
+                            + "or bright, even or lively, and from where.");
         }
         List<Candidate> found = described.closest(description, project.language(), MOST_PROPOSED).stream()
                 .map(proposal -> new Candidate(

@@ -46,8 +46,9 @@ class VoiceNotes {
     }
 
     void shortlist(String voice, boolean shortlisted) {
-        jdbc.sql(
-                        "insert into voice_note (workspace_id, voice_id, shortlisted) values (:workspace, :voice, :value) on conflict (workspace_id, voice_id) do update set shortlisted = :value")
+        jdbc.sql("insert into voice_note (workspace_id, voice_id, shortlisted) values (:workspace, "
+                        + ":voice, :value) on conflict (workspace_id, voice_id) do update set shortlisted = "
+                        + ":value")
                 .param("workspace", visits.workspace())
                 .param("voice", voice)
                 .param("value", shortlisted)
@@ -55,8 +56,8 @@ class VoiceNotes {
     }
 
     void stars(String voice, int stars) {
-        jdbc.sql(
-                        "insert into voice_note (workspace_id, voice_id, stars) values (:workspace, :voice, :value) on conflict (workspace_id, voice_id) do update set stars = :value")
+        jdbc.sql("insert into voice_note (workspace_id, voice_id, stars) values (:workspace, "
+                        + ":voice, :value) on conflict (workspace_id, voice_id) do update set stars = :value")
                 .param("workspace", visits.workspace())
                 .param("voice", voice)
                 .param("value", stars)
@@ -65,8 +66,8 @@ class VoiceNotes {
 
     @Transactional
     void write(String voice, String note, Set<String> groups) {
-        jdbc.sql(
-                        "insert into voice_note (workspace_id, voice_id, note) values (:workspace, :voice, :value) on conflict (workspace_id, voice_id) do update set note = :value")
+        jdbc.sql("insert into voice_note (workspace_id, voice_id, note) values (:workspace, :voice, "
+                        + ":value) on conflict (workspace_id, voice_id) do update set note = :value")
                 .param("workspace", visits.workspace())
                 .param("voice", voice)
                 .param("value", note)
@@ -76,8 +77,8 @@ class VoiceNotes {
                 .param("voice", voice)
                 .update();
         new LinkedHashSet<>(groups)
-                .forEach(name -> jdbc.sql(
-                                "insert into voice_group (workspace_id, name, voice_id) values (:workspace, :name, :voice)")
+                .forEach(name -> jdbc.sql("insert into voice_group (workspace_id, name, voice_id) values "
+                                + "(:workspace, :name, :voice)")
                         .param("workspace", visits.workspace())
                         .param("name", name)
                         .param("voice", voice)
@@ -90,7 +91,8 @@ class VoiceNotes {
         jdbc.sql("""
                 select r.voice_id, r.name, p.name as project from role r join project p on p.id = r.project_id
                 where p.workspace_id = :workspace and p.deleted_at is null and r.voice_id is not null
-                and exists (select 1 from cue c where c.project_id = p.id and c.removed_at is null and lower(c.role) = lower(r.name)) order by p.name, r.position""")
+                and exists (select 1 from cue c where c.project_id = p.id and c.removed_at is null
+                and lower(c.role) = lower(r.name)) order by p.name, r.position""")
                 .param("workspace", visits.workspace())
                 .query((row, at) -> used.computeIfAbsent(row.getString("voice_id"), id -> new ArrayList<>())
                         .add(row.getString("name") + " of " + row.getString("project")))

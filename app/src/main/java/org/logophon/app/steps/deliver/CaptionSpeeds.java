@@ -13,7 +13,10 @@ import org.logophon.core.time.caption.Caption;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.springframework.stereotype.Component;
 
-/** Which cues have captions that are too fast to read. The page asks at every change of anything: what was found is kept. */
+/**
+ * Which cues have captions that are too fast to read. The page asks at every change of anything: what was found is
+ * kept.
+ */
 @Component
 class CaptionSpeeds {
 

@@ -97,7 +97,11 @@ class DeliveryController {
         return answer(name, type, file.bytes(), out -> files.copyTo(file.sha256(), out));
     }
 
-    /** What is in it, and what has become of each since another one. @param since number of that; 0 for the one before */
+    /**
+     * What is in it, and what has become of each since another one.
+     *
+     * @param since number of that; 0 for the one before
+     */
     @GetMapping("/{delivery}/contents")
     String look(
             @PathVariable UUID id,

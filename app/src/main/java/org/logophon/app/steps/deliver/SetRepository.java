@@ -23,8 +23,8 @@ class SetRepository {
     /** Those for common ends, then one's own by their names. */
     List<Named> all() {
         List<Named> all = new ArrayList<>(Choice.SETS);
-        all.addAll(jdbc.sql(
-                        "select name, choice from delivery_set where workspace_id = :workspace order by lower(name), name")
+        all.addAll(jdbc.sql("select name, choice from delivery_set where workspace_id = :workspace order by "
+                        + "lower(name), name")
                 .param("workspace", visits.workspace())
                 .query((row, at) -> new Named("", row.getString("name"), Choice.read(row.getString("choice"))))
                 .list());

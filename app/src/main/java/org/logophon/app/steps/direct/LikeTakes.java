@@ -26,7 +26,9 @@ import org.logophon.core.voice.take.TakenDirection;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** A take gives its direction back: a cue is directed as it was when one of its takes was made. Undone like any change. */
+/**
+ * A take gives its direction back: a cue is directed as it was when one of its takes was made. Undone like any change.
+ */
 @Service
 class LikeTakes {
 

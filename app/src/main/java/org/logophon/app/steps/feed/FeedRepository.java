@@ -84,8 +84,8 @@ class FeedRepository {
     }
 
     void put(UUID delivery, double seconds, Instant now) {
-        jdbc.sql(
-                        "insert into feed_item (delivery_id, seconds, added_at) values (:delivery, :seconds, :now) on conflict do nothing")
+        jdbc.sql("insert into feed_item (delivery_id, seconds, added_at) values (:delivery, "
+                        + ":seconds, :now) on conflict do nothing")
                 .param("delivery", delivery)
                 .param("seconds", seconds)
                 .param("now", now.atOffset(ZoneOffset.UTC))

@@ -93,9 +93,8 @@ class Feeds {
         require(project, delivery);
         WholeFile whole = deliveries
                 .whole(delivery)
-                .orElseThrow(
-                        () -> new Refused(
-                                "A feed needs the whole programme in one file. Build a delivery with “Whole programme”, and add that."));
+                .orElseThrow(() -> new Refused("A feed needs the whole programme in one file. Build a delivery with "
+                        + "“Whole programme”, and add that."));
         table.put(delivery, seconds(whole), clock.instant());
     }
 

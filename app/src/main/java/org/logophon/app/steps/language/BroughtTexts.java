@@ -37,9 +37,9 @@ final class BroughtTexts {
             return texts;
         }
         if (cues.size() != rows.size()) {
-            throw new Refused(
-                    "%s has %d paragraphs, and there are %d cues. Give it a paragraph for each cue, or a column with their numbers."
-                            .formatted(document.name(), cues.size(), rows.size()));
+            throw new Refused(("%s has %d paragraphs, and there are %d cues. Give it a paragraph for each cue, or a "
+                            + "column with their numbers.")
+                    .formatted(document.name(), cues.size(), rows.size()));
         }
         for (int i = 0; i < cues.size(); i++) {
             texts.put(rows.get(i).cue(), cues.get(i).text());

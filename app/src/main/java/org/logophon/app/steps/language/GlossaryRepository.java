@@ -37,7 +37,8 @@ class GlossaryRepository {
     /** One of the same words and language is replaced. */
     void put(UUID project, GlossaryTerm term) {
         jdbc.sql("""
-                insert into glossary_term (id, project_id, written, said, language) values (:id, :project, :written, :said, :language)
+                insert into glossary_term (id, project_id, written, said, language)
+                values (:id, :project, :written, :said, :language)
                 on conflict (project_id, written, language) do update set said = excluded.said""")
                 .param("id", UUID.randomUUID())
                 .param("project", project)

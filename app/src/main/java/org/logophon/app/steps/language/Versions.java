@@ -146,8 +146,8 @@ public class Versions {
     }
 
     /**
-     * Writes the version's script anew: the first language's cues in their order, each with its own words where there are
-     * some.
+     * Writes the version's script anew: the first language's cues in their order, each with its own words where there
+     * are some.
      *
      * @param said by the cues of the first language: the words, and what they were made from
      */

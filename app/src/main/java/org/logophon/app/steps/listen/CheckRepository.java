@@ -40,9 +40,11 @@ class CheckRepository {
         Map<UUID, Known> known = new HashMap<>();
         jdbc.sql("""
                 select t.id, t.ordinal, k.findings,
-                       (select array_agg(d.kind || ' ' || d.start_index) from check_dismissed d where d.speech_id = t.speech_id) as dismissed
+                       (select array_agg(d.kind || ' ' || d.start_index) from check_dismissed d
+                       where d.speech_id = t.speech_id) as dismissed
                 from cue c join take t on t.id = c.kept_take join speech_check k on k.speech_id = t.speech_id
-                where c.project_id = :project and c.removed_at is null and k.version = :version""").param("project", project).param("version", VERSION).query(row -> {
+                where c.project_id = :project and c.removed_at is null
+                and k.version = :version""").param("project", project).param("version", VERSION).query(row -> {
             var dismissed = row.getArray("dismissed");
             known.put(
                     row.getObject("id", UUID.class),
@@ -57,8 +59,10 @@ class CheckRepository {
     /** Kept takes that wait to be checked, in the order of the programme. */
     List<UUID> unchecked(UUID project) {
         return jdbc.sql("""
-                select t.id from cue c join take t on t.id = c.kept_take left join speech_check k on k.speech_id = t.speech_id and k.version = :version
-                where c.project_id = :project and c.removed_at is null and t.speech_id is not null and k.speech_id is null order by c.position""")
+                select t.id from cue c join take t on t.id = c.kept_take left
+                join speech_check k on k.speech_id = t.speech_id and k.version = :version
+                where c.project_id = :project and c.removed_at is null and t.speech_id is not null
+                and k.speech_id is null order by c.position""")
                 .param("project", project)
                 .param("version", VERSION)
                 .query(UUID.class)
@@ -67,7 +71,8 @@ class CheckRepository {
 
     void save(UUID speech, List<TakeFinding> findings) {
         jdbc.sql("""
-                insert into speech_check (speech_id, version, findings) select id, :version, cast(:findings as jsonb) from speech where id = :speech
+                insert into speech_check (speech_id, version, findings) select id, :version, cast(:findings as jsonb)
+                from speech where id = :speech
                 on conflict (speech_id) do update set version = excluded.version, findings = excluded.findings""")
                 .param("speech", speech)
                 .param("version", VERSION)
@@ -76,8 +81,8 @@ class CheckRepository {
     }
 
     void dismiss(UUID speech, String kind, int start) {
-        jdbc.sql(
-                        "insert into check_dismissed (speech_id, kind, start_index) values (:speech, :kind, :start) on conflict do nothing")
+        jdbc.sql("insert into check_dismissed (speech_id, kind, start_index) values (:speech, "
+                        + ":kind, :start) on conflict do nothing")
                 .param("speech", speech)
                 .param("kind", kind)
                 .param("start", start)
@@ -88,6 +93,7 @@ class CheckRepository {
     int clear(UUID project) {
         return jdbc.sql("""
                 delete from check_dismissed where speech_id in
-                (select t.speech_id from take t join cue c on c.id = t.cue_id where c.project_id = :project and t.speech_id is not null)""").param("project", project).update();
+                (select t.speech_id from take t join cue c on c.id = t.cue_id where c.project_id = :project
+                and t.speech_id is not null)""").param("project", project).update();
     }
 }

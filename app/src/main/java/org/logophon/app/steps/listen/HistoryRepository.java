@@ -17,8 +17,10 @@ class HistoryRepository {
 
     private static final String ALL = """
             select at, what, number, cue_id, take, before, after from (
-                select e.at, e.what, c.number, c.id as cue_id, 'T' || t.ordinal as take, null as before, null as after, e.id
-                from take_event e join take t on t.id = e.take_id join cue c on c.id = t.cue_id where c.project_id = :project
+                select e.at, e.what, c.number, c.id as cue_id, 'T' || t.ordinal as take, null as before, null as after,
+                e.id
+                from take_event e join take t on t.id = e.take_id join cue c on c.id = t.cue_id
+                where c.project_id = :project
                 union all
                 select h.at, h.what, c.number, h.cue_id, null, h.before, h.after, h.id
                 from happening h left join cue c on c.id = h.cue_id where h.project_id = :project
@@ -75,8 +77,8 @@ class HistoryRepository {
 
     /** The words of a cue at a time; empty when they are what they are now. */
     Optional<String> wordsAt(UUID cue, Instant at) {
-        return jdbc.sql(
-                        "select before from happening where cue_id = :cue and what = :what and at > :at order by id limit 1")
+        return jdbc.sql("select before from happening where cue_id = :cue and what = :what and at > :at "
+                        + "order by id limit 1")
                 .param("cue", cue)
                 .param("what", Happening.WORDS.id())
                 .param("at", at.atOffset(ZoneOffset.UTC))
@@ -90,7 +92,8 @@ class HistoryRepository {
                 select t.id from take_event e join take t on t.id = e.take_id
                 where t.cue_id = :cue and e.what = 'kept' and t.speech_id is not null
                 -- what is made and kept at once is written down a moment apart
-                and (e.at <= :at or exists (select 1 from take_event m where m.take_id = e.take_id and m.what = 'made' and m.at <= :at
+                and (e.at <= :at or exists (select 1 from take_event m where m.take_id = e.take_id
+                and m.what = 'made' and m.at <= :at
                                             and e.at between m.at and m.at + interval '1 second'))
                 order by e.id desc limit 1""")
                 .param("cue", cue)

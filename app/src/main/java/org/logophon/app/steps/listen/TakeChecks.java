@@ -172,7 +172,9 @@ class TakeChecks {
                 anew(origin, spoken).orElse(null));
     }
 
-    /** The same voice saying the same; empty where that is no use: other voices, whispers, and voices that aren't here. */
+    /**
+     * The same voice saying the same; empty where that is no use: other voices, whispers, and voices that aren't here.
+     */
     private Optional<Utterance> anew(TakeOrigin origin, SpokenText spoken) {
         boolean otherwise = origin.standing().heard().stream()
                 .map(Mark::instruction)

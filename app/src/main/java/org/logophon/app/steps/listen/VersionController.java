@@ -98,8 +98,8 @@ class VersionController {
     }
 
     private List<Delivered> deliveries(UUID project) {
-        return jdbc.sql(
-                        "select ordinal, created_at from delivery where project_id = :project and state = 'ready' order by ordinal desc limit 20")
+        return jdbc.sql("select ordinal, created_at from delivery where project_id = :project and state = "
+                        + "'ready' order by ordinal desc limit 20")
                 .param("project", project)
                 .query((row, at) -> new Delivered(
                         row.getInt("ordinal"),

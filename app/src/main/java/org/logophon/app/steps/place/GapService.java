@@ -44,7 +44,11 @@ class GapService {
     /** @param millis null for none of its own */
     record SceneGap(String scene, Integer millis) {}
 
-    /** @param spare seconds until the target. @param left of them, that the limit leaves. @param gaps seconds each, before and after */
+    /**
+     * @param spare seconds until the target.
+     * @param left of them, that the limit leaves.
+     * @param gaps seconds each, before and after
+     */
     record Spread(double spare, double left, List<Line> gaps) {}
 
     /** @param number of the cue before it */

@@ -152,7 +152,12 @@ class PlaceController {
         return new SentenceAnswer("Redone: " + placing.turn(id, false) + ".");
     }
 
-    /** A slot of a file. @param cue that it is for; null for none. @param was where that cue's slot was; null for none */
+    /**
+     * A slot of a file.
+     *
+     * @param cue that it is for; null for none.
+     * @param was where that cue's slot was; null for none
+     */
     record Matched(
             int inMillis,
             int outMillis,

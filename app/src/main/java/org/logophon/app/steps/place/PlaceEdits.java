@@ -12,7 +12,10 @@ import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Table {@code place_edit}: placements, and slots without a cue, before and after each change. The newest {@value #MOST} of a project are kept. */
+/**
+ * Table {@code place_edit}: placements, and slots without a cue, before and after each change. The newest {@value
+ * #MOST} of a project are kept.
+ */
 @Repository
 class PlaceEdits {
 
@@ -55,7 +58,8 @@ class PlaceEdits {
                 .update();
         jdbc.sql("""
                 delete from place_edit where project_id = :project
-                and ordinal <= (select max(ordinal) from place_edit where project_id = :project) - :most""").param("project", project).param("most", MOST).update();
+                and ordinal <= (select max(ordinal) from place_edit where project_id
+                = :project) - :most""").param("project", project).param("most", MOST).update();
     }
 
     Optional<Edit> next(UUID project, boolean undo) {

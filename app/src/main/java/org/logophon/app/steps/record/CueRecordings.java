@@ -48,7 +48,11 @@ class CueRecordings {
     /** @param told what became of it, for people @param said true when a recording says it */
     record Row(UUID id, String number, String role, int colour, String text, String told, boolean said) {}
 
-    /** @param state of the cue @param voice who says it now @param cleaning of the role's recordings, last; null for none */
+    /**
+     * @param state of the cue
+     * @param voice who says it now
+     * @param cleaning of the role's recordings, last; null for none
+     */
     record Sheet(
             UUID id,
             String number,

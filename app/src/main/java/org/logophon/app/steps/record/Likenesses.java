@@ -55,7 +55,11 @@ class Likenesses {
     /** @param seconds of speech that was measured @param person in words */
     record Found(double seconds, String person, List<Candidate> candidates) {}
 
-    /** @param own what it measures by itself @param tuned as it is tuned @param left what is left between it and the person */
+    /**
+     * @param own what it measures by itself
+     * @param tuned as it is tuned
+     * @param left what is left between it and the person
+     */
     record Candidate(
             String base,
             String name,

@@ -33,8 +33,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * A first draft of a script from a recording of it: what Debian's recogniser hears, a cue where the speaker rests, each with
- * its stretch of the recording as its take. Table {@code heard_draft} has the words that it wasn't sure of.
+ * A first draft of a script from a recording of it: what Debian's recogniser hears, a cue where the speaker rests, each
+ * with its stretch of the recording as its take. Table {@code heard_draft} has the words that it wasn't sure of.
  */
 @Component
 class RecordingDrafts {

@@ -80,8 +80,8 @@ class UploadRepository {
     }
 
     Optional<Upload> find(UUID id) {
-        return jdbc.sql(
-                        "select u.*, w.sample_rate, w.samples, w.bits from recording_upload u left join sound w on w.id = u.sound_id where u.id = :id")
+        return jdbc.sql("select u.*, w.sample_rate, w.samples, w.bits from recording_upload u left join "
+                        + "sound w on w.id = u.sound_id where u.id = :id")
                 .param("id", id)
                 .query(UploadRepository::upload)
                 .optional();
@@ -90,7 +90,8 @@ class UploadRepository {
     /** Those that wait for somebody, the latest first. */
     List<Upload> open(UUID project) {
         return jdbc.sql("""
-                select u.*, w.sample_rate, w.samples, w.bits from recording_upload u left join sound w on w.id = u.sound_id
+                select u.*, w.sample_rate, w.samples, w.bits from recording_upload u left
+                join sound w on w.id = u.sound_id
                 where u.project_id = :project and u.state <> 'taken' order by u.created_at desc limit 20""")
                 .param("project", project)
                 .query(UploadRepository::upload)
@@ -98,8 +99,8 @@ class UploadRepository {
     }
 
     void set(UUID id, State state, List<Piece> pieces, String problem) {
-        jdbc.sql(
-                        "update recording_upload set state = :state, rows = cast(:rows as jsonb), problem = :problem where id = :id")
+        jdbc.sql("update recording_upload set state = :state, rows = cast(:rows as jsonb), problem "
+                        + "= :problem where id = :id")
                 .param("state", state.id())
                 .param("rows", JSON.writeValueAsString(pieces))
                 .param("problem", problem)

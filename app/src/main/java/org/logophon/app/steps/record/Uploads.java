@@ -214,7 +214,8 @@ class Uploads {
         });
         return peak[0] < SILENT
                 ? "There is no sound in it. Is it the right file?"
-                : "None of the words was found in it. Is it the right file, and the right role? Add cues by hand, or delete it.";
+                : "None of the words was found in it. Is it the right file, and the right role? Add cues by "
+                        + "hand, or delete it.";
     }
 
     /** Stretches of a file in which one cue is said, once or several times; all of it where its words aren't found. */
@@ -226,7 +227,10 @@ class Uploads {
         return said.size() > 1 ? said : List.of(new LongCut.Said(0, 0, sound.length() / (double) sound.rate()));
     }
 
-    /** One after the other, each whole: who is stopped half-way goes on where it was. Of a cue said several times the last is kept. */
+    /**
+     * One after the other, each whole: who is stopped half-way goes on where it was. Of a cue said several times the
+     * last is kept.
+     */
     private void take(Upload upload) {
         SoundSource sound = audio.source(upload.sound());
         List<Piece> pieces = new ArrayList<>(upload.pieces());

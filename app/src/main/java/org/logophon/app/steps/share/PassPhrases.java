@@ -12,8 +12,8 @@ import org.logophon.core.input.digest.Hmac;
 import org.springframework.stereotype.Component;
 
 /**
- * Pass phrases of links. Who has said the right one gets a cookie that nobody can make without the address and what is kept
- * of the phrase, so that no visit has to be remembered.
+ * Pass phrases of links. Who has said the right one gets a cookie that nobody can make without the address and what is
+ * kept of the phrase, so that no visit has to be remembered.
  */
 @Component
 class PassPhrases {

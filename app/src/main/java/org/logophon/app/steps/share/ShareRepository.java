@@ -23,7 +23,8 @@ class ShareRepository {
 
     void add(Share share, String tokenSha256) {
         jdbc.sql("""
-                insert into share (id, project_id, delivery_id, follows, token_sha256, phrase, name, until, download, created_at)
+                insert into share (id, project_id, delivery_id, follows, token_sha256, phrase, name, until, download,
+                created_at)
                 values (:id, :project, :delivery, :follows, :token, :phrase, :name, :until, :download, :now)""")
                 .param("id", share.id())
                 .param("project", share.project())
@@ -60,7 +61,10 @@ class ShareRepository {
                 .update();
     }
 
-    /** @param before tries that were counted until now @return false when another try was counted meanwhile: then this one doesn't count, and isn't answered */
+    /**
+     * @param before tries that were counted until now
+     * @return false when another try was counted meanwhile: then this one doesn't count, and isn't answered
+     */
     boolean tried(UUID share, int before, int wrong, Instant waitUntil) {
         return jdbc.sql("update share set wrong = :wrong, wait_until = :wait where id = :share and wrong = :before")
                         .param("wrong", wrong)

@@ -113,7 +113,11 @@ class SharedController {
                 .body(new SentenceAnswer("Come in."));
     }
 
-    /** @param cues in order @param notes that came by this link @param layer address of what lies under it; null for nothing */
+    /**
+     * @param cues in order
+     * @param notes that came by this link
+     * @param layer address of what lies under it; null for nothing
+     */
     record Answer(
             String stamp,
             String title,
@@ -124,7 +128,11 @@ class SharedController {
             String layer,
             double layerSeconds) {}
 
-    /** @param sound address @param approved who found it good by this link; empty for nobody @param ready false while it is being changed */
+    /**
+     * @param sound address
+     * @param approved who found it good by this link; empty for nobody
+     * @param ready false while it is being changed
+     */
     record CueAnswer(
             UUID id,
             UUID take,

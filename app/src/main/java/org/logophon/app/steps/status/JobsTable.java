@@ -28,8 +28,8 @@ class JobsTable {
     }
 
     /**
-     * Cues that are to be rendered, and jobs that are due. What comes again by itself waits for its time, not for a hand; a
-     * lane is no job, the cues are.
+     * Cues that are to be rendered, and jobs that are due. What comes again by itself waits for its time, not for a
+     * hand; a lane is no job, the cues are.
      *
      * @param waiting nobody has begun them
      * @param running a server is at them

@@ -5,7 +5,9 @@ import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
 import org.springframework.stereotype.Component;
 
-/** The processes that speak, in the health of the application. None is no illness: they are begun when they are needed. */
+/**
+ * The processes that speak, in the health of the application. None is no illness: they are begun when they are needed.
+ */
 @Component("workers")
 class WorkersHealth implements HealthIndicator {
 

@@ -46,8 +46,8 @@ public class UpkeepReportRepository {
     }
 
     private List<Removed> removed(long report) {
-        return jdbc.sql(
-                        "select what, things, bytes from upkeep_removed where report_id = :id order by bytes desc, what")
+        return jdbc.sql("select what, things, bytes from upkeep_removed where report_id = :id order by "
+                        + "bytes desc, what")
                 .param("id", report)
                 .query((row, at) -> new Removed(row.getString("what"), row.getLong("things"), row.getLong("bytes")))
                 .list();

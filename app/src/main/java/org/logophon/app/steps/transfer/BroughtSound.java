@@ -49,8 +49,8 @@ class BroughtSound {
     }
 
     /**
-     * A speech that is here already, by the same sound, is the same speech. Another isn't found by its recipe: what others
-     * render is never taken from a file.
+     * A speech that is here already, by the same sound, is the same speech. Another isn't found by its recipe: what
+     * others render is never taken from a file.
      *
      * @param row becomes the row to insert; empty for none
      */

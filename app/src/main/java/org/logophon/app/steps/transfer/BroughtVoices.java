@@ -60,7 +60,8 @@ class BroughtVoices {
     /** Two of one name couldn't be told apart in a cast. */
     private String name(String name, UUID workspace) {
         boolean there = jdbc.sql("""
-                select exists (select 1 from house_voice where workspace_id = :workspace and lower(name) = lower(:name))""")
+                select exists (select 1 from house_voice where workspace_id = :workspace
+                and lower(name) = lower(:name))""")
                 .param("workspace", workspace)
                 .param("name", name)
                 .query(Boolean.class)

@@ -54,7 +54,9 @@ final class ColumnRules {
 
     private ColumnRules() {}
 
-    /** @throws org.logophon.app.platform.failure.Refused when the row's column, which isn't null, holds anything else */
+    /**
+     * @throws org.logophon.app.platform.failure.Refused when the row's column, which isn't null, holds anything else
+     */
     static void check(String table, String column, String type, ImportedRow row) {
         switch (type) {
             case "text" -> row.checkText(column, longest(table, column));

@@ -84,8 +84,8 @@ final class ImportedIds {
     }
 
     /**
-     * A row with the ids that its things have here, wherever in it they stand. A voice that didn't come with the file, and
-     * isn't this workspace's, gets an id that nobody has: it may be another workspace's.
+     * A row with the ids that its things have here, wherever in it they stand. A voice that didn't come with the file,
+     * and isn't this workspace's, gets an id that nobody has: it may be another workspace's.
      */
     ObjectNode renamed(ObjectNode row) {
         String text = ID.matcher(row.toString())

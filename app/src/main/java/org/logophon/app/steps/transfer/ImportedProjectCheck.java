@@ -48,8 +48,8 @@ class ImportedProjectCheck {
         } catch (DataAccessException away) {
             throw away;
         } catch (RuntimeException unfit) {
-            throw new Refused(
-                    "This file is broken: something in it can't be shown. Export the project again, and import that file.");
+            throw new Refused("This file is broken: something in it can't be shown. Export the project again, and "
+                    + "import that file.");
         }
     }
 }

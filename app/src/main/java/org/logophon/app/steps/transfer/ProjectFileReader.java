@@ -22,8 +22,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Makes a project of a file, all of it or nothing. Nothing in the file is believed: what it names has to be in it, a sound has
- * to be what its name says, and the project is looked at as pages do before it stays.
+ * Makes a project of a file, all of it or nothing. Nothing in the file is believed: what it names has to be in it, a
+ * sound has to be what its name says, and the project is looked at as pages do before it stays.
  */
 @Component
 class ProjectFileReader {
@@ -194,8 +194,8 @@ class ProjectFileReader {
 
         /** Two of one name couldn't be told apart on the shelf. */
         private String name(String name) {
-            boolean there = jdbc.sql(
-                            "select exists (select 1 from project where workspace_id = :workspace and name = :name and deleted_at is null)")
+            boolean there = jdbc.sql("select exists (select 1 from project where workspace_id = :workspace and name "
+                            + "= :name and deleted_at is null)")
                     .param("workspace", workspace)
                     .param("name", name)
                     .query(Boolean.class)

@@ -17,7 +17,10 @@ import org.logophon.core.voice.check.TakeFinding;
 import org.logophon.core.voice.finish.FinishSettings;
 import org.logophon.core.voice.take.TakeOriginJson;
 
-/** What rows of voices, sounds, takes and deliveries mean, held against what the application allows: see {@link ScriptRules}. */
+/**
+ * What rows of voices, sounds, takes and deliveries mean, held against what the application allows: see {@link
+ * ScriptRules}.
+ */
 final class SoundRules {
 
     private static final int DAY_SECONDS = 24 * 3_600;

@@ -25,8 +25,10 @@ class TableColumns {
     Map<String, Column> of(String table) {
         Map<String, Column> found = new LinkedHashMap<>();
         jdbc.sql("""
-                select column_name, data_type, is_nullable = 'NO' and column_default is null and is_identity = 'NO' as required
-                from information_schema.columns where table_schema = 'public' and table_name = :table order by ordinal_position""").param("table", table).query(row -> {
+                select column_name, data_type, is_nullable = 'NO' and column_default is null
+                and is_identity = 'NO' as required
+                from information_schema.columns where table_schema = 'public' and table_name = :table
+                order by ordinal_position""").param("table", table).query(row -> {
             found.put(row.getString("column_name"), new Column(row.getString("data_type"), row.getBoolean("required")));
         });
         return found;

@@ -47,8 +47,8 @@ class DroppedRepository {
 
     /** Whose projects are on the shelf. */
     List<Watched> folders() {
-        return jdbc.sql(
-                        "select w.project_id, w.name from watched_folder w join project p on p.id = w.project_id where p.deleted_at is null order by w.name")
+        return jdbc.sql("select w.project_id, w.name from watched_folder w join project p on p.id = "
+                        + "w.project_id where p.deleted_at is null order by w.name")
                 .query((row, at) -> new Watched(row.getObject("project_id", UUID.class), row.getString("name")))
                 .list();
     }
@@ -62,8 +62,8 @@ class DroppedRepository {
     }
 
     void watch(UUID project, String name) {
-        jdbc.sql(
-                        "insert into watched_folder (project_id, name, made_at) values (:project, :name, :now) on conflict (project_id) do nothing")
+        jdbc.sql("insert into watched_folder (project_id, name, made_at) values (:project, :name, "
+                        + ":now) on conflict (project_id) do nothing")
                 .param("project", project)
                 .param("name", name)
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
@@ -92,7 +92,8 @@ class DroppedRepository {
         jdbc.sql("""
                 insert into dropped_script (like_project_id, name, bytes, changed_millis, project_id, state)
                 values (:like, :name, :bytes, :changed, :project, :state)
-                on conflict (like_project_id, name) do update set bytes = excluded.bytes, changed_millis = excluded.changed_millis,
+                on conflict (like_project_id, name) do update set bytes =
+                excluded.bytes, changed_millis = excluded.changed_millis,
                 project_id = excluded.project_id, state = excluded.state, untold = null""")
                 .param("like", like)
                 .param("name", row.name())
@@ -105,8 +106,8 @@ class DroppedRepository {
 
     /** What became of a script, where it can't be told beside it: nothing more is done for it until it changes. */
     void cannotBeTold(UUID like, String name, String sentence) {
-        jdbc.sql(
-                        "update dropped_script set state = :ended, untold = :sentence where like_project_id = :like and name = :name")
+        jdbc.sql("update dropped_script set state = :ended, untold = :sentence where "
+                        + "like_project_id = :like and name = :name")
                 .param("ended", State.ENDED.id())
                 .param("sentence", sentence)
                 .param("like", like)
@@ -115,8 +116,8 @@ class DroppedRepository {
     }
 
     List<String> untold(UUID like) {
-        return jdbc.sql(
-                        "select untold from dropped_script where like_project_id = :like and untold is not null order by name")
+        return jdbc.sql("select untold from dropped_script where like_project_id = :like and untold is not "
+                        + "null order by name")
                 .param("like", like)
                 .query(String.class)
                 .list();
@@ -124,8 +125,8 @@ class DroppedRepository {
 
     /** What was told of scripts that have gone is told no more. @param names those that are there */
     void keepOnly(UUID like, List<String> names) {
-        jdbc.sql(
-                        "update dropped_script set untold = null where like_project_id = :like and untold is not null and name <> all (:names)")
+        jdbc.sql("update dropped_script set untold = null where like_project_id = :like and untold "
+                        + "is not null and name <> all (:names)")
                 .param("like", like)
                 .param("names", names.toArray(String[]::new))
                 .update();

@@ -33,8 +33,8 @@ import org.logophon.documents.worker.DocumentOpener;
 import org.springframework.stereotype.Component;
 
 /**
- * Brings a script that was put into a folder one step on: to a project like the one that was chosen, rendered, and delivered
- * into a folder beside it. How far it is, is in the database: another server goes on where one was killed.
+ * Brings a script that was put into a folder one step on: to a project like the one that was chosen, rendered, and
+ * delivered into a folder beside it. How far it is, is in the database: another server goes on where one was killed.
  */
 @Component
 class DroppedWork {

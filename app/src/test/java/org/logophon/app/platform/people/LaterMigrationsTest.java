@@ -31,13 +31,15 @@ class LaterMigrationsTest {
         UUID sound = UUID.randomUUID();
         jdbc.update("insert into workspace (id, name) values (?, 'Beside')", workspace);
         jdbc.update(
-                "insert into project (id, workspace_id, name, language, name_pattern, created_at, changed_at) values (?, ?, 'Fog', 'en-GB', '{number}', now(), now())",
+                "insert into project (id, workspace_id, name, language, name_pattern, created_at, "
+                        + "changed_at) values (?, ?, 'Fog', 'en-GB', '{number}', now(), now())",
                 project,
                 workspace);
         jdbc.update("insert into sound (id, sample_rate, stored_at) values (?, 48000, now())", sound);
         for (String name : new String[] {"Bell", "Room tone"}) {
             jdbc.update(
-                    "insert into sound_file (id, project_id, name, licence, sound_id, from_sample, to_sample, made_at) values (gen_random_uuid(), ?, ?, '', ?, 0, 9, now())",
+                    "insert into sound_file (id, project_id, name, licence, sound_id, from_sample, "
+                            + "to_sample, made_at) values (gen_random_uuid(), ?, ?, '', ?, 0, 9, now())",
                     name.equals("Bell") ? project : null,
                     name,
                     sound);
@@ -45,7 +47,8 @@ class LaterMigrationsTest {
         // an а of Cyrillic in the second
         for (String name : new String[] {"Morwenna", "Morwenn\u0430", "Ffion"}) {
             jdbc.update(
-                    "insert into person (id, name, name_key, phrase, made_at) values (gen_random_uuid(), ?, ?, '', now())",
+                    "insert into person (id, name, name_key, phrase, made_at) values (gen_random_uuid(), "
+                            + "?, ?, '', now())",
                     name,
                     name.toLowerCase(java.util.Locale.ROOT));
         }

@@ -15,8 +15,9 @@ import org.logophon.core.direction.mark.Marks;
 class ScoreSnapshotsTest {
 
     private static final UUID CUE = UUID.fromString("6b1f7e0a-9f0d-4f58-9c6e-0a60a8f1c001");
-    private static final String WRITTEN =
-            "{\"6b1f7e0a-9f0d-4f58-9c6e-0a60a8f1c001\":{\"text\":\"The lamp, lit.\",\"marks\":[[4,8,\"pace\",\"92\",\"OWN\",\"\"],[4,9,\"pause\",\"400\",\"SUGGESTED\",\"a comma\"]]}}";
+    private static final String WRITTEN = "{\"6b1f7e0a-9f0d-4f58-9c6e-0a60a8f1c001\":{\"text\":\"The lamp, "
+            + "lit.\",\"marks\":[[4,8,\"pace\",\"92\",\"OWN\",\"\"],[4,9,\"pause\",\"400\",\"SUGGESTED\",\"a "
+            + "comma\"]]}}";
     private static final Map<UUID, Snapshot> SNAPSHOTS = Map.of(
             CUE,
             new Snapshot(

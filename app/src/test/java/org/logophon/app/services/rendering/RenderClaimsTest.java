@@ -183,7 +183,8 @@ class RenderClaimsTest extends SharedApplication {
             batches.create(second, cues(second).subList(0, 6), null, null);
             for (int i = 0; i < 4; i++) {
                 jdbc.update(
-                        "update batch_cue set state = 'done', finished_at = (select max(created_at) from batch where project_id in (?, ?)) + make_interval(secs => ?) where cue_id = ?",
+                        "update batch_cue set state = 'done', finished_at = (select max(created_at) from "
+                                + "batch where project_id in (?, ?)) + make_interval(secs => ?) where cue_id = ?",
                         first,
                         second,
                         i + 1,

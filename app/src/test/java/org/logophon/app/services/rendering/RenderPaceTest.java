@@ -20,7 +20,11 @@ class RenderPaceTest {
     private final int[] letters = random.ints(CUES, 20, 900).toArray();
     private final double[] ends = new double[CUES];
 
-    /** Three lanes, each cue by its letters, a quarter more or less. @param pausedAt cue before which nothing is done for a while */
+    /**
+     * Three lanes, each cue by its letters, a quarter more or less.
+     *
+     * @param pausedAt cue before which nothing is done for a while
+     */
     private void render(int pausedAt, double seconds) {
         double[] lanes = new double[3];
         for (int i = 0; i < CUES; i++) {

@@ -63,8 +63,8 @@ class VoiceMapTest {
         assertThat(map.dots()).extracting(VoiceMap.Dot::voice).containsExactly("low");
         assertThat(map.without()).isZero();
         assertThat(map.others())
-                .as(
-                        "one point at the pitch of \"high\"; \"quick\" is far from the pace of what matches: another passage")
+                .as("one point at the pitch of \"high\"; \"quick\" is far from the pace of what "
+                        + "matches: another passage")
                 .matches("M" + high.x() + " \\d+\\.\\dh0");
     }
 

@@ -195,7 +195,10 @@ class PlaceServiceTest {
         });
     }
 
-    /** 48 000 · 1001 / 30 000 = 1 601.6 samples a frame: the first sample of a frame is the next whole one. SMPTE ST 12-1. */
+    /**
+     * 48 000 · 1001 / 30 000 = 1 601.6 samples a frame: the first sample of a frame is the next whole one. SMPTE ST
+     * 12-1.
+     */
     @Test
     void atNtscRatesAMovedCueStartsOnTheFirstSampleOfAFrame() {
         picture(new Picture(FrameRate.named("29.97"), 0, 0));

@@ -66,8 +66,8 @@ class UpkeepTest extends SharedApplication {
     @ResourceLock("upkeep")
     void askedForWhileItRunsItIsNoFailure() {
         // as a server that is at it leaves it, unless one really is
-        jdbc.update(
-                "update scheduled_tasks set picked = true, picked_by = 'test' where task_name = 'upkeep' and not picked");
+        jdbc.update("update scheduled_tasks set picked = true, picked_by = 'test' where task_name = 'upkeep' "
+                + "and not picked");
         try {
             assertThat(server.post("/space/upkeep", Map.of()).body()).contains("Under way");
             assertThat(server.get("/space").body()).contains("Under way");
@@ -106,7 +106,8 @@ class UpkeepTest extends SharedApplication {
         jdbc.update("update project set script_version = 40 where id = ?", project);
         jdbc.update("update script_version set name = 'first draft' where project_id = ? and version = 11", project);
         jdbc.update(
-                "insert into delivery (id, project_id, ordinal, file_name, name_pattern, state, total, script_version, created_at) values (?, ?, 1, 'a.zip', '', 'ready', 1, 21, now())",
+                "insert into delivery (id, project_id, ordinal, file_name, name_pattern, state, total, "
+                        + "script_version, created_at) values (?, ?, 1, 'a.zip', '', 'ready', 1, 21, now())",
                 UUID.randomUUID(),
                 project);
         upkeep.run(now);
@@ -119,7 +120,8 @@ class UpkeepTest extends SharedApplication {
 
     private void version(UUID project, int version, Instant at) {
         jdbc.update(
-                "insert into script_version (project_id, version, packed, cuts, splitting, words, cues, what, at) values (?, ?, '', '{}', 'blank-line', 1, 1, 'Typed', ?)",
+                "insert into script_version (project_id, version, packed, cuts, splitting, words, cues, "
+                        + "what, at) values (?, ?, '', '{}', 'blank-line', 1, 1, 'Typed', ?)",
                 project,
                 version,
                 at.atOffset(java.time.ZoneOffset.UTC));

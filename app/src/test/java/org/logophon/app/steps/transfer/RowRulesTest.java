@@ -41,7 +41,7 @@ class RowRulesTest {
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','slot_in_millis':5,'slot_out_millis':4} | A slot ends after
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','slot_in_millis':0,'slot_out_millis':2000000000} | out_millis
             cue | {'id':'c2','role':'Keeper','number':'1','text':'a','fixed_samples':9999999999} | fixed_samples is outside
-            cue | {'id':'c2','role':'Keeper','number':'1','text':'a','taken':{'pauses':{'commaMillis':-1}}} | The rest at a comma goes
+            cue | {'id':'c2','role':'Keeper','number':'1','text':'a','taken':{'pauses':{'commaMillis':-1}}} | The pause at a comma goes
             mark | {'cue_id':'c1','kind':'shout','value':'','origin':'OWN','start_index':0,'end_index':3} | line 3 of rows/mark.jsonl
             mark | {'cue_id':'c1','kind':'pace','value':'900','origin':'OWN','start_index':0,'end_index':3} | Pace goes from
             mark | {'cue_id':'c1','kind':'pace','value':'90','origin':'THEIRS','start_index':0,'end_index':3} | it is no mark

@@ -24,8 +24,8 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The cue sheet, one row a clip: CSV by RFC 4180 whose cells a spreadsheet doesn't run, JSON for machines, and a page to
- * print.
+ * The cue sheet, one row a clip: CSV by RFC 4180 whose cells a spreadsheet doesn't run, JSON for machines, and a page
+ * to print.
  */
 public final class SheetPart implements Part {
 

@@ -46,8 +46,8 @@ public record Marks(List<Mark> all) {
     }
 
     /**
-     * What a {@link Score} holds, each for the one of {@link #spoken}: readings are told to the engine, and of a sound the voice
-     * knows its gap alone.
+     * What a {@link Score} holds, each for the one of {@link #spoken}: readings are told to the engine, and of a sound
+     * the voice knows its gap alone.
      */
     public List<Mark> scored(String text) {
         return spoken(text).stream()

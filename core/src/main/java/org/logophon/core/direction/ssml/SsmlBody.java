@@ -10,8 +10,8 @@ import javax.xml.stream.XMLStreamWriter;
 import org.logophon.core.direction.mark.Mark;
 
 /**
- * The words of a cue with the elements around them. Elements nest and marks may cross: what is open is closed and opened again
- * where that has to be, and pieces without a word in them are left out.
+ * The words of a cue with the elements around them. Elements nest and marks may cross: what is open is closed and
+ * opened again where that has to be, and pieces without a word in them are left out.
  */
 final class SsmlBody {
 

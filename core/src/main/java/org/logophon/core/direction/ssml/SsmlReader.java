@@ -67,7 +67,8 @@ public final class SsmlReader {
                     case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> words(xml.getText());
                     case XMLStreamConstants.ENTITY_REFERENCE, XMLStreamConstants.DTD ->
                         throw new InvalidInput(
-                                "This SSML declares or uses entities of its own, which are not read. Write the characters themselves.");
+                                "This SSML declares or uses entities of its own, which are not read. Write "
+                                        + "the characters themselves.");
                     default -> {}
                 }
             }

@@ -7,9 +7,9 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
 /**
- * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style, a role's name) stands in attributes and marks
- * of our own, beside what comes nearest to it for other readers: they pass over attributes of another namespace. Runs
- * that cross one another are written in pieces: elements nest.
+ * Writes cues as SSML 1.1. What it has no element for (whisper, breath, style, a role's name) stands in attributes and
+ * marks of our own, beside what comes nearest to it for other readers: they pass over attributes of another namespace.
+ * Runs that cross one another are written in pieces: elements nest.
  */
 public final class SsmlWriter {
 

@@ -62,7 +62,10 @@ final class OtherLanguages implements Check {
         found.add(new Finding(0, cue.text().length(), cue.text(), FindingKind.LANGUAGE, reason, "", fitting, false));
     }
 
-    /** Web and mail addresses are of no language. Word by word: a pattern for them takes time by the square of a long word. */
+    /**
+     * Web and mail addresses are of no language. Word by word: a pattern for them takes time by the square of a long
+     * word.
+     */
     private static String withoutAddresses(String text) {
         return SPACE.splitAsStream(text).filter(word -> !address(word)).collect(Collectors.joining(" "));
     }

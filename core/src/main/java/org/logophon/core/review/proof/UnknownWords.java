@@ -83,7 +83,10 @@ final class UnknownWords implements Check {
         return true;
     }
 
-    /** After the letters from a place on, with apostrophes between them. A pattern would go as deep as there are apostrophes. */
+    /**
+     * After the letters from a place on, with apostrophes between them. A pattern would go as deep as there are
+     * apostrophes.
+     */
     private static int part(String word, int from) {
         int at = from;
         boolean apostrophe = false;

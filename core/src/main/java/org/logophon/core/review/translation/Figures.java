@@ -10,7 +10,10 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Numbers in figures, as the language of a text writes them: "2.3" and "2,3" are the same number (CLDR, number symbols). */
+/**
+ * Numbers in figures, as the language of a text writes them: "2.3" and "2,3" are the same number (CLDR, number
+ * symbols).
+ */
 final class Figures {
 
     private static final Pattern FIGURE =

@@ -8,8 +8,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Which cue of a version stands for which of the first language: those that are known, and between two of them, where as many
- * are unknown on both sides, those in their order. A cue that was rewritten whole in the version so keeps its place.
+ * Which cue of a version stands for which of the first language: those that are known, and between two of them, where
+ * as many are unknown on both sides, those in their order. A cue that was rewritten whole in the version so keeps its
+ * place.
  */
 public final class Pairing {
 

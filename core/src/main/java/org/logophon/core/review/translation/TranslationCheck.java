@@ -19,7 +19,10 @@ public final class TranslationCheck {
     /** A word in capitals inside a sentence: before it stands a word that doesn't end one. */
     private static final Pattern NAME =
             Pattern.compile("(?<=[\\p{L}\\p{Nd},;’'] )\\p{Lu}[\\p{L}’'-]+(?: \\p{Lu}[\\p{L}’'-]+)*");
-    /** Languages that write every noun, or the days and peoples, with a capital tell nothing by it, as English does by these. */
+    /**
+     * Languages that write every noun, or the days and peoples, with a capital tell nothing by it, as English does by
+     * these.
+     */
     private static final Set<String> NO_NAMES = Set.of(
             "i",
             "i'm",

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import org.logophon.core.signal.sound.SoundSource;
 
 /**
- * How loud a sound is from moment to moment: K-weighted mean squares (ITU-R BS.1770-5) of steps of 100 ms. Any stretches of it
- * can be told without reading it again.
+ * How loud a sound is from moment to moment: K-weighted mean squares (ITU-R BS.1770-5) of steps of 100 ms. Any
+ * stretches of it can be told without reading it again.
  */
 public final class EnergyProfile {
 

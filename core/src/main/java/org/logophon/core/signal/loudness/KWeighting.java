@@ -7,7 +7,9 @@ package org.logophon.core.signal.loudness;
  */
 final class KWeighting {
 
-    /** −600 dB: from here on a filter that rings on in silence comes to numbers so small that a processor slows down. */
+    /**
+     * −600 dB: from here on a filter that rings on in silence comes to numbers so small that a processor slows down.
+     */
     private static final double NOTHING = 1e-30;
     /** Samples after which that is looked at; it doesn't come to them sooner. */
     private static final int STRETCH = 1024;

@@ -2,8 +2,8 @@ package org.logophon.core.signal.loudness;
 
 /**
  * Keeps the true peak under a ceiling: a gain that falls before a peak and rises after it, smoothed over 5 ms each way,
- * so that nothing clicks. Works on a sound whole, or on a window of it: what lies {@link #margin} or more inside the window
- * comes out as it would of the whole.
+ * so that nothing clicks. Works on a sound whole, or on a window of it: what lies {@link #margin} or more inside the
+ * window comes out as it would of the whole.
  */
 public final class PeakLimiter {
 
@@ -32,8 +32,8 @@ public final class PeakLimiter {
     }
 
     /**
-     * The samples with their peaks brought down. A changing gain moves the peaks between samples by a hair: what is over the
-     * ceiling then has to be taken off the whole.
+     * The samples with their peaks brought down. A changing gain moves the peaks between samples by a hair: what is
+     * over the ceiling then has to be taken off the whole.
      */
     public float[] limit(float[] in) {
         float[] gain = new float[in.length];

@@ -3,14 +3,15 @@ package org.logophon.core.signal.loudness;
 import org.logophon.core.signal.sound.Loudest;
 
 /**
- * Room for one sound beside another under a ceiling: where the two together would pass it, the one gives way and the other
- * stays as it is. The largest true peak of a sum is at most the sum of the largest ones. Works on windows like {@link PeakLimiter}.
+ * Room for one sound beside another under a ceiling: where the two together would pass it, the one gives way and the
+ * other stays as it is. The largest true peak of a sum is at most the sum of the largest ones. Works on windows like
+ * {@link PeakLimiter}.
  */
 public final class PeakRoom {
 
     /**
-     * A changing gain moves peaks between samples: what was much too loud is looked at again, and what is left then is a hair.
-     * Ours.
+     * A changing gain moves peaks between samples: what was much too loud is looked at again, and what is left then is
+     * a hair. Ours.
      */
     private static final int LOOKS = 3;
 

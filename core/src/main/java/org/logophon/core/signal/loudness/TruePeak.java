@@ -114,9 +114,9 @@ public final class TruePeak {
     }
 
     /**
-     * The largest value of the four phases over twelve samples. A phase and its reverse share their products: with a sum over
-     * what lies opposite one another (even) and one over its differences (odd) they are even + odd and even − odd, and the
-     * larger of the two is |even| + |odd|.
+     * The largest value of the four phases over twelve samples. A phase and its reverse share their products: with a
+     * sum over what lies opposite one another (even) and one over its differences (odd) they are even + odd and even −
+     * odd, and the larger of the two is |even| + |odd|.
      */
     private static float between(float[] joined, int at) {
         float even0 = 0;

@@ -5,8 +5,8 @@ import java.util.Arrays;
 
 /**
  * A sound at another rate. A long one is converted in blocks, each with enough of its neighbours on both sides that the
- * converter's filter sees what it would see of the whole; blocks start where a sample of both rates stands. It is exactly as
- * long as its length in time comes to, to the nearest sample: converters differ by one.
+ * converter's filter sees what it would see of the whole; blocks start where a sample of both rates stands. It is
+ * exactly as long as its length in time comes to, to the nearest sample: converters differ by one.
  */
 public final class ConvertedSource implements SoundSource {
 

@@ -9,7 +9,9 @@ public final class Loudest {
         return of(samples, 0, samples.length);
     }
 
-    /** Without their signs, floating-point numbers are in the order of their bits (IEEE 754): no branch is mispredicted. */
+    /**
+     * Without their signs, floating-point numbers are in the order of their bits (IEEE 754): no branch is mispredicted.
+     */
     public static float of(float[] samples, int from, int to) {
         int most = 0;
         for (int i = from; i < to; i++) {

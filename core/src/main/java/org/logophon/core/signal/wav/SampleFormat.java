@@ -85,7 +85,8 @@ public enum SampleFormat {
     /**
      * @param samples −1…1; what is over full scale is cut off there
      * @param count   of samples to encode
-     * @param index   of the first one in its sound: dither belongs to a place, so that a part reads as it does in the whole
+     * @param index   of the first one in its sound: dither belongs to a place, so that a part reads as it does in the
+     *                whole
      */
     public abstract byte[] encode(float[] samples, int count, long index);
 

@@ -13,8 +13,8 @@ import org.logophon.core.signal.sound.SoundSource;
 
 /**
  * A mono WAV file that is made as it is read, from any byte on: RIFF with {@code bext} and {@code axml} (when given),
- * {@code fmt } and {@code data}; over 4 GB it is RF64 (EBU Tech 3306). The same sound gives the same bytes, whichever part of
- * them is asked for.
+ * {@code fmt } and {@code data}; over 4 GB it is RF64 (EBU Tech 3306). The same sound gives the same bytes, whichever
+ * part of them is asked for.
  */
 public final class WavFile {
 

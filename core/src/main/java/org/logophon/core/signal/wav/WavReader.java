@@ -62,7 +62,8 @@ public final class WavReader {
                     || coding == FLOAT && layout.bits == 32;
             if (!known || layout.channels == 0) {
                 throw new InvalidInput(
-                        "The WAV file is in coding %d with %d bits; integers of 8 to 32 bits and floats of 32 can be read."
+                        ("The WAV file is in coding %d with %d bits; integers of 8 to 32 bits and floats of "
+                                        + "32 can be read.")
                                 .formatted(coding, layout.bits));
             }
             if (layout.rate < 4_000 || layout.rate > 192_000) {

@@ -13,13 +13,17 @@ final class Abbreviations {
     private static final Map<String, String> WORDS = new LinkedHashMap<>();
 
     static {
-        for (String entry :
-                ("Dr=doctor Mr=mister Mrs=missus Ms=miz Prof=professor Rev=reverend Hon=honourable Gen=general Col=colonel "
-                                + "Capt=captain Lt=lieutenant Sgt=sergeant Cpl=corporal Gov=governor Sen=senator Mt=mount Jr=junior Sr=senior Bros=brothers "
-                                + "Ltd=limited Inc=incorporated Corp=corporation Dept=department Assoc=association Ave=avenue Rd=road Blvd=boulevard "
-                                + "approx=approximately est=established vs=versus etc=et_cetera min=minimum max=maximum incl=including excl=excluding "
-                                + "Jan=January Feb=February Apr=April Aug=August Sept=September Oct=October Nov=November Dec=December Messrs=messers")
-                        .split(" ")) {
+        for (String entry : ("Dr=doctor Mr=mister Mrs=missus Ms=miz Prof=professor Rev=reverend Hon=honourable "
+                        + "Gen=general Col=colonel "
+                        + "Capt=captain Lt=lieutenant Sgt=sergeant Cpl=corporal Gov=governor "
+                        + "Sen=senator Mt=mount Jr=junior Sr=senior Bros=brothers "
+                        + "Ltd=limited Inc=incorporated Corp=corporation Dept=department "
+                        + "Assoc=association Ave=avenue Rd=road Blvd=boulevard "
+                        + "approx=approximately est=established vs=versus etc=et_cetera min=minimum "
+                        + "max=maximum incl=including excl=excluding "
+                        + "Jan=January Feb=February Apr=April Aug=August Sept=September Oct=October "
+                        + "Nov=November Dec=December Messrs=messers")
+                .split(" ")) {
             int equals = entry.indexOf('=');
             WORDS.put(entry.substring(0, equals), entry.substring(equals + 1).replace('_', ' '));
         }

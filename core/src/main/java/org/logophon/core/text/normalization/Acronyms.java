@@ -94,7 +94,10 @@ final class Acronyms {
             "my", "is", "of", "to", "she", "her", "his", "our", "was", "can", "did", "may", "any", "for", "are", "has",
             "had", "too", "own", "big");
 
-    /** Plain words of three letters that people put in capitals to be heard; the dictionary alone would take many initials for words. */
+    /**
+     * Plain words of three letters that people put in capitals to be heard; the dictionary alone would take many
+     * initials for words.
+     */
     private static final Set<String> SAYABLE = Set.of(
             "hot", "bad", "big", "red", "run", "see", "say", "saw", "hit", "cut", "let", "get", "got", "put", "sit",
             "sun", "sea", "sky", "top", "low", "old", "day", "way", "man", "men", "boy", "bed", "end", "eye", "far",
@@ -118,7 +121,8 @@ final class Acronyms {
             // the letter, not the article: nothing follows that an article could stand before
             rules.add(Rule.of(
                     FormKind.ACRONYM,
-                    "(?<=\\p{Ll} )A(?=[,;:!?)]|\\.(?!\\p{L})|$| (?:is|was|has|had|and|or|to|in|on|at|for|with)(?!\\p{L}))",
+                    "(?<=\\p{Ll} )A(?=[,;:!?)]|\\.(?!\\p{L})|$| "
+                            + "(?:is|was|has|had|and|or|to|in|on|at|for|with)(?!\\p{L}))",
                     m -> List.of("A")));
         }
         rules.addAll(List.of(

@@ -20,15 +20,22 @@ final class Measures {
     private static final Map<String, String[]> ENGLISH_ONLY = new LinkedHashMap<>();
 
     static {
-        String table =
-                "t=tonne kg=kilogram g=gram mg=milligram µg=microgram μg=microgram km=kilometer m=meter cm=centimeter mm=millimeter "
-                        + "µm=micrometer μm=micrometer nm=nanometer mi=mile ft=foot yd=yard lb=pound lbs=pound oz=ounce l=liter L=liter ml=milliliter "
-                        + "mL=milliliter cl=centiliter gal=gallon W=watt kW=kilowatt MW=megawatt GW=gigawatt kWh=kilowatt-hour V=volt A=ampere mA=milliampere "
-                        + "Hz=hertz kHz=kilohertz MHz=megahertz GHz=gigahertz °C=celsius °F=fahrenheit °=degree %=percent ‰=permille px=pixel MP=megapixel "
-                        + "mph=mile-per-hour km/h=kilometer-per-hour kph=kilometer-per-hour m/s=meter-per-second kB=kilobyte KB=kilobyte MB=megabyte GB=gigabyte "
-                        + "TB=terabyte s=second sec=second secs=second ms=millisecond min=minute mins=minute h=hour hr=hour hrs=hour J=joule kJ=kilojoule "
-                        + "kcal=kilocalorie cal=calorie N=newton Pa=pascal kPa=kilopascal hPa=hectopascal bar=bar m²=square-meter km²=square-kilometer "
-                        + "cm²=square-centimeter ft²=square-foot m³=cubic-meter cm³=cubic-centimeter ha=hectare lx=lux lm=lumen Ω=ohm in=inch";
+        String table = "t=tonne kg=kilogram g=gram mg=milligram µg=microgram μg=microgram km=kilometer m=meter "
+                + "cm=centimeter mm=millimeter "
+                + "µm=micrometer μm=micrometer nm=nanometer mi=mile ft=foot yd=yard lb=pound "
+                + "lbs=pound oz=ounce l=liter L=liter ml=milliliter "
+                + "mL=milliliter cl=centiliter gal=gallon W=watt kW=kilowatt MW=megawatt GW=gigawatt "
+                + "kWh=kilowatt-hour V=volt A=ampere mA=milliampere "
+                + "Hz=hertz kHz=kilohertz MHz=megahertz GHz=gigahertz °C=celsius °F=fahrenheit "
+                + "°=degree %=percent ‰=permille px=pixel MP=megapixel "
+                + "mph=mile-per-hour km/h=kilometer-per-hour kph=kilometer-per-hour "
+                + "m/s=meter-per-second kB=kilobyte KB=kilobyte MB=megabyte GB=gigabyte "
+                + "TB=terabyte s=second sec=second secs=second ms=millisecond min=minute mins=minute "
+                + "h=hour hr=hour hrs=hour J=joule kJ=kilojoule "
+                + "kcal=kilocalorie cal=calorie N=newton Pa=pascal kPa=kilopascal hPa=hectopascal "
+                + "bar=bar m²=square-meter km²=square-kilometer "
+                + "cm²=square-centimeter ft²=square-foot m³=cubic-meter cm³=cubic-centimeter "
+                + "ha=hectare lx=lux lm=lumen Ω=ohm in=inch";
         for (String entry : table.split(" ")) {
             int equals = entry.indexOf('=');
             UNITS.put(entry.substring(0, equals), entry.substring(equals + 1));

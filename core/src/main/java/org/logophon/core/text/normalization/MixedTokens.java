@@ -49,8 +49,8 @@ final class MixedTokens {
     }
 
     /**
-     * Names of the picture trade: heights in lines (SMPTE's and ITU's raster names; 1080p is no sum of pence), ITU-T's names of
-     * codings, apertures, views all around.
+     * Names of the picture trade: heights in lines (SMPTE's and ITU's raster names; 1080p is no sum of pence), ITU-T's
+     * names of codings, apertures, views all around.
      */
     static List<Rule> pictureHeights(English english) {
         MixedTokens mixed = new MixedTokens(english);
@@ -71,7 +71,8 @@ final class MixedTokens {
                         m -> List.of("F " + english.cardinal(m.group(1)))),
                 Rule.of(
                         FormKind.NUMBER,
-                        "(?<![\\p{L}\\p{N}.,£$€/:–-])360(?=(?:[- ]degree|[- ](?:views?|cameras?|videos?|turns?|tours?|photos?|images?))(?!\\p{Ll}{3}))",
+                        "(?<![\\p{L}\\p{N}.,£$€/:–-])360(?=(?:[- ]degree|[- "
+                                + "](?:views?|cameras?|videos?|turns?|tours?|photos?|images?))(?!\\p{Ll}{3}))",
                         m -> List.of(mixed.pairs("360"), english.cardinal("360"))));
     }
 

@@ -12,7 +12,8 @@ final class Numbers {
         return List.of(
                 Rule.of(
                         FormKind.NUMBER,
-                        "(?<![\\w.,])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)[ \u00A0]?(million|billion|trillion|thousand|hundred|dozen)(?![\\p{L}])",
+                        "(?<![\\w.,])((?:\\d{1,3}(?:,\\d{3})+|\\d+)(?:\\.\\d+)?)[ "
+                                + "\u00A0]?(million|billion|trillion|thousand|hundred|dozen)(?![\\p{L}])",
                         m -> List.of(english.cardinal(m.group(1)) + " " + m.group(2))),
                 Rule.of(
                         FormKind.NUMBER,

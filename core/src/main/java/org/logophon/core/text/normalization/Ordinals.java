@@ -36,12 +36,14 @@ final class Ordinals {
                         m -> suffixed(english, m.group(1), m.group(2))),
                 Rule.of(
                         FormKind.ORDINAL,
-                        "(?i)(?<![\\p{L}\\p{N}.])(nos?|vol|pp?|ch|figs?|sec|ep|pt|art|ref|ext)\\. ?(\\d{1,3}(?:,\\d{3})+|\\d+)[–-](\\d{1,3}(?:,\\d{3})+|\\d+)(?![\\p{L}\\p{N}])",
+                        "(?i)(?<![\\p{L}\\p{N}.])(nos?|vol|pp?|ch|figs?|sec|ep|pt|art|ref|ext)\\. "
+                                + "?(\\d{1,3}(?:,\\d{3})+|\\d+)[–-](\\d{1,3}(?:,\\d{3})+|\\d+)(?![\\p{L}\\p{N}])",
                         m -> List.of(name(m.group(1)) + " " + english.cardinal(m.group(2)) + " to "
                                 + english.cardinal(m.group(3)))),
                 Rule.of(
                         FormKind.ORDINAL,
-                        "(?i)(?<![\\p{L}\\p{N}.])(nos?|vol|pp?|ch|figs?|sec|ep|pt|art|ref|ext)\\. ?(\\d{1,3}(?:,\\d{3})+|\\d+)(?![\\p{L}\\p{N}])",
+                        "(?i)(?<![\\p{L}\\p{N}.])(nos?|vol|pp?|ch|figs?|sec|ep|pt|art|ref|ext)\\. "
+                                + "?(\\d{1,3}(?:,\\d{3})+|\\d+)(?![\\p{L}\\p{N}])",
                         m -> List.of(name(m.group(1)) + " " + english.cardinal(m.group(2)))),
                 Rule.of(
                         FormKind.ORDINAL,

@@ -2,7 +2,10 @@ package org.logophon.core.text.normalization;
 
 import java.util.Locale;
 
-/** How sure a rule is of what it says. Whatever it is, the rule's words are said; the proof asks louder where it is less. */
+/**
+ * How sure a rule is of what it says. Whatever it is, the rule's words are said; the proof asks louder where it is
+ * less.
+ */
 public enum Sureness {
     /** There is one sensible way. */
     SURE,

@@ -16,7 +16,8 @@ final class Telephones {
         return List.of(
                 Rule.of(
                         FormKind.TELEPHONE,
-                        "(?<![\\w.+])\\+\\d{1,3}(?:[ \u00A0.-]?\\(\\d{1,4}\\))?(?:[ \u00A0.-]?\\d{2,5}){2,5}(?!\\w|[.,]\\d)",
+                        "(?<![\\w.+])\\+\\d{1,3}(?:[ \u00A0.-]?\\(\\d{1,4}\\))?(?:[ "
+                                + "\u00A0.-]?\\d{2,5}){2,5}(?!\\w|[.,]\\d)",
                         m -> say(english, m)),
                 Rule.of(
                         FormKind.TELEPHONE,
@@ -24,7 +25,8 @@ final class Telephones {
                         m -> say(english, m)),
                 Rule.of(
                         FormKind.TELEPHONE,
-                        "(?<![\\w.,£$€-])(?<!\\d[ \u00A0])(?:\\(0\\d{2,5}\\)|0\\d{2,5})(?:[ \u00A0-]\\d{3,8}){1,3}(?![\\w]|[.,-]\\d)",
+                        "(?<![\\w.,£$€-])(?<!\\d[ \u00A0])(?:\\(0\\d{2,5}\\)|0\\d{2,5})(?:[ "
+                                + "\u00A0-]\\d{3,8}){1,3}(?![\\w]|[.,-]\\d)",
                         m -> say(english, m)),
                 Rule.of(FormKind.TELEPHONE, "(?<![\\w.,£$€-])\\d{3}-\\d{4}(?![\\w]|[.,-]\\d)", m -> say(english, m)),
                 Rule.of(FormKind.TELEPHONE, "(?<![\\w.,£$€-])0\\d{9,11}(?![\\w]|[.,-]\\d)", m -> say(english, m)),

@@ -34,7 +34,11 @@ public final class WrittenForms {
         return BY_LANGUAGE.computeIfAbsent(language, WrittenForms::make);
     }
 
-    /** The text with each of its written forms in the words that it is said in first. @param forms found in it, in order */
+    /**
+     * The text with each of its written forms in the words that it is said in first.
+     *
+     * @param forms found in it, in order
+     */
     public static String said(String text, List<WrittenForm> forms) {
         StringBuilder said = new StringBuilder(text.length());
         int from = 0;

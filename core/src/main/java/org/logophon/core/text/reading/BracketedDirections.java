@@ -6,8 +6,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Directions in brackets, {@code [beat]} or {@code (softly)}: meant for the speaker, never spoken. Round brackets hold asides
- * too, so those need a word of directing.
+ * Directions in brackets, {@code [beat]} or {@code (softly)}: meant for the speaker, never spoken. Round brackets hold
+ * asides too, so those need a word of directing.
  */
 public final class BracketedDirections {
 
@@ -28,7 +28,8 @@ public final class BracketedDirections {
      * @param start  UTF-16 index of its opening bracket
      * @param end    index after its closing one
      * @param words  between them
-     * @param surely true when its words direct; in square brackets other words may be a note, or a direction unknown here
+     * @param surely true when its words direct; in square brackets other words may be a note, or a direction unknown
+     *               here
      */
     public record Bracketed(int start, int end, String words, boolean surely) {}
 

@@ -8,7 +8,8 @@ import java.util.List;
  * All readings that hold in a cue.
  *
  * @param list   of the project and the house
- * @param places readings of single places, which come before any list; those whose words are others by now count for nothing
+ * @param places readings of single places, which come before any list; those whose words are others by now count for
+ *               nothing
  */
 public record CueReadings(ReadingList list, List<PlacedReading> places) {
 
@@ -17,8 +18,8 @@ public record CueReadings(ReadingList list, List<PlacedReading> places) {
     }
 
     /**
-     * What is said otherwise than written, in the order of the text: places of their own first, then lists, then the rules
-     * for written forms.
+     * What is said otherwise than written, in the order of the text: places of their own first, then lists, then the
+     * rules for written forms.
      *
      * @param language BCP 47 tag of the voice that speaks
      */
@@ -46,7 +47,11 @@ public record CueReadings(ReadingList list, List<PlacedReading> places) {
         return start < said.end() && end > said.start();
     }
 
-    /** Places of the text that are settled by a list or by a reading of their own. @param language as of {@link #said} */
+    /**
+     * Places of the text that are settled by a list or by a reading of their own.
+     *
+     * @param language as of {@link #said}
+     */
     public List<ReadingList.Match> settled(String text, String language) {
         List<ReadingList.Match> all = new ArrayList<>(list.find(text, language));
         standing(text).forEach(place -> all.add(new ReadingList.Match(place.start(), place.end(), place.reading())));

@@ -3,8 +3,8 @@ package org.logophon.core.text.reading;
 import java.util.Map;
 
 /**
- * Sounds of any language in those of English, as English speakers take them who have no others (Wells, Accents of English,
- * 1982, on loans; the rest from memory, by place and manner of the IPA chart).
+ * Sounds of any language in those of English, as English speakers take them who have no others (Wells, Accents of
+ * English, 1982, on loans; the rest from memory, by place and manner of the IPA chart).
  */
 public final class NearestSounds {
 

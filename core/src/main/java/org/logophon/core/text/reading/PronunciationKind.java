@@ -44,9 +44,8 @@ public enum PronunciationKind {
         return Arrays.stream(values())
                 .filter(as -> as.id().equalsIgnoreCase(word.strip()))
                 .findFirst()
-                .orElseThrow(
-                        () -> new InvalidInput(
-                                "\"" + word
-                                        + "\" is no way to say something. Use words, letters, digits, cardinal, ordinal, date, time, telephone or ipa."));
+                .orElseThrow(() -> new InvalidInput("\"" + word
+                        + "\" is no way to say something. Use words, letters, digits, "
+                        + "cardinal, ordinal, date, time, telephone or ipa."));
     }
 }

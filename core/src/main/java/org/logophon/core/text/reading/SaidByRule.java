@@ -13,7 +13,11 @@ public final class SaidByRule {
 
     private SaidByRule() {}
 
-    /** In the order of the text: written forms, and directions in brackets as nothing. @param language BCP 47 tag of the voice that speaks */
+    /**
+     * In the order of the text: written forms, and directions in brackets as nothing.
+     *
+     * @param language BCP 47 tag of the voice that speaks
+     */
     public static List<Pronunciation> of(String text, String language) {
         List<Pronunciation> directions = BracketedDirections.unspoken(text).stream()
                 .map(direction -> new Pronunciation(direction.start(), direction.end(), NOTHING, false))

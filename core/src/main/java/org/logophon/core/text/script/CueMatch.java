@@ -56,8 +56,8 @@ public final class CueMatch {
     }
 
     /**
-     * Unchanged cues in their order: the longest common subsequence, by Myers' algorithm. Its work grows with what differs,
-     * so cues that the other side hasn't at all are left out of it.
+     * Unchanged cues in their order: the longest common subsequence, by Myers' algorithm. Its work grows with what
+     * differs, so cues that the other side hasn't at all are left out of it.
      */
     private static void anchor(List<String> before, List<String> after, int[] matched, boolean[] used) {
         if ((long) before.size() + after.size() > MOST_COMPARED) {

@@ -43,7 +43,8 @@ public record ScriptCue(int start, int end, String scene, String role, String te
                     .formatted(text.length(), MOST_CHARACTERS);
         }
         if (text.codePoints().noneMatch(com.ibm.icu.lang.UCharacter::isLetterOrDigit)) {
-            return "Nothing in this cue can be spoken: it has no letter and no digit. Write words, or make it a note with //.";
+            return "Nothing in this cue can be spoken: it has no letter and no digit. Write words, or make it a "
+                    + "note with //.";
         }
         return null;
     }

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Two texts that were made from one, brought together paragraph by paragraph: what only one of them changed is taken from it.
- * Where both changed the same paragraph nobody but a person can tell what is meant.
+ * Two texts that were made from one, brought together paragraph by paragraph: what only one of them changed is taken
+ * from it. Where both changed the same paragraph nobody but a person can tell what is meant.
  */
 public final class ScriptMerge {
 

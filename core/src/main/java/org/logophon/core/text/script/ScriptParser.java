@@ -123,8 +123,8 @@ final class ScriptParser {
     }
 
     /**
-     * A name starts a paragraph; inside one it speaks where the lines are a dialogue: after another name, or with one on the
-     * next line. In mixed case it must be known there, else "Remember: never look down." would be a role.
+     * A name starts a paragraph; inside one it speaks where the lines are a dialogue: after another name, or with one
+     * on the next line. In mixed case it must be known there, else "Remember: never look down." would be a role.
      */
     private boolean speaks(RoleName name, int end) {
         if (lines.isEmpty()) {

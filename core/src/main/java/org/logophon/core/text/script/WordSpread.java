@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Where words may come to stand in time before anything has timed them: each as long as its letters are many, with a rest
- * where a sign stands between two.
+ * Where words may come to stand in time before anything has timed them: each as long as its letters are many, with a
+ * rest where a sign stands between two.
  *
  * @param start       UTF-16 index in the text
  * @param end         after its last character

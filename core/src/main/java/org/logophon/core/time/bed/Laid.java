@@ -91,7 +91,12 @@ record Laid(SoundSource source, long from, double gainDb, double riseDb, long fa
         return from + source.length();
     }
 
-    /** Adds what sounds of it. @param lowered how far it is, at each sample of the block. @param at of the block in the programme */
+    /**
+     * Adds what sounds of it.
+     *
+     * @param lowered how far it is, at each sample of the block.
+     * @param at of the block in the programme
+     */
     void add(long at, float[] block, int count, float[] lowered) {
         long first = Math.max(at, from);
         long last = Math.min(at + count, to());

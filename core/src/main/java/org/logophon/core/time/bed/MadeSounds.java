@@ -37,8 +37,8 @@ public final class MadeSounds {
     }
 
     /**
-     * A bell's partials against its nominal, each going in its own time: hum, prime, tierce (a minor third), quint, nominal and
-     * two above. From memory.
+     * A bell's partials against its nominal, each going in its own time: hum, prime, tierce (a minor third), quint,
+     * nominal and two above. From memory.
      */
     private static Sound bell() {
         double[] partials = {0.5, 1, 1.2, 1.5, 2, 2.5, 3};

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import org.logophon.core.signal.sound.SoundSource;
 
 /**
- * A sound again and again: its end and its beginning sound together for a moment, at equal power, so that nobody hears where
- * it begins anew.
+ * A sound again and again: its end and its beginning sound together for a moment, at equal power, so that nobody hears
+ * where it begins anew.
  *
  * @param length samples that it shall last
  */

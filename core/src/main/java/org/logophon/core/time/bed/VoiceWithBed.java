@@ -7,8 +7,8 @@ import org.logophon.core.signal.sound.SoundSource;
 import org.logophon.core.voice.finish.FinishSettings;
 
 /**
- * Voice and layer from the same place on: together, or the layer alone as it is beside that voice. The voice stays as it is;
- * where both would pass the ceiling of true peaks, the layer gives way.
+ * Voice and layer from the same place on: together, or the layer alone as it is beside that voice. The voice stays as
+ * it is; where both would pass the ceiling of true peaks, the layer gives way.
  */
 public final class VoiceWithBed implements SoundSource {
 

@@ -1,6 +1,7 @@
 /**
- * What sounds beside the voice: sounds in gaps, and beds under stretches of a programme. A {@link org.logophon.core.time.bed.Layer}
- * is all of that as one sound, as long as its programme; it gives way to the voice, and under its peaks.
+ * What sounds beside the voice: sounds in gaps, and beds under stretches of a programme. A {@link
+ * org.logophon.core.time.bed.Layer} is all of that as one sound, as long as its programme; it gives way to the voice,
+ * and under its peaks.
  *
  * <p>Sounds and beds ({@code core.time.bed}, {@code project.bed}, {@code bed}): all that lies under a programme is
  * one sound as long as the programme, {@code Layer}, made in blocks as it is read. What lies where ({@code LaidOut})

@@ -8,8 +8,8 @@ import org.logophon.core.text.script.Words;
 import org.logophon.core.voice.finish.Clip.TimedWord;
 
 /**
- * Times for the words of a text that readers see instead of the spoken one: a word that is spoken keeps its time, others share
- * the time between those.
+ * Times for the words of a text that readers see instead of the spoken one: a word that is spoken keeps its time,
+ * others share the time between those.
  */
 public final class CaptionWords {
 

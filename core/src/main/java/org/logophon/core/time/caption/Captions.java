@@ -6,10 +6,10 @@ import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.finish.Clip.TimedWord;
 
 /**
- * Cuts a cue's text into captions along its word times: two lines of 42 characters at most, 1 to 7 seconds, 20 characters a
- * second at most, two frames between captions that would touch; breaks at sentences, then clauses, then before a small word
- * that opens a phrase. Of all ways to cut, the one that breaks the fewest of these, and then reads best, is found by dynamic
- * programming. The figures are common practice, no source.
+ * Cuts a cue's text into captions along its word times: two lines of 42 characters at most, 1 to 7 seconds, 20
+ * characters a second at most, two frames between captions that would touch; breaks at sentences, then clauses, then
+ * before a small word that opens a phrase. Of all ways to cut, the one that breaks the fewest of these, and then reads
+ * best, is found by dynamic programming. The figures are common practice, no source.
  */
 public final class Captions {
 

@@ -41,8 +41,8 @@ public record FloatFile(Path file, int rate, long length, double scale) implemen
      *
      * @param into        where the samples lie from now on
      * @param mostSeconds longer is refused
-     * @throws CodingFailed with a sentence without the file's name: "can't be read: …", "is longer than…"; also for samples
-     *     that are no finite numbers (IEEE 754 has such), and for less than 50 ms
+     * @throws CodingFailed with a sentence without the file's name: "can't be read: …", "is longer than…"; also for
+     *                      samples that are no finite numbers (IEEE 754 has such), and for less than 50 ms
      */
     public static FloatFile decoded(Coder coder, Path coded, Path into, int rate, int mostSeconds) throws IOException {
         long[] count = {0};

@@ -11,8 +11,8 @@ import org.logophon.core.voice.finish.FinishSettings;
 import org.logophon.core.voice.finish.Levelled;
 
 /**
- * Codes a sound, and makes sure that what is decoded again keeps the ceiling of its peaks: a codec moves peaks, so the ceiling
- * before it is lowered as far as it needs, and its loudness raised, which is measured.
+ * Codes a sound, and makes sure that what is decoded again keeps the ceiling of its peaks: a codec moves peaks, so the
+ * ceiling before it is lowered as far as it needs, and its loudness raised, which is measured.
  */
 public final class LossyFile {
 

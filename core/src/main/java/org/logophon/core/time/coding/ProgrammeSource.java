@@ -8,8 +8,8 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 
 /**
- * A whole programme as one sound: each clip on its sample, silence between, what overlaps sounding together. Clips are opened
- * when their time comes, and one that was just heard is kept open.
+ * A whole programme as one sound: each clip on its sample, silence between, what overlaps sounding together. Clips are
+ * opened when their time comes, and one that was just heard is kept open.
  *
  * @param <C> what the caller knows of a cue
  */

@@ -101,9 +101,9 @@ public record PictureTimes(String format, List<PictureSlot> slots, List<String> 
                 throw new InvalidInput(which + " starts before the picture. Mend it in the file, and read it again.");
             }
             if (i > 0 && slot.in().compareTo(slots.get(i - 1).in()) < 0) {
-                throw new InvalidInput(
-                        which
-                                + " starts before the one above it: times run forward. Mend it in the file, and read it again.");
+                throw new InvalidInput(which
+                        + " starts before the one above it: times run forward. Mend it in the file, "
+                        + "and read it again.");
             }
             if (i > 0 && slot.in().compareTo(slots.get(i - 1).out()) < 0) {
                 throw new InvalidInput(

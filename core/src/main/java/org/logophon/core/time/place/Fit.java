@@ -4,8 +4,8 @@ import java.util.List;
 import org.logophon.core.time.programme.SampleCount;
 
 /**
- * How a cue could come to fit its slot: first its pauses are tightened, then it is spoken quicker, then it starts earlier
- * or ends later in free room, and at last words must go. A preview; what comes of it is ordinary direction.
+ * How a cue could come to fit its slot: first its pauses are tightened, then it is spoken quicker, then it starts
+ * earlier or ends later in free room, and at last words must go. A preview; what comes of it is ordinary direction.
  *
  * @param pausePercent of each inner pause that stays; 100 for all of it
  * @param pacePercent  against its pace now; 100 for as it is
@@ -32,7 +32,8 @@ public record Fit(int pausePercent, int pacePercent, SampleCount borrowed, int w
      * @param length of it
      * @param pauses inner ones
      * @param words  that it has
-     * @param losses how long the words are that could go, each with the silence after it, in the order in which they would
+     * @param losses how long the words are that could go, each with the silence after it, in the order in which they
+     *               would
      */
     public record Spoken(SampleCount length, List<SampleCount> pauses, int words, List<SampleCount> losses) {
 

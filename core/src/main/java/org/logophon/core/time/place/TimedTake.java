@@ -11,8 +11,8 @@ import org.logophon.core.voice.render.WordTime;
  * What a fit has to know of a take.
  *
  * @param words in samples at {@code rate}
- * @param rests one after each word but the last: how long nothing is heard, so how much of it a pause mark can change. A
- *     voice that dies away slowly rests for less than the gap between its words
+ * @param rests one after each word but the last: how long nothing is heard, so how much of it a pause mark can change.
+ *              A voice that dies away slowly rests for less than the gap between its words
  */
 public record TimedTake(List<WordTime> words, int rate, List<SampleCount> rests) {
 

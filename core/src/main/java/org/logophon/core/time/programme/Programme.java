@@ -38,7 +38,8 @@ public record Programme<C>(List<PlacedClip<C>> clips) {
      * A clip in its place.
      *
      * @param start of its first sample, from the programme's start
-     * @param gap   from its end to the next cue's start; none after the last clip, and where the next one has begun by then
+     * @param gap   from its end to the next cue's start; none after the last clip, and where the next one has begun by
+     *              then
      */
     public record PlacedClip<C>(C cue, SampleCount start, SampleCount length, SampleCount gap) {
 
@@ -111,7 +112,9 @@ public record Programme<C>(List<PlacedClip<C>> clips) {
         return clips.stream().map(PlacedClip::end).max(SampleCount::compareTo).orElse(SampleCount.ZERO);
     }
 
-    /** Where nothing may go on beyond: the start of the clip after this one, or the end of time where none begins later. */
+    /**
+     * Where nothing may go on beyond: the start of the clip after this one, or the end of time where none begins later.
+     */
     public SampleCount until(int index) {
         boolean later = index + 1 < clips.size()
                 && clips.get(index + 1).start().compareTo(clips.get(index).start()) > 0;

@@ -1,8 +1,8 @@
 package org.logophon.core.time.programme;
 
 /**
- * A length or a place in time as a whole number of samples at {@value #RATE} Hz, the rate of the programme. Sums of it are
- * exact; seconds are made of it only at the edge.
+ * A length or a place in time as a whole number of samples at {@value #RATE} Hz, the rate of the programme. Sums of it
+ * are exact; seconds are made of it only at the edge.
  */
 public record SampleCount(long samples) implements Comparable<SampleCount> {
 
@@ -24,8 +24,8 @@ public record SampleCount(long samples) implements Comparable<SampleCount> {
     }
 
     /**
-     * What a sound of another rate comes to when it is converted: its length in time, to the nearest sample. Finished clips
-     * are exactly so long.
+     * What a sound of another rate comes to when it is converted: its length in time, to the nearest sample. Finished
+     * clips are exactly so long.
      *
      * @param samples of the sound, 0 or more
      * @param rate    samples a second of the sound

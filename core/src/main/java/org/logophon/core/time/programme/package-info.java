@@ -1,7 +1,7 @@
 /**
- * The one model of time: the cues in order as they are heard, each clip placed on an exact sample. Whatever plays, places,
- * draws, counts or exports a cue in time asks {@link org.logophon.core.time.programme.Programme}; nothing else adds up
- * durations.
+ * The one model of time: the cues in order as they are heard, each clip placed on an exact sample. Whatever plays,
+ * places, draws, counts or exports a cue in time asks {@link org.logophon.core.time.programme.Programme}; nothing else
+ * adds up durations.
  *
  * <p>Time has one home. {@code programme} places the clips of cues on exact samples at 48 kHz; a clip is exactly as
  * long as its take's length comes to ({@code SampleCount.converted}). Playing, the head's running time, packages and

@@ -89,9 +89,9 @@ public final class Timecode {
             String[] parts = {all.substring(0, 2), all.substring(2, 4), all.substring(4, 6), all.substring(6)};
             return counted(text, parts, !digits.group(1).isEmpty(), forward, rate, from);
         }
-        throw new InvalidInput(
-                "\"" + shortened(text)
-                        + "\" is no timecode. Write it as 01:02:03:04, as digits, as seconds (62.5s), or as a step (+12 frames).");
+        throw new InvalidInput("\"" + shortened(text)
+                + "\" is no timecode. Write it as 01:02:03:04, as digits, as seconds (62.5s), or as "
+                + "a step (+12 frames).");
     }
 
     private static Typed counted(

@@ -12,8 +12,8 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * OpenTimelineIO JSON (schemas Timeline.1, Stack.1, Track.1, Clip.2, Gap.1, Marker.2, as their published specification has
- * them): a track a role, or more where its clips overlap; gaps between clips; markers on the whole.
+ * OpenTimelineIO JSON (schemas Timeline.1, Stack.1, Track.1, Clip.2, Gap.1, Marker.2, as their published specification
+ * has them): a track a role, or more where its clips overlap; gaps between clips; markers on the whole.
  */
 public final class Otio {
 

@@ -42,7 +42,10 @@ public final class Viseme {
 
     private Viseme() {}
 
-    /** The shapes that a sound goes through, one or two: a diphthong moves, an affricate doesn't. {@link #NONE} for none known. */
+    /**
+     * The shapes that a sound goes through, one or two: a diphthong moves, an affricate doesn't. {@link #NONE} for none
+     * known.
+     */
     public static List<Integer> of(String ipa) {
         List<Integer> shapes = new ArrayList<>();
         for (int i = 0; i < ipa.length(); i++) {

@@ -1,9 +1,10 @@
 package org.logophon.core.voice.align;
 
 /**
- * What it costs to go through a sound beside the words that it should say, and how much a detour would save: past a stretch of
- * the sound that no word is for, or past words that have no sound. Costs from the start to each point and from each point to
- * the end are known, so a detour anywhere costs one look. Only points near the plain path are looked at.
+ * What it costs to go through a sound beside the words that it should say, and how much a detour would save: past a
+ * stretch of the sound that no word is for, or past words that have no sound. Costs from the start to each point and
+ * from each point to the end are known, so a detour anywhere costs one look. Only points near the plain path are looked
+ * at.
  */
 final class InsertionsAndDeletions {
 
@@ -15,7 +16,9 @@ final class InsertionsAndDeletions {
     private static final float HURRYING = 0.7f;
     /** A step of the sound that is quiet, whatever the words say. */
     private static final double QUIET = 0.5;
-    /** A step of the sound that no word is for. Tried on recordings and on voices, with words taken out of the script. */
+    /**
+     * A step of the sound that no word is for. Tried on recordings and on voices, with words taken out of the script.
+     */
     private static final double STRANGE = 1.2;
     /** A step of the words that has no sound. */
     private static final double UNSAID = 0.25;
@@ -73,7 +76,11 @@ final class InsertionsAndDeletions {
     /** What a detour saves, in usual distances, and what it goes past: steps of the sound. */
     record Detour(double saves, int from, int to) {}
 
-    /** The best way past a stretch of sound between two steps of the words. @param row the later one; up to all of them */
+    /**
+     * The best way past a stretch of sound between two steps of the words.
+     *
+     * @param row the later one; up to all of them
+     */
     Detour past(int row) {
         double best = NEVER;
         int from = 0;

@@ -26,8 +26,8 @@ record LongSteps(float[][] frames, boolean[] quiet) {
     private static final float UNDER_SPEECH_DB = 32;
 
     /**
-     * How much each value counts: the less, the more it strays between voices that say the same. Measured over six English
-     * voices of ours, of men and women, as {@link PooledVoice} weighs them.
+     * How much each value counts: the less, the more it strays between voices that say the same. Measured over six
+     * English voices of ours, of men and women, as {@link PooledVoice} weighs them.
      */
     private static final float[] WEIGHTS = {
         2.08f, 2.38f, 1.58f, 1.67f, 1.54f, 1.42f, 1.33f, 1.29f, 1.24f, 1.22f, 1.17f, 1.14f, 1.11f, // cepstra

@@ -151,7 +151,9 @@ record MelCepstra(float[][] frames, float[] levels, double loudest, double stepS
         }
     }
 
-    /** Where each line of the spectrum stands among the bands; band {@code b} reaches from {@code b} to {@code b + 2}. */
+    /**
+     * Where each line of the spectrum stands among the bands; band {@code b} reaches from {@code b} to {@code b + 2}.
+     */
     private static double[] places(int size, double rate, double highestHertz) {
         double low = mel(LOWEST_HZ);
         double wide = (mel(highestHertz) - low) / (BANDS + 1);

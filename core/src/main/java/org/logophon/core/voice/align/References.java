@@ -34,8 +34,8 @@ public final class References {
     }
 
     /**
-     * One start for each written word: engines begin a word at its quotation mark or at its first letter, say two in one
-     * breath, and end with an event that is no word's.
+     * One start for each written word: engines begin a word at its quotation mark or at its first letter, say two in
+     * one breath, and end with an event that is no word's.
      */
     private static Utterance wordByWord(Utterance reference, String text, String language) {
         List<WordStart> words = WordTimes.of(text, language, SpokenText.of(text), reference).stream()

@@ -4,8 +4,8 @@ import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SpeechSpan;
 
 /**
- * How far one voice's sounds are from another's where both say the same words, and by how much the first one's resonances
- * would be moved to come nearest.
+ * How far one voice's sounds are from another's where both say the same words, and by how much the first one's
+ * resonances would be moved to come nearest.
  *
  * @param distance        mean distance of mel-cepstra on the path; only of use beside other voices' distances
  * @param timbreSemitones −3 to +3: over 0 the other has a shorter vocal tract

@@ -12,8 +12,9 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
- * A person's speech held against the words that it should be: when each word starts, how well it fits, what is said beside
- * the words, and which words have no sound. Several voices say the words, and what they have in common is compared.
+ * A person's speech held against the words that it should be: when each word starts, how well it fits, what is said
+ * beside the words, and which words have no sound. Several voices say the words, and what they have in common is
+ * compared.
  *
  * @param words   in order, each where it starts
  * @param strange stretches that no word is for, in order
@@ -23,7 +24,10 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
 
     /** Whose time the words are laid in, one after the other: their mean holds. */
     private static final int BASES = 3;
-    /** What a detour must save to count, in usual distances. Between recordings as they are and with a word more or less. */
+    /**
+     * What a detour must save to count, in usual distances. Between recordings as they are and with a word more or
+     * less.
+     */
     private static final double STRANGE_SAVES = 2.9;
 
     private static final double UNSAID_SAVES = 4;

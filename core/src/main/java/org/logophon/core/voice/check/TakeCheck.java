@@ -19,9 +19,9 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.take.TakeOrigin;
 
 /**
- * Goes through a take as an ear would that never tires: words whose sound is missing or doubled, an end that is cut off,
- * clicks, a level that drops, silence that nobody asked for. Word by word it is held against the same voice saying the
- * same words anew. Thresholds are ours: between what takes as they are measure, and the same takes spoiled.
+ * Goes through a take as an ear would that never tires: words whose sound is missing or doubled, an end that is cut
+ * off, clicks, a level that drops, silence that nobody asked for. Word by word it is held against the same voice saying
+ * the same words anew. Thresholds are ours: between what takes as they are measure, and the same takes spoiled.
  */
 public final class TakeCheck {
 
@@ -30,7 +30,9 @@ public final class TakeCheck {
     /** Of what a word takes beside the others of its take. */
     private static final double MISSING = 0.5;
 
-    /** Of each of two words that share the sound of one, so much is gone at the least; and together, of the shorter one. */
+    /**
+     * Of each of two words that share the sound of one, so much is gone at the least; and together, of the shorter one.
+     */
     private static final double LENT = 0.1;
 
     private static final double SHORT = 0.6;
@@ -227,7 +229,10 @@ public final class TakeCheck {
         }
     }
 
-    /** Speech dies away; where it stands loud to its first or last sample, and the same voice doesn't, something was taken off. */
+    /**
+     * Speech dies away; where it stands loud to its first or last sample, and the same voice doesn't, something was
+     * taken off.
+     */
     private static void cut(Sound sound, Utterance reference, String text, List<TakeFinding> findings) {
         List<Word> words = Words.of(text);
         if (words.isEmpty() || sound.seconds() < 20 * EDGE_SECONDS) {

@@ -8,7 +8,9 @@ import java.util.function.Function;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.figures.Clearness;
 
-/** A voice for a role that has none: of its language, of the sex and age that its name tells, unlike the others, clear. */
+/**
+ * A voice for a role that has none: of its language, of the sex and age that its name tells, unlike the others, clear.
+ */
 public final class FittingVoice {
 
     private FittingVoice() {}

@@ -37,7 +37,11 @@ public final class ClearnessTable {
         return tool;
     }
 
-    /** This table with another one's voices, whose tool stands in its own first line. @throws InvalidInput for none such */
+    /**
+     * This table with another one's voices, whose tool stands in its own first line.
+     *
+     * @throws InvalidInput for none such
+     */
     public ClearnessTable with(String text) {
         Map<String, Clearness> all = new HashMap<>(byVoice);
         all.putAll(parse(text).byVoice);

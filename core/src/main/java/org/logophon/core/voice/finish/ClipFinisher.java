@@ -10,8 +10,8 @@ import org.logophon.core.voice.render.WordTime;
 
 /**
  * From speech to clip: trim to the speech, convert the rate, bring to the target loudness with the role's and the cue's
- * own offset, limit the true peak, add head and tail. The rate comes first so that loudness and peak are measured on the
- * very samples that are delivered.
+ * own offset, limit the true peak, add head and tail. The rate comes first so that loudness and peak are measured on
+ * the very samples that are delivered.
  */
 public final class ClipFinisher {
 

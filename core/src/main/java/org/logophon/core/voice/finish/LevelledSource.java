@@ -5,7 +5,10 @@ import org.logophon.core.signal.loudness.PeakLimiter;
 import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.SoundSource;
 
-/** A sound at its level. Where a limiter is at work, a block is made of a window that shows the limiter what is around it. */
+/**
+ * A sound at its level. Where a limiter is at work, a block is made of a window that shows the limiter what is around
+ * it.
+ */
 record LevelledSource(SoundSource source, Level level) implements SoundSource {
 
     @Override

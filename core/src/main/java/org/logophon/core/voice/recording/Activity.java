@@ -21,7 +21,10 @@ public record Activity(float[] levels, double noiseDb, double speechDb, int rate
     private static final double OVER_NOISE_DB = 6;
 
     private static final double WAY = 0.22;
-    /** What is so far under the speech is none, however quiet the quietest moment: some programs shut the room out at times. */
+    /**
+     * What is so far under the speech is none, however quiet the quietest moment: some programs shut the room out at
+     * times.
+     */
     private static final double UNDER_SPEECH_DB = 36;
 
     private static final double SHORTEST_PAUSE_SECONDS = 0.06;
@@ -50,7 +53,10 @@ public record Activity(float[] levels, double noiseDb, double speechDb, int rate
         return Math.max(overNoise, speechDb - UNDER_SPEECH_DB);
     }
 
-    /** From the first sample in which something sounds to the last, with so much kept around; all of it when nothing does. */
+    /**
+     * From the first sample in which something sounds to the last, with so much kept around; all of it when nothing
+     * does.
+     */
     public Span speech(double keepSeconds, int samples) {
         int first = 0;
         int last = levels.length - 1;

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** A first draft of a script from what a recogniser heard: a paragraph where the speaker rests, every doubtful word known. */
+/**
+ * A first draft of a script from what a recogniser heard: a paragraph where the speaker rests, every doubtful word
+ * known.
+ */
 public final class HeardDraft {
 
     /** A rest so long ends a paragraph. Ours. */

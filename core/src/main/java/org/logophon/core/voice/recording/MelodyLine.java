@@ -4,8 +4,8 @@ import java.util.Arrays;
 import org.logophon.core.signal.pitch.PitchTrack;
 
 /**
- * A melody without holes: where nothing is voiced, the line goes straight from what was to what comes; single values that
- * leap by an octave are measured wrong and go along.
+ * A melody without holes: where nothing is voiced, the line goes straight from what was to what comes; single values
+ * that leap by an octave are measured wrong and go along.
  */
 final class MelodyLine {
 

@@ -14,10 +14,10 @@ import org.logophon.core.voice.render.Speech;
 import org.logophon.core.voice.render.WordTime;
 
 /**
- * One voice's speech in the timing and the melody of another's: each word is made as long as it is in the recording, each
- * pause is laid as long, and each period of the voice gets the pitch that the recording has at that place of the word,
- * moved by the interval between their medians. One pass of overlap-add over the whole, so that nothing is spliced inside
- * speech.
+ * One voice's speech in the timing and the melody of another's: each word is made as long as it is in the recording,
+ * each pause is laid as long, and each period of the voice gets the pitch that the recording has at that place of the
+ * word, moved by the interval between their medians. One pass of overlap-add over the whole, so that nothing is spliced
+ * inside speech.
  */
 final class Recast {
 

@@ -91,7 +91,9 @@ public final class RecordedEngine implements SpeechEngine {
         return utterance(made.sound(), made.words(), made.phones(), text.text());
     }
 
-    /** For each word of the recording the said words that stand for it: "2.3 t" is one written word and four said ones. */
+    /**
+     * For each word of the recording the said words that stand for it: "2.3 t" is one written word and four said ones.
+     */
     private static List<Recast.Anchor> anchors(Speech said, SpokenText text, Recorded recorded) {
         List<Recast.Anchor> anchors = new ArrayList<>();
         String spoken = text.text();

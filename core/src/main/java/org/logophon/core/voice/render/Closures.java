@@ -3,8 +3,8 @@ package org.logophon.core.voice.render;
 import org.logophon.core.voice.render.Utterance.PhonemeStart;
 
 /**
- * Engines tell of a stop when it bursts; lips and tongue have closed before. The closure is heard: it is the quiet before
- * the burst, back to where the sound before it ends.
+ * Engines tell of a stop when it bursts; lips and tongue have closed before. The closure is heard: it is the quiet
+ * before the burst, back to where the sound before it ends.
  */
 final class Closures {
 

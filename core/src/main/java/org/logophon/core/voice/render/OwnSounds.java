@@ -17,8 +17,8 @@ import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Voice;
 
 /**
- * Words of another language, said by a voice in its own sounds: with an accent, on purpose. What they sound like in their
- * language is brought to the sounds that the voice has, and goes into the recipe as readings in IPA.
+ * Words of another language, said by a voice in its own sounds: with an accent, on purpose. What they sound like in
+ * their language is brought to the sounds that the voice has, and goes into the recipe as readings in IPA.
  *
  * @param said    readings of those words
  * @param missing why it can't be done, as sentences; the words are said as they are written
@@ -61,9 +61,9 @@ public record OwnSounds(List<Pronunciation> said, List<String> missing) {
             Set<String> missing) {
         String named = Locale.forLanguageTag(tag).getDisplayLanguage(Locale.ENGLISH);
         if (!can(voice)) {
-            missing.add(
-                    voice.name() + " can't say " + named
-                            + " in its own sounds: its engine takes no IPA. Let a voice of that language say the words, or cast one that can.");
+            missing.add(voice.name() + " can't say " + named
+                    + " in its own sounds: its engine takes no IPA. Let a voice of that language say "
+                    + "the words, or cast one that can.");
             return;
         }
         Optional<String> ipa = sounds.of(text.substring(word.start(), word.end()), tag);

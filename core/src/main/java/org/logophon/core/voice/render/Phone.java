@@ -6,11 +6,12 @@ import java.util.Locale;
 import org.logophon.core.voice.render.Utterance.PhonemeStart;
 
 /**
- * A single sound of a word, placed by shares of the word: wherever the word comes to lie, and however long it comes to be,
- * its sounds go with it.
+ * A single sound of a word, placed by shares of the word: wherever the word comes to lie, and however long it comes to
+ * be, its sounds go with it.
  *
  * @param word place of the word's first letter in the cue's text
- * @param from share of the word's length at which it starts; a little under 0 where the lips close before the word's time
+ * @param from share of the word's length at which it starts; a little under 0 where the lips close before the word's
+ *             time
  * @param to   share at which the next one starts
  * @param ipa  letters of the International Phonetic Alphabet
  */

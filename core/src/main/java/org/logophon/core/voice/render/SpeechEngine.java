@@ -9,8 +9,8 @@ public interface SpeechEngine {
     String version(Voice voice);
 
     /**
-     * How much of a pace is best asked of the engine; the rest is made in the signal. Some engines blur when they hurry,
-     * where their plain speech made shorter stays clear.
+     * How much of a pace is best asked of the engine; the rest is made in the signal. Some engines blur when they
+     * hurry, where their plain speech made shorter stays clear.
      *
      * @param paceFactor that is wanted, 1 for the voice's own
      */

@@ -110,7 +110,9 @@ public final class WordTimes {
                 .toArray();
     }
 
-    /** Where each of several words starts. Where the engine made as many sounds as the words have, they are counted off. */
+    /**
+     * Where each of several words starts. Where the engine made as many sounds as the words have, they are counted off.
+     */
     private static int[] cuts(int[] weights, int from, int to, int[] sounds) {
         int all = Math.max(1, Arrays.stream(weights).sum());
         int[] cuts = new int[weights.length];

@@ -10,9 +10,9 @@ import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.voice.Tuning;
 
 /**
- * Everything that made a take, as it was then: enough to give the take's direction back, and to say what tells two takes
- * apart. Written and read by {@link TakeOriginJson}. A part that isn't known is null: takes that were made before it was
- * kept know little of themselves.
+ * Everything that made a take, as it was then: enough to give the take's direction back, and to say what tells two
+ * takes apart. Written and read by {@link TakeOriginJson}. A part that isn't known is null: takes that were made before
+ * it was kept know little of themselves.
  *
  * @param text          the words
  * @param role          who spoke
@@ -47,7 +47,11 @@ public record TakeOrigin(
         double semitones,
         String treatment) {
 
-    /** A voice as it was: a house voice may have been tuned otherwise since. @param baseId its own id, but for a house voice */
+    /**
+     * A voice as it was: a house voice may have been tuned otherwise since.
+     *
+     * @param baseId its own id, but for a house voice
+     */
     public record VoiceThen(String id, String name, String baseId, Tuning tuning) {}
 
     /** A mark in its written form. */

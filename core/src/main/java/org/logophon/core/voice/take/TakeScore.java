@@ -41,7 +41,10 @@ public final class TakeScore {
         return direction == null ? Direction.NONE : direction;
     }
 
-    /** Readings that no mark says already, and none that a mark's run ends or starts in: an element holds nothing but its words. */
+    /**
+     * Readings that no mark says already, and none that a mark's run ends or starts in: an element holds nothing but
+     * its words.
+     */
     private static List<PlacedReading> readings(TakeOrigin origin, Marks marks, String language) {
         if (origin.pronunciations() == null) {
             return List.of();

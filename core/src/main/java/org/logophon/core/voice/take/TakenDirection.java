@@ -12,8 +12,8 @@ import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.take.TakeOrigin.VoiceThen;
 
 /**
- * What a cue follows instead of its project and its role since it was made like one of its takes: their direction, voice
- * and rests as they were then. What the cue itself says comes on top, as ever.
+ * What a cue follows instead of its project and its role since it was made like one of its takes: their direction,
+ * voice and rests as they were then. What the cue itself says comes on top, as ever.
  *
  * @param take the take's name, for people
  */
@@ -34,7 +34,8 @@ public record TakenDirection(
     public String sentence() {
         return recorded()
                 ? "Said by " + voice.name() + " (" + take
-                        + "), whatever its role and the script say of pace and pitch. Marks and the cue's own dials are heard."
+                        + "), whatever its role and the script say of pace and pitch. Marks and the cue's "
+                        + "own dials are heard."
                 : "Directed like " + take + ", whatever its role and the script say now.";
     }
 

@@ -10,9 +10,9 @@ import org.w3c.dom.Node;
 
 /**
  * What SSML 1.1 (W3C Recommendation 7 September 2010) lets stand where: elements in elements, attributes and the form
- * of their values, as its sections 3.1 and 3.2 and its schema have them. Written by memory: the schema isn't at hand, so
- * both sections are unverified here.
- * Attributes of another namespace are left out before a document is held against the schema (section 2.2.1).
+ * of their values, as its sections 3.1 and 3.2 and its schema have them. Written by memory: the schema isn't at hand,
+ * so both sections are unverified here. Attributes of another namespace are left out before a document is held against
+ * the schema (section 2.2.1).
  */
 final class SsmlRules {
 

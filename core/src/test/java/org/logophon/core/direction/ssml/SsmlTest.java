@@ -52,10 +52,14 @@ class SsmlTest {
                 on("have", new Instruction.Range(0)),
                 on("is", new Instruction.Volume(3)))));
         assertThat(ssml)
-                .isEqualTo(
-                        "<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
-                                + "<prosody rate=\"80%\">one <emphasis level=\"strong\">tide</emphasis></prosody> to <prosody pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
-                                + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" score:style=\"weary 60\">out</prosody>.</p>");
+                .isEqualTo("<p>The crew,<break time=\"700ms\"/> it <prosody volume=\"+3dB\">is</prosody> "
+                        + "said,<mark name=\"breath-deep\"/> <prosody range=\"-100%\">have</prosody> "
+                        + "<prosody rate=\"80%\">one <emphasis "
+                        + "level=\"strong\">tide</emphasis></prosody> to <prosody "
+                        + "pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody "
+                        + "volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
+                        + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" "
+                        + "score:style=\"weary 60\">out</prosody>.</p>");
     }
 
     @Test
@@ -137,9 +141,9 @@ class SsmlTest {
                                 Map.of())),
                 "en-GB");
         assertThat(broken(ssml)).as(ssml).isEmpty();
-        assertThat(
-                        broken(
-                                "<speak version='1.1' xml:lang='en' xmlns='http://www.w3.org/2001/10/synthesis'><p><sub>x</sub><prosody>y</prosody><prosody pitch='2st'>z</prosody><p>w</p><emphasis><break>v</break></emphasis></p></speak>"))
+        assertThat(broken("<speak version='1.1' xml:lang='en' "
+                        + "xmlns='http://www.w3.org/2001/10/synthesis'><p><sub>x</sub><prosody>y</prosody><prosody "
+                        + "pitch='2st'>z</prosody><p>w</p><emphasis><break>v</break></emphasis></p></speak>"))
                 .as("the rules see what breaks them")
                 .hasSize(5);
     }

@@ -37,7 +37,8 @@ class ProofTest {
                 "It was 1911 then. | 1911 | date | nineteen eleven | nineteen eleven",
                 "Under UV light it glows. | UV | acronym | U V | U V",
                 "Then the LED goes in. | LED | acronym | L E D | L E D",
-                "It cost £38,500 in all. | £38,500 | money | thirty-eight thousand five hundred pounds | thirty-eight thousand five hundred pounds",
+                "It cost £38,500 in all. | £38,500 | money | thirty-eight thousand five hundred pounds | "
+                        + "thirty-eight thousand five hundred pounds",
                 "The lamp has 12 W now. | 12 W | unit | twelve watts | twelve watts",
                 "There No. 4 is chipped. | No. 4 | ordinal | number four | number four",
                 "I have wound the clock. | wound | homograph | woond | wownd",
@@ -70,9 +71,9 @@ class ProofTest {
 
     @Test
     void aLongSentenceIsSplitAtAClause() {
-        String text =
-                "Each prism is cleaned with distilled water and wrapped in acid-free paper, numbered by hand, and laid in a crate that was built "
-                        + "from the old table because it was dry.";
+        String text = "Each prism is cleaned with distilled water and wrapped in acid-free paper, numbered by "
+                + "hand, and laid in a crate that was built "
+                + "from the old table because it was dry.";
         Finding finding = find(text).stream()
                 .filter(f -> f.kind() == FindingKind.LONG_SENTENCE)
                 .findFirst()

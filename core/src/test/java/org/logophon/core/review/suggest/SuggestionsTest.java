@@ -31,7 +31,8 @@ class SuggestionsTest {
                 "It was not the sea but the wind. | stress moderate sea; stress moderate wind",
                 "It was the wind, not the sea. | stress moderate wind; stress moderate sea",
                 "The crew have one tide to lift it, and the sling is rated for most of it. | pause 250 it",
-                "At last, the men who had carried every one of the forty boxes up the stair sat down. | pause 450 last; breath normal last",
+                "At last, the men who had carried every one of the forty boxes up the stair sat down. | "
+                        + "pause 450 last; breath normal last",
                 "A lamp. | ''"
             })
     void eachRuleFindsItsPlace(String text, String expected) {

@@ -9,7 +9,9 @@ class ConvertedSourceTest {
 
     private static final int SECONDS = 240;
 
-    /** Linear interpolation: its samples depend on their neighbours only, so that whole and parts can be held together. */
+    /**
+     * Linear interpolation: its samples depend on their neighbours only, so that whole and parts can be held together.
+     */
     private static Sound interpolated(Sound sound, int rate) {
         int length = (int) ((long) sound.samples().length * rate / sound.rate());
         float[] out = new float[length];

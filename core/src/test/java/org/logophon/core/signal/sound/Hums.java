@@ -6,8 +6,8 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
- * Made-up speech: each word is two hums with resonances of their own, and its true place is known. Nobody would take it for
- * a language, but it has what speech is compared by.
+ * Made-up speech: each word is two hums with resonances of their own, and its true place is known. Nobody would take it
+ * for a language, but it has what speech is compared by.
  */
 public final class Hums {
 

@@ -76,7 +76,8 @@ class SpokenFormsTest {
                 "fr | La 2e lampe est neuve.      | 2e           | ordinal | deuxième",
                 "fr | Il y a 360 prismes.         | 360          | number | trois cent soixante",
                 "fr | La TVA reste.               | TVA          | acronym | T V A",
-                "es | El 4 de marzo de 1911.      | 4 de marzo de 1911 | date | cuatro de marzo de mil novecientos once",
+                "es | El 4 de marzo de 1911.      | 4 de marzo de 1911 | date | cuatro de marzo de mil "
+                        + "novecientos once",
                 "es | Hay 360 prismas.            | 360          | number | trescientos sesenta",
                 "es | La 3.ª lámpara.             | 3.ª          | ordinal | tercera",
                 "es | La ONU vino.                | ONU          | acronym | O N U"

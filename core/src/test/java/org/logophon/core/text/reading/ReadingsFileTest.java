@@ -42,7 +42,8 @@ class ReadingsFileTest {
     @Test
     void aLexemeWithSeveralGraphemesIsSeveralReadings() {
         ReadingsFile read = ReadingsFile.read(
-                "<?xml version='1.0'?><lexicon version='1.0' xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
+                "<?xml version='1.0'?><lexicon version='1.0' "
+                        + "xmlns='http://www.w3.org/2005/01/pronunciation-lexicon' alphabet='ipa' xml:lang='en'>"
                         + "<lexeme><grapheme>theater</grapheme><grapheme>theatre</grapheme><phoneme>ˈθɪətər</phoneme></lexeme>"
                         + "<lexeme><grapheme>huron</grapheme><phoneme>a</phoneme><phoneme>b</phoneme></lexeme><lexeme><grapheme>bare</grapheme></lexeme></lexicon>");
         assertThat(read.readings()).extracting(Reading::written).containsExactly("theater", "theatre", "huron");
@@ -70,9 +71,8 @@ class ReadingsFileTest {
         assertThatThrownBy(() -> ReadingsFile.read("<html/>")).hasMessageContaining("no pronunciation lexicon");
         assertThatThrownBy(() -> ReadingsFile.read("<lexicon")).hasMessageContaining("well-formed");
         assertThatThrownBy(() -> ReadingsFile.read("")).hasMessageContaining("holds no readings");
-        assertThatThrownBy(
-                        () -> ReadingsFile.read(
-                                "<!DOCTYPE x [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><lexicon><lexeme><grapheme>&x;</grapheme></lexeme></lexicon>"))
+        assertThatThrownBy(() -> ReadingsFile.read("<!DOCTYPE x [<!ENTITY x SYSTEM "
+                        + "'file:///etc/passwd'>]><lexicon><lexeme><grapheme>&x;</grapheme></lexeme></lexicon>"))
                 .hasMessageNotContaining("root:");
     }
 }

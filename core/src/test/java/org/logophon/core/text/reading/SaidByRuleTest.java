@@ -35,7 +35,8 @@ class SaidByRuleTest {
                 "en-US | It is HOT, and I said NO. | It is HOT, and I said NO.",
                 "en-US | NASA, NATO and IBM. | nasa, nato and I B M.",
                 "en-GB | Since 1746 it stood. | Since seventeen forty-six it stood.",
-                "en-GB | A lens of 2.3 t cost £38,500. | A lens of two point three tonnes cost thirty-eight thousand five hundred pounds.",
+                "en-GB | A lens of 2.3 t cost £38,500. | A lens of two point three tonnes cost "
+                        + "thirty-eight thousand five hundred pounds.",
                 "en-GB | Skerrow Lamps Ltd. | Skerrow Lamps limited.",
                 "en-US | Come in. (softly) It is late. | Come in.   It is late.",
                 "en-US | It was [pause 1.5] the lamp. | It was   the lamp.",

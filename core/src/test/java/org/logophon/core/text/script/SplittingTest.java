@@ -43,14 +43,22 @@ class SplittingTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "blank-line      | A lamp stood here. It was lit each night./Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "two-blank-lines | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "line            | A lamp stood here. It was lit/each night./Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "sentence        | A lamp stood here./It was lit each night./Dr. Aldous came at noon./Fog./No. 4 is chipped./Then it was dark.",
-                "heading         | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "divider         | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "words:8         | A lamp stood here./It was lit each night./Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark.",
-                "characters:45   | A lamp stood here. It was lit each night./Dr. Aldous came at noon./Fog. No. 4 is chipped./Then it was dark."
+                "blank-line      | A lamp stood here. It was lit each night./Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "two-blank-lines | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "line            | A lamp stood here. It was lit/each night./Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "sentence        | A lamp stood here./It was lit each night./Dr. Aldous came at "
+                        + "noon./Fog./No. 4 is chipped./Then it was dark.",
+                "heading         | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "divider         | A lamp stood here. It was lit each night. Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "words:8         | A lamp stood here./It was lit each night./Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark.",
+                "characters:45   | A lamp stood here. It was lit each night./Dr. Aldous came at noon./Fog. "
+                        + "No. 4 is chipped./Then it was dark."
             })
     void eachWayEndsCuesWhereItSays(String way, String cues) {
         assertThat(texts(way)).containsExactly(cues.split("/"));
@@ -71,8 +79,8 @@ class SplittingTest {
 
     @Test
     void secondsAreTheEstimatedOnes() {
-        String source =
-                "One short sentence stands here. Another short sentence stands here. A third short sentence stands here.";
+        String source = "One short sentence stands here. Another short sentence stands here. A third short "
+                + "sentence stands here.";
         assertThat(Script.parse(source, Splitting.parse("seconds:4"), HandCuts.NONE, "en-GB")
                         .cues())
                 .hasSize(3);

@@ -24,7 +24,9 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.logophon.core.time.programme.SampleCount;
 
-/** What lies under a programme, measured: levels by ITU-R BS.1770-5, attack and release by the level of a steady tone. */
+/**
+ * What lies under a programme, measured: levels by ITU-R BS.1770-5, attack and release by the level of a steady tone.
+ */
 class LayerTest {
 
     private static final int RATE = SampleCount.RATE;

@@ -17,7 +17,9 @@ import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.xml.sax.InputSource;
 
-/** Captions by the rules of the trade: two lines of 42, 1 to 7 s, 20 characters a second (common practice, no source). */
+/**
+ * Captions by the rules of the trade: two lines of 42, 1 to 7 s, 20 characters a second (common practice, no source).
+ */
 class CaptionRulesTest {
 
     private static final String[] VOCABULARY = {
@@ -136,8 +138,10 @@ class CaptionRulesTest {
             delimiter = '|',
             value = {
                 "By noon the pans hold nothing any more but a thin and brittle crust of damp grey salt.",
-                "Each prism is cleaned with distilled water, wrapped in acid-free paper, and laid in a crate of old oak.",
-                "The lens weighs 1,240 kg and floats on a bath of mercury, so that one finger is enough to turn it round.",
+                "Each prism is cleaned with distilled water, wrapped in acid-free paper, and laid in a "
+                        + "crate of old oak.",
+                "The lens weighs 1,240 kg and floats on a bath of mercury, so that one finger is enough to "
+                        + "turn it round.",
                 "Nobody on the quay had seen the keeper of the light since the storm took the last boat out of the bay."
             })
     void nothingShortIsLeftOverAndNoLineEndsOnAnArticleOrBeforeAUnit(String text) {

@@ -109,10 +109,10 @@ class PictureTimesTest {
         assertThat(read("a.txt", "00:00:01:00\n00:00:04:12\n00:00:09:00"))
                 .isEqualTo(" 1.0-4.48 ; 4.48-9.0 ; 9.0-19.0 ;");
         assertThat(read("a.txt", "00:00:01:00\t00:00:02:00\tThe kiln")).isEqualTo(" 1.0-2.0 The kiln;");
-        assertThat(
-                        read(
-                                "a.srt",
-                                "1\n00:00:01,500 --> 00:00:03,000\n<i>Wedge</i>\nthe clay.\n\n2\n00:00:04,000 --> 00:00:05,000\nTurn.\n"))
+        assertThat(read(
+                        "a.srt",
+                        "1\n00:00:01,500 --> 00:00:03,000\n<i>Wedge</i>\nthe "
+                                + "clay.\n\n2\n00:00:04,000 --> 00:00:05,000\nTurn.\n"))
                 .isEqualTo("1 1.5-3.0 Wedge the clay.;2 4.0-5.0 Turn.;");
         assertThat(read("a.vtt", "WEBVTT\n\n00:01.500 --> 00:03.000 line:0\nWedge."))
                 .isEqualTo(" 1.5-3.0 Wedge.;");

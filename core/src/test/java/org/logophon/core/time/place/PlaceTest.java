@@ -105,7 +105,8 @@ class PlaceTest {
                 .extracting(PlaceFinding::sentence)
                 .containsExactly(
                         "Cue 040 runs 3 frames past its slot. Make it fit, or let the picture follow.",
-                        "The picture leaves time at 00:01:02:00 for which there is no cue. Give it one, or remove the slot.");
+                        "The picture leaves time at 00:01:02:00 for which there is no cue. Give it one, or "
+                                + "remove the slot.");
     }
 
     @Test

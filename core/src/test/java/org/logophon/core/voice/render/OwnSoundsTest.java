@@ -60,8 +60,8 @@ class OwnSoundsTest {
     @Test
     void whatCannotBeDoneIsSaid() {
         assertThat(OwnSounds.of(TEXT, marked("fr own"), voice("en-GB"), FRENCH).missing())
-                .containsExactly(
-                        "Isla can't say French in its own sounds: its engine takes no IPA. Let a voice of that language say the words, or cast one that can.");
+                .containsExactly("Isla can't say French in its own sounds: its engine takes no IPA. Let a voice of "
+                        + "that language say the words, or cast one that can.");
         assertThat(OwnSounds.of(TEXT, marked("fr own"), voice("de", Ability.IPA), FRENCH)
                         .missing())
                 .hasSize(1);

@@ -68,8 +68,8 @@ class PiecewiseEngineTest {
 
     @Test
     void aLongTextIsCutAtSentencesThenAtClausesThenAtWords() {
-        String text =
-                "One short sentence. Another one here. This sentence is longer than that, and has a comma. Wordswithoutanyspace go on";
+        String text = "One short sentence. Another one here. This sentence is longer than that, and has a comma. "
+                + "Wordswithoutanyspace go on";
         List<RequestCuts.RequestPart> pieces = RequestCuts.cut(SpokenText.of(text), 40, "en-GB");
         assertThat(pieces)
                 .extracting(piece -> piece.text().text().strip())

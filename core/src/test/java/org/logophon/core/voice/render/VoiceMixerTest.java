@@ -220,7 +220,8 @@ class VoiceMixerTest {
         assertThat(nobody.missing())
                 .containsExactly(
                         "Visitor, who says words of this cue, has no voice yet. Cast one, or take the mark off.",
-                        "No voice speaks the language “ja”, which words of this cue are in. Choose another, or take the mark off.");
+                        "No voice speaks the language “ja”, which words of this cue are in. Choose "
+                                + "another, or take the mark off.");
         assertThat(pieces(LINE, Direction.NONE, on("lamp", new Instruction.Language("en-US")))
                         .pieces())
                 .as("an English voice goes on by itself")

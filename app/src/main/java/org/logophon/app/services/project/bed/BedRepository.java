@@ -43,10 +43,13 @@ public class BedRepository {
     /** A new one, or another state of one that is there. */
     public void save(ProjectBed bed) {
         jdbc.sql("""
-                insert into bed (id, project_id, sound_file_id, from_cue, to_cue, looped, fade_in_millis, fade_out_millis, level_db, rise_db, made_at)
+                insert into bed (id, project_id, sound_file_id, from_cue, to_cue, looped, fade_in_millis,
+                fade_out_millis, level_db, rise_db, made_at)
                 values (:id, :project, :sound, :from, :to, :looped, :in, :out, :level, :rise, :now)
-                on conflict (id) do update set sound_file_id = excluded.sound_file_id, from_cue = excluded.from_cue, to_cue = excluded.to_cue,
-                looped = excluded.looped, fade_in_millis = excluded.fade_in_millis, fade_out_millis = excluded.fade_out_millis,
+                on conflict (id) do update set sound_file_id = excluded.sound_file_id, from_cue = excluded.from_cue,
+                to_cue = excluded.to_cue,
+                looped = excluded.looped, fade_in_millis =
+                excluded.fade_in_millis, fade_out_millis = excluded.fade_out_millis,
                 level_db = excluded.level_db, rise_db = excluded.rise_db""")
                 .param("id", bed.id())
                 .param("project", bed.project())

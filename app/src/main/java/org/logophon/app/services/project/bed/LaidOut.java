@@ -12,7 +12,8 @@ import org.logophon.core.time.programme.SampleCount;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Everything that lies under a programme, by its places in samples at 48 kHz: kept with a delivery, it sounds the same later.
+ * Everything that lies under a programme, by its places in samples at 48 kHz: kept with a delivery, it sounds the same
+ * later.
  *
  * @param voiceLufs that levels are against
  */

@@ -33,9 +33,9 @@ public class OwnSoundRepository {
 
     /** What a project may use, in the order in which names are looked for. */
     public List<OwnSound> of(UUID project) {
-        return jdbc.sql(
-                        SELECT + "where f.removed_at is null and " + SEEN
-                                + " order by f.project_id is null, f.project_id <> :project, f.workspace_id is null, lower(f.name), f.id")
+        return jdbc.sql(SELECT + "where f.removed_at is null and " + SEEN
+                        + " order by f.project_id is null, f.project_id <> :project, f.workspace_id "
+                        + "is null, lower(f.name), f.id")
                 .param("project", project)
                 .query(OwnSoundRepository::sound)
                 .list();
@@ -60,7 +60,8 @@ public class OwnSoundRepository {
 
     public void add(OwnSound sound) {
         jdbc.sql("""
-                insert into sound_file (id, workspace_id, project_id, name, licence, sound_id, from_sample, to_sample, own_db, made_at)
+                insert into sound_file (id, workspace_id, project_id, name, licence, sound_id, from_sample, to_sample,
+                own_db, made_at)
                 values (:id, :workspace, :project, :name, :licence, :sound, :from, :to, :own, :now)""")
                 .param("id", sound.id())
                 .param("workspace", sound.workspace())
@@ -85,7 +86,8 @@ public class OwnSoundRepository {
 
     public void set(OwnSound sound) {
         jdbc.sql("""
-                update sound_file set project_id = :project, name = :name, licence = :licence, from_sample = :from, to_sample = :to, own_db = :own
+                update sound_file set project_id = :project, name = :name, licence = :licence, from_sample = :from,
+                to_sample = :to, own_db = :own
                 where id = :id""")
                 .param("id", sound.id())
                 .param("project", sound.project())
@@ -121,7 +123,8 @@ public class OwnSoundRepository {
 
     private int beds(OwnSound sound, UUID project) {
         return jdbc.sql("""
-                select count(*) from bed b join project p on p.id = b.project_id where b.sound_file_id = :id and b.removed_at is null
+                select count(*) from bed b join project p on p.id = b.project_id where b.sound_file_id = :id
+                and b.removed_at is null
                 and p.deleted_at is null and (cast(:project as uuid) is null or p.id = :project)""")
                 .param("id", sound.id())
                 .param("project", project)
@@ -132,8 +135,10 @@ public class OwnSoundRepository {
     private int marks(OwnSound sound, UUID project) {
         return jdbc.sql("""
                 select count(*) from mark m join cue c on c.id = m.cue_id join project p on p.id = c.project_id
-                where m.kind = 'sound' and lower(substring(m.value from '^\\S+ \\S+ (.*)$')) = lower(:name) and c.removed_at is null
-                and p.workspace_id = :workspace and p.deleted_at is null and (cast(:project as uuid) is null or p.id = :project)""")
+                where m.kind = 'sound' and lower(substring(m.value from '^\\S+ \\S+ (.*)$')) = lower(:name)
+                and c.removed_at is null
+                and p.workspace_id = :workspace and p.deleted_at is null and (cast(:project as uuid) is null
+                or p.id = :project)""")
                 .param("name", sound.name())
                 .param("workspace", sound.workspace())
                 .param("project", project == null ? sound.project() : project)

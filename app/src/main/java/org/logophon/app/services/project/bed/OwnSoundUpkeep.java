@@ -36,8 +36,10 @@ class OwnSoundUpkeep implements Upkeep {
                 .param("before", before)
                 .update();
         int gone = jdbc.sql("""
-                delete from sound_file f where f.removed_at < :before and not exists (select 1 from bed b where b.sound_file_id = f.id)
-                and not exists (select 1 from delivered_sound d where d.sound_id = f.sound_id)""").param("before", before).update();
+                delete from sound_file f where f.removed_at < :before and not exists (select 1 from bed b
+                where b.sound_file_id = f.id)
+                and not exists (select 1 from delivered_sound d
+                where d.sound_id = f.sound_id)""").param("before", before).update();
         return gone == 0 ? List.of() : List.of(new Removed("removed sounds", gone, 0));
     }
 

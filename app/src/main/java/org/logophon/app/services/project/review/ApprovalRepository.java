@@ -25,7 +25,8 @@ public class ApprovalRepository {
         jdbc.sql("""
                 insert into approval (cue_id, words, voice, direction, readings, take, loudness, at, writer, share_id)
                 values (:cue, :words, :voice, :direction, :readings, :take, :loudness, :now, :writer, :share)
-                on conflict (cue_id) do update set words = excluded.words, voice = excluded.voice, direction = excluded.direction,
+                on conflict (cue_id) do update set words = excluded.words,
+                voice = excluded.voice, direction = excluded.direction,
                 readings = excluded.readings, take = excluded.take, loudness = excluded.loudness, at = excluded.at,
                 writer = excluded.writer, share_id = excluded.share_id""")
                 .param("writer", by.name())

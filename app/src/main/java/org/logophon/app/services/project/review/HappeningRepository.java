@@ -20,8 +20,8 @@ public class HappeningRepository {
 
     /** @param before as it was; null where that says nothing. @param after as it is */
     public void add(UUID project, UUID cue, Happening what, String before, String after) {
-        jdbc.sql(
-                        "insert into happening (project_id, cue_id, what, before, after, at) values (:project, :cue, :what, :before, :after, :now)")
+        jdbc.sql("insert into happening (project_id, cue_id, what, before, after, at) values "
+                        + "(:project, :cue, :what, :before, :after, :now)")
                 .param("project", project)
                 .param("cue", cue)
                 .param("what", what.id())

@@ -92,8 +92,8 @@ public class NoteRepository {
 
     /** @return false when the note is no longer at that version: someone else changed it */
     public boolean rewrite(UUID note, String remark, int version) {
-        return jdbc.sql(
-                                "update note set remark = :remark, version = version + 1 where id = :note and version = :version and deleted_at is null")
+        return jdbc.sql("update note set remark = :remark, version = version + 1 where id = :note "
+                                + "and version = :version and deleted_at is null")
                         .param("remark", remark)
                         .param("note", note)
                         .param("version", version)
@@ -116,8 +116,8 @@ public class NoteRepository {
 
     /** @return false when it was so already */
     public boolean setDeleted(UUID note, boolean deleted) {
-        return jdbc.sql(
-                                "update note set deleted_at = :at, version = version + 1 where id = :note and (deleted_at is null) = :deleted")
+        return jdbc.sql("update note set deleted_at = :at, version = version + 1 where id = :note "
+                                + "and (deleted_at is null) = :deleted")
                         .param("at", deleted ? now() : null)
                         .param("note", note)
                         .param("deleted", deleted)
@@ -127,8 +127,8 @@ public class NoteRepository {
 
     /** Lets a note go on to another cue, with its word. */
     public void move(UUID note, UUID cue, NotePlace place) {
-        jdbc.sql(
-                        "update note set cue_id = :cue, on_text = :text, start_index = :start, end_index = :end where id = :note")
+        jdbc.sql("update note set cue_id = :cue, on_text = :text, start_index = :start, end_index = "
+                        + ":end where id = :note")
                 .param("cue", cue)
                 .param("text", place.text())
                 .param("start", place.start())

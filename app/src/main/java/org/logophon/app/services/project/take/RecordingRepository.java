@@ -48,7 +48,8 @@ public class RecordingRepository {
     public void save(UUID speech, Told told) {
         jdbc.sql("""
                 insert into recording (speech_id, doubts, findings, figures, cleaned_from_id, cleaning)
-                values (:speech, :doubts, cast(:findings as jsonb), cast(:figures as jsonb), :from, cast(:cleaning as jsonb))""")
+                values (:speech, :doubts, cast(:findings as jsonb), cast(:figures as jsonb),
+                :from, cast(:cleaning as jsonb))""")
                 .param("speech", speech)
                 .param("doubts", told.doubts().toArray(Float[]::new))
                 .param("findings", JSON.writeValueAsString(told.findings()))
@@ -61,7 +62,8 @@ public class RecordingRepository {
     /** Empty for a speech that is no recording. */
     public Optional<Told> find(UUID speech) {
         return jdbc.sql("""
-                select r.*, (select array_agg(d.kind || ' ' || d.start_index) from check_dismissed d where d.speech_id = r.speech_id) as dismissed
+                select r.*, (select array_agg(d.kind || ' ' || d.start_index) from check_dismissed d
+                where d.speech_id = r.speech_id) as dismissed
                 from recording r where r.speech_id = :speech""")
                 .param("speech", speech)
                 .query(RecordingRepository::told)

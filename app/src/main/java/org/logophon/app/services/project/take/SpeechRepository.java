@@ -77,8 +77,9 @@ public class SpeechRepository {
     public Map<UUID, Timed> timed(List<UUID> speeches, boolean single) {
         Map<UUID, Timed> timed = new HashMap<>();
         if (!speeches.isEmpty()) {
-            jdbc.sql(
-                            "select s.id, s.words, case when :single then s.phones end as phones, w.sample_rate from speech s join sound w on w.id = s.sound_id where s.id in (:speeches)")
+            jdbc.sql("select s.id, s.words, case when :single then s.phones end as phones, "
+                            + "w.sample_rate from speech s join sound w on w.id = s.sound_id where s.id in "
+                            + "(:speeches)")
                     .param("speeches", speeches)
                     .param("single", single)
                     .query(row -> {
@@ -112,11 +113,14 @@ public class SpeechRepository {
         return speeches.isEmpty()
                 ? List.of()
                 : jdbc.sql("""
-                delete from speech s where s.id in (:speeches) and not exists (select 1 from take t where t.speech_id = s.id)
+                delete from speech s where s.id in (:speeches) and not exists (select 1 from take t
+                where t.speech_id = s.id)
                 returning sound_id""").param("speeches", speeches).query(UUID.class).list();
     }
 
-    /** Stores what a recipe made. Another that saved the same recipe first made the same sound, and its speech stays. */
+    /**
+     * Stores what a recipe made. Another that saved the same recipe first made the same sound, and its speech stays.
+     */
     public StoredSpeech save(Recipe recipe, Speech rendered) {
         // loud marks may reach over what 16 bits hold: all of it is brought down, and finishing sets the loudness
         Speech speech = rendered.trimmed().withinFullScale();
@@ -159,9 +163,11 @@ public class SpeechRepository {
             List<Phone> phones) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
-                insert into speech (id, recipe, voice_id, sound_id, words, peaks, pitch, syllables, reference_seconds, lufs,
+                insert into speech (id, recipe, voice_id, sound_id, words, peaks, pitch, syllables, reference_seconds,
+                lufs,
                                     pace_reached, semitones_reached, marks_reached, phones, created_at)
-                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :lufs, :pace, :semitones, :marks, :phones, :now)
+                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :lufs, :pace,
+                :semitones, :marks, :phones, :now)
                 on conflict (recipe) do nothing""")
                 .param("id", id)
                 .param("recipe", recipe)
@@ -185,14 +191,16 @@ public class SpeechRepository {
     }
 
     /**
-     * For each voice what all that it has said here measures: seconds that an average voice would take, and that it took at
-     * its own pace. What a file brought in has no recipe, and measures nobody's voice.
+     * For each voice what all that it has said here measures: seconds that an average voice would take, and that it
+     * took at its own pace. What a file brought in has no recipe, and measures nobody's voice.
      */
     public Map<String, double[]> spoken() {
         Map<String, double[]> spoken = new HashMap<>();
         jdbc.sql("""
-                select s.voice_id, sum(s.reference_seconds) as reference, sum(w.samples::float8 / w.sample_rate * s.pace_reached / 100) as seconds
-                from speech s join sound w on w.id = s.sound_id where s.reference_seconds > 0 and s.recipe is not null group by s.voice_id""").query(row -> {
+                select s.voice_id, sum(s.reference_seconds) as reference, sum(w.samples::float8 / w.sample_rate *
+                s.pace_reached / 100) as seconds
+                from speech s join sound w on w.id = s.sound_id where s.reference_seconds > 0
+                and s.recipe is not null group by s.voice_id""").query(row -> {
             spoken.put(row.getString("voice_id"), new double[] {row.getDouble("reference"), row.getDouble("seconds")});
         });
         return spoken;

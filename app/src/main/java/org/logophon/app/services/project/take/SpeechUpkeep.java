@@ -27,8 +27,10 @@ class SpeechUpkeep implements Upkeep {
     public List<Held> held() {
         return jdbc.sql("""
                 select count(*) filter (where used) as takes, coalesce(sum(bytes) filter (where used), 0) as take_bytes,
-                       count(*) filter (where not used) as auditions, coalesce(sum(bytes) filter (where not used), 0) as audition_bytes
-                from (select w.samples * w.bits / 8 as bytes, exists (select 1 from take t where t.speech_id = s.id) as used
+                       count(*) filter (where not used) as auditions, coalesce(sum(bytes) filter (where not
+                       used), 0) as audition_bytes
+                from (select w.samples * w.bits / 8 as bytes, exists (select 1 from take t
+                where t.speech_id = s.id) as used
                       from speech s join sound w on w.id = s.sound_id) as known""")
                 .query((row, at) -> List.of(
                         new Held(
@@ -51,7 +53,8 @@ class SpeechUpkeep implements Upkeep {
                 with gone as (
                   delete from speech s where not exists (select 1 from take t where t.speech_id = s.id)
                   and (heard_at < :heard or heard_at is null and created_at < :unheard) returning sound_id)
-                select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from gone join sound w on w.id = gone.sound_id""")
+                select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from gone
+                join sound w on w.id = gone.sound_id""")
                 .param("heard", now.minus(AUDITIONS_KEPT).atOffset(ZoneOffset.UTC))
                 .param("unheard", now.minus(UNHEARD_KEPT).atOffset(ZoneOffset.UTC))
                 .query((row, at) -> new Removed("auditions", row.getLong("things"), row.getLong("bytes")))

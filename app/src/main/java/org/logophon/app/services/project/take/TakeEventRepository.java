@@ -31,8 +31,8 @@ public class TakeEventRepository {
 
     /** What happened to the takes of a cue, the earliest first. */
     public List<TakeEvent> of(UUID cue) {
-        return jdbc.sql(
-                        "select e.* from take_event e join take t on t.id = e.take_id where t.cue_id = :cue order by e.id")
+        return jdbc.sql("select e.* from take_event e join take t on t.id = e.take_id where t.cue_id = "
+                        + ":cue order by e.id")
                 .param("cue", cue)
                 .query((row, at) -> new TakeEvent(
                         row.getObject("take_id", UUID.class),

@@ -58,7 +58,8 @@ public class TakeRepository {
         return byCue(jdbc.sql("""
                 select distinct on (c.id) c.id as cue, t.id as take from take t join cue c on c.id = t.cue_id
                 join speech s on s.id = t.speech_id join sound w on w.id = s.sound_id
-                where c.project_id = :project and c.removed_at is null and t.deleted_at is null and %s and (:scene = '' or c.scene = :scene)
+                where c.project_id = :project and c.removed_at is null and t.deleted_at is null and %s
+                and (:scene = '' or c.scene = :scene)
                 order by c.id, %s""".formatted(choice.which(), choice.order()))
                 .param("project", project)
                 .param("scene", scene));
@@ -67,8 +68,10 @@ public class TakeRepository {
     /** The take of each cue that was kept at a time, as far as it is there. */
     public Map<UUID, UUID> keptAt(UUID project, Instant at) {
         return byCue(jdbc.sql("""
-                select distinct on (c.id) c.id as cue, t.id as take from take_event e join take t on t.id = e.take_id join cue c on c.id = t.cue_id
-                where c.project_id = :project and c.removed_at is null and e.what = 'kept' and e.at <= :at and t.speech_id is not null
+                select distinct on (c.id) c.id as cue, t.id as take from take_event e
+                join take t on t.id = e.take_id join cue c on c.id = t.cue_id
+                where c.project_id = :project and c.removed_at is null and e.what = 'kept' and e.at <= :at
+                and t.speech_id is not null
                 order by c.id, e.id desc""").param("project", project).param("at", at.atOffset(ZoneOffset.UTC)));
     }
 
@@ -82,8 +85,8 @@ public class TakeRepository {
 
     /** @return false when the take is gone */
     public boolean describe(UUID take, TakeWords said) {
-        return jdbc.sql(
-                                "update take set name = :name, starred = :starred, remark = :remark, labels = :labels where id = :take and speech_id is not null")
+        return jdbc.sql("update take set name = :name, starred = :starred, remark = :remark, "
+                                + "labels = :labels where id = :take and speech_id is not null")
                         .param("name", said.name())
                         .param("starred", said.starred())
                         .param("remark", said.remark())
@@ -97,24 +100,31 @@ public class TakeRepository {
     public List<String> labels(UUID project) {
         return jdbc.sql("""
                 select label from take t join cue c on c.id = t.cue_id cross join lateral unnest(t.labels) as label
-                where c.project_id = :project group by label order by count(*) desc, label limit 60""").param("project", project).query(String.class).list();
+                where c.project_id = :project group by label order by count(*) desc, label
+                limit 60""").param("project", project).query(String.class).list();
     }
 
     private static final String LOOSE = """
             t.deleted_at is null and not t.starred and t.labels = '{}' and t.name = '' and t.remark = ''
-            and c.kept_take is distinct from t.id and not exists (select 1 from note n where n.done_take = t.id and n.deleted_at is null)""";
+            and c.kept_take is distinct from t.id
+            and not exists (select 1 from note n where n.done_take = t.id and n.deleted_at is null)""";
 
     private static final String OF_PROJECT =
-            "take t join cue c on c.id = t.cue_id join speech s on s.id = t.speech_id join sound w on w.id = s.sound_id where c.project_id = :project and ";
+            "take t join cue c on c.id = t.cue_id join speech s on s.id = t.speech_id join sound w on w.id "
+                    + "= s.sound_id where c.project_id = :project and ";
 
     public TakeSpace space(UUID project) {
         return jdbc.sql("""
-                with own as (select w.id as sound, w.samples * w.bits / 8 as bytes, t.deleted_at is not null as deleted, (%s) as loose from %s true),
-                sounds as (select sound, max(bytes) as bytes, bool_and(deleted) as deleted, bool_and(loose) as loose from own group by sound)
-                select (select count(*) from own where not deleted) as takes, (select count(*) from own where loose) as loose,
+                with own as (select w.id as sound, w.samples * w.bits / 8 as bytes, t.deleted_at is not null as deleted,
+                (%s) as loose from %s true),
+                sounds as (select sound, max(bytes) as bytes, bool_and(deleted) as deleted, bool_and(loose) as loose
+                from own group by sound)
+                select (select count(*) from own where not deleted) as takes, (select count(*) from own
+                where loose) as loose,
                        (select count(*) from own where deleted) as deleted,
                        coalesce(sum(bytes), 0) as bytes, coalesce(sum(bytes) filter (where loose), 0) as loose_bytes,
-                       coalesce(sum(bytes) filter (where deleted), 0) as deleted_bytes from sounds""".formatted(LOOSE, OF_PROJECT))
+                       coalesce(sum(bytes) filter (where deleted), 0) as deleted_bytes
+                       from sounds""".formatted(LOOSE, OF_PROJECT))
                 .param("project", project)
                 .query((row, at) -> new TakeSpace(
                         row.getLong("takes"),
@@ -171,9 +181,9 @@ public class TakeRepository {
     }
 
     /**
-     * The cue's take of a recipe, made when it is missing and brought back when it was deleted: rendered again, the same
-     * recipe is another event and the same take. Call it in the transaction that {@linkplain #lock holds the cue}, so that
-     * two renders don't number a take alike.
+     * The cue's take of a recipe, made when it is missing and brought back when it was deleted: rendered again, the
+     * same recipe is another event and the same take. Call it in the transaction that {@linkplain #lock holds the cue},
+     * so that two renders don't number a take alike.
      */
     public UUID rendered(UUID cue, String recipe, UUID speech, TakeOrigin origin) {
         lock(cue);

@@ -32,7 +32,8 @@ import org.springframework.web.multipart.MultipartFile;
 class ReturnedClips {
 
     private static final String FOREIGN =
-            "This isn't a clip that Logophon delivered, or another program has taken out what it carried. A recording of your own is imported on Record.";
+            "This isn't a clip that Logophon delivered, or another program has taken out what it carried. "
+                    + "A recording of your own is imported on Record.";
 
     private final Projects projects;
     private final ProjectRepository table;

@@ -31,8 +31,8 @@ class DismissedRepository {
     }
 
     void add(UUID project, Dismissed dismissed) {
-        jdbc.sql(
-                        "insert into dismissed (project_id, cue_id, kind, written) values (:project, :cue, :kind, :written) on conflict do nothing")
+        jdbc.sql("insert into dismissed (project_id, cue_id, kind, written) values (:project, :cue, "
+                        + ":kind, :written) on conflict do nothing")
                 .param("project", project)
                 .param("cue", dismissed.cue())
                 .param("kind", dismissed.kind().name())

@@ -11,7 +11,10 @@ import org.logophon.core.text.script.TextDiff;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Table {@code heard_draft}: words that a recogniser wrote down without being sure. They stay doubtful until they are written anew. */
+/**
+ * Table {@code heard_draft}: words that a recogniser wrote down without being sure. They stay doubtful until they are
+ * written anew.
+ */
 @Repository
 class HeardDrafts {
 

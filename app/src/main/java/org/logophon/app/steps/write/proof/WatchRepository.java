@@ -37,7 +37,8 @@ class WatchRepository {
 
     void put(WatchWord word) {
         jdbc.sql("""
-                insert into watch_word (id, workspace_id, avoid, instead, note, at) values (:id, :workspace, :avoid, :instead, :note, :now)
+                insert into watch_word (id, workspace_id, avoid, instead, note, at)
+                values (:id, :workspace, :avoid, :instead, :note, :now)
                 on conflict (workspace_id, avoid) do update set instead = excluded.instead, note = excluded.note""")
                 .param("id", UUID.randomUUID())
                 .param("workspace", visits.workspace())
