@@ -198,6 +198,9 @@ function chooseLine() {
 
 // which voice the keyboard is at, so that a stage that comes doesn't take it away
 let held = null;
+// how far its columns are scrolled, of the same role
+let scrolled = null;
+const COLUMNS = ['.who', '.find', '.beside'];
 document.addEventListener('htmx:beforeSwap', event => {
   if (event.detail.target?.id !== 'stage') return;
   // another answer took its place: this one goes nowhere, and what it was asked for is asked for anew
@@ -205,6 +208,8 @@ document.addEventListener('htmx:beforeSwap', event => {
     setTimeout(() => again());
     return;
   }
+  const { role } = stage().dataset;
+  scrolled = { role, tops: COLUMNS.map(column => document.querySelector(column)?.scrollTop ?? 0) };
   const at = document.activeElement?.closest('[data-voice]');
   if (at)
     held = {
@@ -242,6 +247,9 @@ function enter() {
   });
   if (other) beside.again(asked);
   else mark();
+  if (scrolled?.role === now.dataset.role)
+    COLUMNS.forEach((column, i) => document.querySelector(column)?.scrollTo(0, scrolled.tops[i]));
+  scrolled = null;
   if (held && document.activeElement === document.body) now.querySelector(held.place + held.part)?.focus();
   held = null;
 }

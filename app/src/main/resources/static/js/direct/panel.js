@@ -43,7 +43,7 @@ function bindVoice(now, project, changed) {
     });
     event.target.disabled = false;
     if (status !== 200) {
-      say(body.sentence + (status === 402 ? ' Press Play sample again to hear it.' : ''));
+      say(body.sentence + (status === 402 ? ' Press Play again to hear it.' : ''));
       return;
     }
     try {

@@ -49,7 +49,7 @@ const stateOf = cue => ({
       : cue.openNotes && cue.review === 'unheard'
         ? ''
         : cue.review === 'changed'
-          ? 'changed since heard'
+          ? 'changed'
           : cue.reviewed,
   ]
     .filter(Boolean)

@@ -197,7 +197,7 @@ class ListenPageTest extends BrowserTest {
         assertThat(other.locator("#notelist .note")).containsText("Quieter here.");
         // what was approved is edited
         server.save(project, "The lamp was lit at five.\n\nNobody slept that night.", 1);
-        assertThat(page.locator("#cuelist .state").first()).hasText("changed since heard");
+        assertThat(page.locator("#cuelist .state").first()).hasText("changed");
         assertThat(page.locator("#filters [data-filter=changed]")).containsText("1");
         page.locator("#filters [data-filter=changed]").click();
         assertThat(page.locator("#cuelist li:visible")).hasCount(1);

@@ -74,18 +74,18 @@ class HouseState {
         lines.add(new Line(
                 "Work",
                 waiting.waiting() == 0 && waiting.running() == 0
-                        ? "nothing waits"
-                        : "%,d cues and jobs wait, the oldest for %.0f s; %,d under way on all servers"
+                        ? "no jobs waiting"
+                        : "%,d cues and jobs waiting, the oldest for %.0f s; %,d running on all servers"
                                 .formatted(waiting.waiting(), oldest, waiting.running()),
                 oldest > LONG_WAIT_SECONDS));
         if (waiting.later() > 0) {
-            lines.add(new Line("Tried again", "%,d jobs failed and come again".formatted(waiting.later()), true));
+            lines.add(new Line("Retries", "%,d failed jobs will be retried".formatted(waiting.later()), true));
         }
-        lines.add(new Line("Workers", count(workers.pids().size(), "process speaks", "processes speak"), false));
+        lines.add(new Line("Workers", count(workers.pids().size(), "speech worker", "speech workers"), false));
         double waitedFor = gauge("hikaricp.connections.pending");
         lines.add(new Line(
                 "Database",
-                "%.0f of %.0f connections in use, %.0f waited for"
+                "%.0f of %.0f connections in use, %.0f waiting"
                         .formatted(gauge("hikaricp.connections.active"), gauge("hikaricp.connections.max"), waitedFor),
                 waitedFor > 0));
         Runtime java = Runtime.getRuntime();
@@ -126,7 +126,7 @@ class HouseState {
                 "Answers",
                 count == 0
                         ? "none yet"
-                        : "%,d given, each in %.0f ms on the whole; the slowest lately in %.0f ms%s"
+                        : "%,d, mean %.0f ms; slowest recently %.0f ms%s"
                                 .formatted(
                                         count,
                                         millis / count,
@@ -136,7 +136,7 @@ class HouseState {
     }
 
     private static String count(int count, String one, String more) {
-        return count == 0 ? "none is needed now" : count + " " + (count == 1 ? one : more);
+        return count == 0 ? "none needed now" : count + " " + (count == 1 ? one : more);
     }
 
     /** @param each seconds, on the whole */
