@@ -323,14 +323,15 @@ class ScriptTest extends ApplicationTest {
     @Test
     void aHomographIsReadByItsPlaceAndMovesWithItsWord() {
         String project = server.project("Place", "I have wound the clock. The wound healed.");
-        JsonNode first = server.json(project + "/proof").get("findings").get(0);
+        JsonNode first =
+                server.json(project + "/proof?all=true").get("findings").get(0);
         assertThat(first.get("text").asString()).isEqualTo("wound");
         take(project, tools.jackson.databind.json.JsonMapper.builder().build().readTree("[" + first + "]"));
         assertThat(server.json(project + "/proof").get("findings"))
                 .as("the other one stays open or is right")
                 .allSatisfy(f -> assertThat(f.get("from").asInt()).isGreaterThan(10));
         save(project, "By now I have wound the clock. The wound healed.");
-        assertThat(server.get(project + "/readings").body()).contains("wownd").contains("cue 010");
+        assertThat(server.get(project + "/readings").body()).contains("wownde").contains("cue 010");
         JsonNode lost = save(project, "By now the clock goes. It healed.");
         assertThat(lost.get("report").get("lost"))
                 .extracting(JsonNode::asString)

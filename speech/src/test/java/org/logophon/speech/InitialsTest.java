@@ -20,8 +20,10 @@ class InitialsTest {
     /** The names of letters as dictionaries respell them. */
     private static final List<Pair> INITIALS = List.of(
             new Pair("The AI tool is new.", "The ay eye tool is new."),
+            new Pair("I use it, and it is of use.", "I yooz it, and it is of yoose."),
+            new Pair("She had read it by the lead mine.", "She had red it by the led mine."),
             new Pair("Our SEO has to be good.", "Our ess ee oh has to be good."),
-            new Pair("Read the FAQ first.", "Read the eff ay cue first."),
+            new Pair("See the FAQ first.", "See the eff ay cue first."),
             new Pair("The CEO left at noon.", "The see ee oh left at noon."),
             new Pair("She works in IT now.", "She works in eye tee now."),
             new Pair("From the US to the UK.", "From the you ess to the you kay."),

@@ -1,12 +1,18 @@
 package org.logophon.core.text.reading;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
+import org.logophon.core.text.heteronym.Heteronyms;
 import org.logophon.core.text.normalization.WrittenForm;
 import org.logophon.core.text.normalization.WrittenForms;
 
-/** Written forms as they are said where no reading and no mark says otherwise: by every engine in the same words. */
+/**
+ * Written forms, and words of two pronunciations, as they are said where no reading and no mark says otherwise: by
+ * every engine in the same words.
+ */
 public final class SaidByRule {
 
     private static final String NOTHING = " ";
@@ -14,24 +20,36 @@ public final class SaidByRule {
     private SaidByRule() {}
 
     /**
-     * In the order of the text: written forms, and directions in brackets as nothing.
+     * In the order of the text: written forms, English words of two pronunciations, and directions in brackets as
+     * nothing.
      *
      * @param language BCP 47 tag of the voice that speaks
      */
     public static List<Pronunciation> of(String text, String language) {
-        List<Pronunciation> directions = BracketedDirections.unspoken(text).stream()
-                .map(direction -> new Pronunciation(direction.start(), direction.end(), NOTHING, false))
-                .toList();
-        Stream<Pronunciation> forms = WrittenForms.in(language).find(text).stream()
-                .map(form -> new Pronunciation(form.start(), form.end(), said(text, form), false));
-        return directions.isEmpty()
-                ? forms.toList()
-                : Stream.concat(
-                                directions.stream(),
-                                forms.filter(form -> directions.stream()
-                                        .noneMatch(other -> other.start() < form.end() && other.end() > form.start())))
-                        .sorted(Comparator.comparingInt(Pronunciation::start))
-                        .toList();
+        List<Pronunciation> said = new ArrayList<>();
+        BracketedDirections.unspoken(text)
+                .forEach(direction -> said.add(new Pronunciation(direction.start(), direction.end(), NOTHING, false)));
+        add(
+                said,
+                WrittenForms.in(language).find(text).stream()
+                        .map(form -> new Pronunciation(form.start(), form.end(), said(text, form), false)));
+        if (Locale.forLanguageTag(language).getLanguage().equals("en")) {
+            add(
+                    said,
+                    Heteronyms.in(text).stream()
+                            .filter(word ->
+                                    !text.substring(word.start(), word.end()).equalsIgnoreCase(word.said()))
+                            .map(word -> new Pronunciation(word.start(), word.end(), word.said(), false)));
+        }
+        said.sort(Comparator.comparingInt(Pronunciation::start));
+        return List.copyOf(said);
+    }
+
+    /** What comes first stands: a word in a direction isn't spoken, whatever it is. */
+    private static void add(List<Pronunciation> said, Stream<Pronunciation> more) {
+        List<Pronunciation> before = List.copyOf(said);
+        more.filter(one -> before.stream().noneMatch(other -> other.start() < one.end() && other.end() > one.start()))
+                .forEach(said::add);
     }
 
     /** A full stop that ends an abbreviation, and the text with it, is heard as the end. */

@@ -38,6 +38,9 @@ class SaidByRuleTest {
                 "en-GB | A lens of 2.3 t cost £38,500. | A lens of two point three tonnes cost "
                         + "thirty-eight thousand five hundred pounds.",
                 "en-GB | Skerrow Lamps Ltd. | Skerrow Lamps limited.",
+                "en-US | He read it, and we use a live wire. | He red it, and we yooz a lyve wire.",
+                "en-GB | The wind will wind the log. | The wind will wined the log.",
+                "de-DE | Das read use. | Das read use.",
                 "en-US | Come in. (softly) It is late. | Come in.   It is late.",
                 "en-US | It was [pause 1.5] the lamp. | It was   the lamp.",
                 "en-US | The lamp (which was old) broke. | The lamp (which was old) broke.",
