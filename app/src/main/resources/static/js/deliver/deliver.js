@@ -114,6 +114,14 @@ dialog.addEventListener('click', event => {
   if (event.target.closest('[data-close]')) dialog.close();
 });
 
+let listed = '';
+// a list that is as it was stays: a press that has begun on it isn't lost
+document.addEventListener('htmx:beforeSwap', ({ detail }) => {
+  if (detail.target.id !== 'deliveries') return;
+  detail.shouldSwap = detail.serverResponse !== listed;
+  listed = detail.serverResponse;
+});
+
 document.addEventListener('logophon:changed', event => {
   const { kinds } = event.detail;
   const cues = kinds.some(kind => ['content', 'status', 'house'].includes(kind));

@@ -83,7 +83,8 @@ class MigrationTest {
         assertThat(programme.get("cues"))
                 .extracting(cue -> cue.get("number").asString() + " "
                         + cue.get("state").asString() + " " + cue.get("takes").asInt())
-                .containsExactly("010 ready 1", "020 ready 1", "030 changed 2");
+                // a word of 020 is said by its sentence now: the take stays, and a render would be another one
+                .containsExactly("010 ready 1", "020 changed 1", "030 changed 2");
         assertThat(programme.get("seconds").asDouble()).isGreaterThan(5);
         programme.get("cues").forEach(cue -> {
             byte[] wav = server.bytes(cue.get("sound").asString());

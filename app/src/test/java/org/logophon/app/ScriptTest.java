@@ -1,6 +1,7 @@
 package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpResponse;
 import java.time.Duration;
@@ -283,7 +284,7 @@ class ScriptTest extends ApplicationTest {
                                 findings.get(0).get("start").asInt(),
                                 findings.get(0).get("end").asInt()))
                 .isEqualTo("2.3 t");
-        String hash = server.cues(project).get(0).get("seconds").asString();
+        double seconds = server.cues(project).get(0).get("seconds").asDouble();
         JsonNode done = Server.parse(take(project, findings));
         assertThat(done.get("sentence").asString()).isEqualTo("1 reading kept, 3 places changed in the script.");
         assertThat(text(project)).isEqualTo("Its lens weighs 2.3 t.\n\nThe lamp is lit at sunset.");
@@ -291,9 +292,11 @@ class ScriptTest extends ApplicationTest {
         assertThat(server.get(project + "/readings").body())
                 .contains("two point three metric tons")
                 .contains("in 010");
-        assertThat(server.cues(project).get(0).get("seconds").asString())
+        // what others render meanwhile moves the voice's rate by a little; figures counted by letters are shorter by
+        // half
+        assertThat(server.cues(project).get(0).get("seconds").asDouble())
                 .as("the rule said it already, and was counted")
-                .isEqualTo(hash);
+                .isCloseTo(seconds, within(seconds / 10));
     }
 
     private HttpResponse<String> take(String project, JsonNode findings) {

@@ -8,7 +8,7 @@ import org.xml.sax.Attributes;
 import org.xml.sax.helpers.DefaultHandler;
 
 /**
- * Takes the XHTML that Tika makes of a document, and keeps what is script: headings and paragraphs. Counts what is not.
+ * The handler of Tika's XHTML that keeps what is script: headings and paragraphs. Counts what is not.
  */
 final class ScriptHandler extends DefaultHandler {
 

@@ -2,7 +2,7 @@ package org.logophon.documents;
 
 import org.logophon.core.text.script.Script;
 
-/** Writes script text: headings, paragraphs, notes. */
+/** The writer of script text: headings, paragraphs, notes. */
 public final class ScriptText {
 
     private final StringBuilder text = new StringBuilder();

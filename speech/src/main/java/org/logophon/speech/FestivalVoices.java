@@ -29,12 +29,12 @@ final class FestivalVoices {
     static final String ENGINE = "festival";
 
     private static final Path FOLDER = Path.of("/usr/share/festival/voices");
-    private static final Map<String, Line> TABLE = read();
+    private static final Map<String, FestivalVoice> TABLE = read();
 
     private FestivalVoices() {}
 
     /** @param megabytes to fetch */
-    private record Line(Voice voice, Path folder, Charset charset, int megabytes) {
+    private record FestivalVoice(Voice voice, Path folder, Charset charset, int megabytes) {
 
         boolean installed() {
             return Files.isDirectory(folder);
@@ -43,12 +43,15 @@ final class FestivalVoices {
 
     /** Those that are installed now. */
     static List<Voice> all() {
-        return TABLE.values().stream().filter(Line::installed).map(Line::voice).toList();
+        return TABLE.values().stream()
+                .filter(FestivalVoice::installed)
+                .map(FestivalVoice::voice)
+                .toList();
     }
 
     /** What could be had beside them, a language each. */
     static List<VoiceOffer> offers() {
-        Map<String, List<Line>> missing = TABLE.values().stream()
+        Map<String, List<FestivalVoice>> missing = TABLE.values().stream()
                 .filter(line -> !line.installed())
                 .collect(Collectors.groupingBy(
                         line -> line.voice().language().split("-")[0], LinkedHashMap::new, Collectors.toList()));
@@ -57,7 +60,9 @@ final class FestivalVoices {
                         language.getKey(),
                         language.getValue().get(0).voice().languageName(),
                         language.getValue().size(),
-                        language.getValue().stream().mapToInt(Line::megabytes).sum()))
+                        language.getValue().stream()
+                                .mapToInt(FestivalVoice::megabytes)
+                                .sum()))
                 .toList();
     }
 
@@ -66,7 +71,7 @@ final class FestivalVoices {
         return TABLE.get(voice.engineVoice()).charset();
     }
 
-    private static Map<String, Line> read() {
+    private static Map<String, FestivalVoice> read() {
         try (InputStream table = FestivalVoices.class.getResourceAsStream("festival.tsv");
                 BufferedReader lines = new BufferedReader(new InputStreamReader(table, StandardCharsets.UTF_8))) {
             return lines.lines()
@@ -79,7 +84,7 @@ final class FestivalVoices {
         }
     }
 
-    private static Line line(String line) {
+    private static FestivalVoice line(String line) {
         String[] cells = line.split("\t", -1);
         Set<Ability> canDo = EnumSet.of(Ability.PACE, Ability.PITCH, Ability.RANGE, Ability.WORD_TIMES);
         Voice voice = new Voice(
@@ -101,6 +106,7 @@ final class FestivalVoices {
                         .filter(making -> making.id().equals(cells[9]))
                         .findFirst()
                         .orElseThrow());
-        return new Line(voice, FOLDER.resolve(cells[7]), Charset.forName(cells[8]), Integer.parseInt(cells[11]));
+        return new FestivalVoice(
+                voice, FOLDER.resolve(cells[7]), Charset.forName(cells[8]), Integer.parseInt(cells[11]));
     }
 }

@@ -10,7 +10,7 @@ import org.logophon.speech.worker.Frames;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** What words sound like in their language, as espeak-ng's rules have it. Words that were asked for are remembered. */
+/** The sounds of words by espeak-ng's rules of their language. Words that were asked for are remembered. */
 public final class LanguageSounds implements SpokenSounds {
 
     private static final Logger LOG = LoggerFactory.getLogger(LanguageSounds.class);

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 
-/** Reads what a process writes to its error stream, and remembers the end of it: why it died, when it dies. */
+/** The end of what a process wrote to its error stream: why it died, when it dies. */
 final class LastWords {
 
     private static final int MOST = 600;

@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 
-/** What engines call the sounds of speech, in the International Phonetic Alphabet. */
+/** The names that engines have for the sounds of speech, in the International Phonetic Alphabet. */
 final class PhonemeNames {
 
     /** The set of the American English voices (ARPAbet, in small letters). */

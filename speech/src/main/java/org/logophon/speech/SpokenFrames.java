@@ -12,7 +12,7 @@ import org.logophon.core.voice.render.Utterance.PhonemeStart;
 import org.logophon.core.voice.render.Utterance.WordStart;
 import org.logophon.speech.worker.Frames;
 
-/** Reads what a worker spoke. */
+/** The reader of a worker's speech. */
 final class SpokenFrames {
 
     private SpokenFrames() {}

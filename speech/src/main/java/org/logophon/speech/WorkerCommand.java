@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.logophon.speech.worker.WorkerMain;
 
-/** How a worker process is started: this Java, a small heap, and a limit on memory that the kernel keeps. */
+/** The command that starts a worker process: this Java, a small heap, and a limit on memory that the kernel keeps. */
 final class WorkerCommand {
 
     /** Private writable memory of the whole process, heap and native: a runaway library is stopped here. */

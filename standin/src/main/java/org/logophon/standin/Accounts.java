@@ -10,8 +10,8 @@ import java.time.ZoneOffset;
 import org.logophon.core.input.digest.Sha256;
 
 /**
- * What was spoken and charged, on disk: a request that comes again with its key gets its answer again and is charged
- * once.
+ * The accounts of what was spoken and charged, on disk: a request that comes again with its key gets its answer again
+ * and is charged once.
  */
 final class Accounts {
 

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the stand-in can translate: the demo's own sentences, and nothing else. */
+/** The sentences that the stand-in can translate: the demo's own sentences, and nothing else. */
 final class KnownSentences {
 
     /** For a character of the text that is sent. */

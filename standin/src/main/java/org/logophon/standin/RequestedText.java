@@ -10,7 +10,7 @@ import org.logophon.core.text.reading.Pronunciation;
 import tools.jackson.databind.JsonNode;
 
 /**
- * What a request wants spoken.
+ * The text of a request.
  *
  * @param text a phoneme element stands in it with its IPA
  * @param said the places of that IPA

@@ -1,7 +1,7 @@
 package org.logophon.standin;
 
 /**
- * How the stand-in behaves. Every n-th answer goes wrong; 0 for never.
+ * The faults that the stand-in is told to have. Every n-th answer goes wrong; 0 for never.
  *
  * @param busy     429 with Retry-After
  * @param down     503

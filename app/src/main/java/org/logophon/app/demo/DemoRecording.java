@@ -60,8 +60,8 @@ class DemoRecording {
         Sound said = narrator.render(
                         Recipe.of(line.cue().text(), person, narrator.engineVersion(person), ResolvedDirection.NEUTRAL))
                 .sound();
-        UUID take =
-                recordings.take(view.id(), line.id(), resampler.resample(said, 48_000), Recordings.Made.RECORDED, true);
+        UUID take = recordings.take(
+                view.id(), line.id(), resampler.resample(said, 48_000), Recordings.RecordingOrigin.RECORDED, true);
         takes.describe(
                 take,
                 new TakeWords(

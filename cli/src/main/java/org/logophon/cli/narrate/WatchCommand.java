@@ -18,8 +18,8 @@ import java.util.function.UnaryOperator;
 import org.logophon.cli.input.ExitStatus;
 import org.logophon.cli.input.InputUnusable;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.documents.DroppedScript;
-import org.logophon.documents.DroppedScript.Looks;
+import org.logophon.documents.WatchedScript;
+import org.logophon.documents.WatchedScript.Looks;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -59,9 +59,9 @@ public final class WatchCommand implements Callable<Integer> {
     private final KeptSpeech kept = new KeptSpeech(MOST_KEPT_SAMPLES);
     private final CountDownLatch ended = new CountDownLatch(1);
     /** As each script was when it was looked at, and when it was made. */
-    private final Map<DroppedScript, Looks> looked = new HashMap<>();
+    private final Map<WatchedScript, Looks> looked = new HashMap<>();
 
-    private final Map<DroppedScript, Looks> made = new HashMap<>();
+    private final Map<WatchedScript, Looks> made = new HashMap<>();
 
     /** @param settings that all commands have */
     public WatchCommand(UnaryOperator<CommandLine> settings) {
@@ -82,7 +82,7 @@ public final class WatchCommand implements Callable<Integer> {
         Runtime.getRuntime().addShutdownHook(new Thread(ended::countDown));
         spec.commandLine().getErr().println("Watching " + folder + ". Ctrl-C ends it.");
         do {
-            for (DroppedScript script : settled()) {
+            for (WatchedScript script : settled()) {
                 int status = make(script);
                 if (status == ExitStatus.USAGE) {
                     return status;
@@ -93,9 +93,9 @@ public final class WatchCommand implements Callable<Integer> {
     }
 
     /** Scripts that are whole, as far as one can tell, and aren't made as they are now. */
-    private List<DroppedScript> settled() throws IOException {
-        List<DroppedScript> settled = new ArrayList<>();
-        for (DroppedScript script : DroppedScript.in(folder)) {
+    private List<WatchedScript> settled() throws IOException {
+        List<WatchedScript> settled = new ArrayList<>();
+        for (WatchedScript script : WatchedScript.in(folder)) {
             Looks now = script.looks();
             Looks before = looked.put(script, now);
             if (now != null && (once || now.equals(before)) && !known(script, now)) {
@@ -106,12 +106,12 @@ public final class WatchCommand implements Callable<Integer> {
     }
 
     /** What was made before this began is told beside it. */
-    private boolean known(DroppedScript script, Looks now) throws IOException {
+    private boolean known(WatchedScript script, Looks now) throws IOException {
         return made.containsKey(script) ? now.equals(made.get(script)) : script.toldSince(now);
     }
 
     /** Each script stands for itself: what is in the way of one is told, and the others are made. */
-    private int make(DroppedScript script) throws IOException {
+    private int make(WatchedScript script) throws IOException {
         try {
             return makeBeside(script);
         } catch (InvalidInput | IOException inTheWay) {
@@ -128,7 +128,7 @@ public final class WatchCommand implements Callable<Integer> {
         }
     }
 
-    private int makeBeside(DroppedScript script) throws IOException {
+    private int makeBeside(WatchedScript script) throws IOException {
         made.put(script, script.looks());
         Path clips = script.clips();
         StringWriter said = new StringWriter();

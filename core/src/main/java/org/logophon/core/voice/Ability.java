@@ -3,7 +3,7 @@ package org.logophon.core.voice;
 import java.util.Locale;
 import org.logophon.core.input.InvalidInput;
 
-/** What can be asked of a voice. */
+/** An ability of a voice. */
 public enum Ability {
     PACE,
     PITCH,

@@ -2,7 +2,7 @@ package org.logophon.core.voice;
 
 import java.util.Locale;
 
-/** How old a voice sounds. */
+/** The age that a voice sounds like. */
 public enum Age {
     CHILD,
     YOUNG,

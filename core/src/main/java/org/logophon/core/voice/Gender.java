@@ -1,6 +1,6 @@
 package org.logophon.core.voice;
 
-/** How a voice sounds. */
+/** The gender that a voice sounds like. */
 public enum Gender {
     FEMALE,
     MALE;

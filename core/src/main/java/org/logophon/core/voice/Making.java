@@ -1,6 +1,6 @@
 package org.logophon.core.voice;
 
-/** How an engine makes speech, from what sounds most like a person to what sounds least. */
+/** A technique of making speech, from what sounds most like a person to what sounds least. */
 public enum Making {
     /** Of what was learned from hours of a person's recordings. */
     STATISTICAL("statistical", "learned from a person's recordings"),

@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * On what terms a voice may be used.
+ * The terms of a voice's use.
  *
  * @param mostCharacters    in one request; 0 for no limit
  * @param pricePerCharacter of what is sent to the voice's service; 0 for a voice that costs nothing

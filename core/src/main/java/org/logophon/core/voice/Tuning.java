@@ -6,7 +6,7 @@ import org.logophon.core.direction.Dial;
 import org.logophon.core.signal.effect.Effect;
 
 /**
- * What makes a house voice of a base voice.
+ * The adjustment that makes a house voice of a base voice.
  *
  * @param pacePercent     50–200, against the base voice
  * @param semitones       −12…+12

@@ -22,7 +22,7 @@ public record Voice(
         Origin origin) {
 
     /**
-     * What it speaks.
+     * The language and accent of a voice.
      *
      * @param language     BCP 47 tag
      * @param languageName language in English
@@ -43,7 +43,7 @@ public record Voice(
     }
 
     /**
-     * Where it comes from.
+     * The engine of a voice.
      *
      * @param engine      engine family
      * @param engineVoice the engine's own identifier: internal, never shown
@@ -51,7 +51,7 @@ public record Voice(
     public record Source(String engine, String engineVoice) {}
 
     /**
-     * What it does.
+     * The abilities of a voice.
      *
      * @param canDo    what can be asked of it, by itself or with the core's help
      * @param byItself what its engine does; the rest of {@code canDo} is done in the signal
@@ -67,7 +67,7 @@ public record Voice(
     }
 
     /**
-     * What it is made of.
+     * The base voice and tuning of a voice.
      *
      * @param baseId     the voice of the engine that it is made of: its own id, when it is that
      * @param tuning     what makes it of its base; {@link Tuning#NONE} for an engine's own voice

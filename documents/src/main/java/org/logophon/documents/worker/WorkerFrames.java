@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
-/** What goes between the two processes: a request with the document, an answer with the script or a sentence. */
+/** The messages between the two processes: a request with the document, an answer with the script or a sentence. */
 public final class WorkerFrames {
 
     public static final byte OPENED = 0;

@@ -5,8 +5,8 @@ import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.render.Utterance;
 
 /**
- * Hears of what is charged, and may keep what was paid for. Implementations are safe for use by several threads. A key
- * stands for a request: the same words of the same voice have the same one.
+ * A listener for what is charged, which may keep what was paid for. Implementations are safe for use by several
+ * threads. A key stands for a request: the same words of the same voice have the same one.
  */
 public interface Charges {
 

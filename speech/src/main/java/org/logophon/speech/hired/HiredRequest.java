@@ -9,7 +9,7 @@ import org.logophon.core.voice.render.SpeechRequest;
 import org.logophon.core.voice.render.VoicePart;
 
 /**
- * What a service is asked and charges for.
+ * A request that a service charges for.
  *
  * @param key        the same words in the same voice and style have the same one, also after a crash: they are charged
  *     once

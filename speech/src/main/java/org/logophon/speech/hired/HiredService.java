@@ -19,7 +19,7 @@ import org.logophon.speech.outside.OutsideService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Asks the service of hired voices. */
+/** The client of the service of hired voices. */
 public final class HiredService {
 
     public static final String ENGINE = "hired";
@@ -43,7 +43,7 @@ public final class HiredService {
                         "this text"));
     }
 
-    /** What may still be spent. */
+    /** The characters that may still be spent. */
     public record Allowance(long characters, long used, String until) {
 
         public long left() {

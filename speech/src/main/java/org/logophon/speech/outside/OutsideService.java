@@ -21,7 +21,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Asks a service that charges. A request that fails on the way is sent again with the same key, which is charged once.
+ * The client of a service that charges. A request that fails on the way is sent again with the same key, which is
+ * charged once.
  */
 public final class OutsideService {
 

@@ -13,7 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Asks an outside service for words in another language, by the contract of {@code docs/translation.yaml}. */
+/** The client of a translation service, by the contract of {@code docs/translation.yaml}. */
 public final class TranslationService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

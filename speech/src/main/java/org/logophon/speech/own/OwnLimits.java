@@ -1,7 +1,7 @@
 package org.logophon.speech.own;
 
 /**
- * What a program may use for one text.
+ * The limits of a program for one text.
  *
  * @param characters  code points at once: longer texts are cut at sentences
  * @param seconds     until it is ended

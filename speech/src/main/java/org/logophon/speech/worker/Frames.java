@@ -8,10 +8,10 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 
 /**
- * What goes over the pipes between server and worker. A request is an operation byte and its fields; an answer is the
- * mark {@link #ANSWER}, a status byte, and fields or a sentence. Arrays are a length and values in the machine's byte
- * order. Every
- * reader states the longest array that it takes, so that neither side can make the other run out of memory.
+ * The messages over the pipes between server and worker. A request is an operation byte and its fields; an answer is
+ * the mark {@link #ANSWER}, a status byte, and fields or a sentence. Arrays are a length and values in the machine's
+ * byte order. Every reader states the longest array that it takes, so that neither side can make the other run out of
+ * memory.
  */
 public final class Frames {
 

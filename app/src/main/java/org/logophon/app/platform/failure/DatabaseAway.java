@@ -6,7 +6,7 @@ import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
 
-/** Tells failures of the database that pass by themselves from those that don't. */
+/** The test of whether a failure of the database passes by itself. */
 public final class DatabaseAway {
 
     public static final String SENTENCE =

@@ -1,6 +1,6 @@
 package org.logophon.app.platform.failure;
 
-/** Somebody else's page asks; the message is a sentence. */
+/** A refusal for want of a right; its message is a sentence. */
 public final class Forbidden extends RuntimeException {
 
     public Forbidden(String sentence) {

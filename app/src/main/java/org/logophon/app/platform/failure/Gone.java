@@ -1,6 +1,6 @@
 package org.logophon.app.platform.failure;
 
-/** What was there once and has ended; the message is a sentence. */
+/** A refusal of what existed once; its message is a sentence. */
 public final class Gone extends RuntimeException {
 
     public Gone(String sentence) {

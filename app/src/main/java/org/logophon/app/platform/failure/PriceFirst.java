@@ -1,6 +1,6 @@
 package org.logophon.app.platform.failure;
 
-/** What was asked for costs more than anybody has agreed to; the message says what, and what will be left. */
+/** A refusal until a price is agreed to; its message gives the price, and what will be left. */
 public class PriceFirst extends RuntimeException {
 
     private final int characters;

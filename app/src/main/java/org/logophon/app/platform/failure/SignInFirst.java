@@ -1,6 +1,6 @@
 package org.logophon.app.platform.failure;
 
-/** Nobody has signed in: a page is answered with the door, anything else with a sentence. */
+/** A refusal until somebody signs in: a page leads to the sign-in page, anything else gets a sentence. */
 public final class SignInFirst extends RuntimeException {
 
     private static final long serialVersionUID = 1L;

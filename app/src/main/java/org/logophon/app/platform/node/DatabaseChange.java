@@ -3,7 +3,7 @@ package org.logophon.app.platform.node;
 import java.util.UUID;
 
 /**
- * That something has changed, on this node or another, as the database says it. What is kept in memory listens, to know
+ * The event of a change, on this server or another, as the database tells it. What is kept in memory listens, to know
  * when it is stale.
  *
  * @param kind    as the database names it: {@code house}, {@code status}…

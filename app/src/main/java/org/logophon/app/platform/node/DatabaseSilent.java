@@ -1,4 +1,4 @@
 package org.logophon.app.platform.node;
 
-/** That the database has fallen silent, as this server sees it, or answers again. */
+/** The event that the database stopped answering this server, or answers again. */
 public record DatabaseSilent(boolean now) {}

@@ -18,7 +18,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 
-/** Says every second that this server is there, and hears what time it is. */
+/** The heartbeat of this server, once a second; it also brings the database's time. */
 @Component
 public class NodeBeat implements DisposableBean {
 

@@ -4,7 +4,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
- * How this server takes part.
+ * The settings of this server among others.
  *
  * @param outsidePort where browsers find it on its machine: its own port, or a balancer's
  * @param pages       false for a server that does jobs and answers no page

@@ -17,7 +17,7 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * How many costly requests a person may make on a server: thirty at once, and then one a second. Whoever has the
+ * The limit on a person's costly requests on a server: thirty at once, and then one a second. Whoever has the
  * machine to themselves may make as many as they like.
  */
 @Configuration

@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** What somebody does with their own name: another pass phrase, and leaving. */
+/** The page of one's own account: pass phrase, workspaces, signing out. */
 @Controller
 @RequestMapping("/me")
 class MeController {

@@ -16,7 +16,7 @@ class MemberRepository {
         this.jdbc = jdbc;
     }
 
-    /** Somebody in a workspace. */
+    /** A person in a workspace. */
     record Member(Person person, MemberRole role) {}
 
     Optional<MemberRole> role(UUID person, UUID workspace) {

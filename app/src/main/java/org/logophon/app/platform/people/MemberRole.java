@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import org.logophon.app.platform.failure.Refused;
 
-/** What somebody is in a workspace. */
+/** A person's role in a workspace. */
 public enum MemberRole {
     LISTENER("hears, notes and approves"),
     EDITOR("writes, casts, directs and delivers"),

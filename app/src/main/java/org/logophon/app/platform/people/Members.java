@@ -8,7 +8,7 @@ import org.logophon.app.platform.people.MemberRepository.Member;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Who is in a workspace. It is never without an owner. */
+/** The members of a workspace, which is never without an owner. */
 @Service
 class Members {
 

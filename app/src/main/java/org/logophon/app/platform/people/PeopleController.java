@@ -57,7 +57,7 @@ class PeopleController {
     public record InvitationLine(UUID id, MemberRole role, String left) {}
 
     /** @param address path of the link: it is told this once */
-    record Made(String address, String sentence) {}
+    record CreatedLink(String address, String sentence) {}
 
     @GetMapping
     String page(Model model) {
@@ -105,9 +105,9 @@ class PeopleController {
     @DoneOnce
     @PostMapping("/invitations")
     @ResponseBody
-    Made invite(@RequestParam String role) {
+    CreatedLink invite(@RequestParam String role) {
         MemberRole as = MemberRole.named(role);
-        return new Made(
+        return new CreatedLink(
                 "/join/" + invitations.make(visits.workspace(), as),
                 "Send this link to one person. It makes them " + as.one() + ", once, within seven days.");
     }
@@ -137,8 +137,8 @@ class PeopleController {
     @DoneOnce
     @PostMapping("/members/{person}/phrase")
     @ResponseBody
-    Made phrase(@PathVariable UUID person) {
-        return new Made(
+    CreatedLink phrase(@PathVariable UUID person) {
+        return new CreatedLink(
                 "/join/" + invitations.makeForPhrase(visits.workspace(), person),
                 "Send this link to them alone. With it they choose a new pass phrase, once, within seven days.");
     }

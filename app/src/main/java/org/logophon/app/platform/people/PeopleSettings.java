@@ -9,7 +9,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
- * Whether people sign in, and how others reach the application.
+ * The settings of accounts and of the public address.
  *
  * @param on            false while whoever uses the machine is everybody
  * @param listen        address that the application listens on

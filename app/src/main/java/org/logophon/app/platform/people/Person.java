@@ -2,5 +2,5 @@ package org.logophon.app.platform.people;
 
 import java.util.UUID;
 
-/** Somebody who can sign in. */
+/** A person with an account. */
 public record Person(UUID id, String name) {}

@@ -1,6 +1,6 @@
 package org.logophon.app.platform.people;
 
-/** What an address asks of whoever comes to it. */
+/** A right that an address asks for. */
 enum Right {
     /** Links, the feed, signing in, styles: they look after themselves. */
     ANYBODY,

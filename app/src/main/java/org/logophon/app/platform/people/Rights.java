@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Which right each address asks for. What isn't named here asks for the most, but for a project's, which editors work
+ * The table of rights by address. What isn't named here asks for the most, but for a project's, which editors work
  * on.
  */
 final class Rights {

@@ -9,7 +9,10 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
-/** Who has signed in where. A session knows a person's id and nothing else: what they may do is looked up each time. */
+/**
+ * The sessions of signed-in people. A session knows a person's id and nothing else: what they may do is looked up each
+ * time.
+ */
 @Component
 class Sessions {
 

@@ -3,7 +3,7 @@ package org.logophon.app.platform.people;
 import java.util.UUID;
 
 /**
- * Who asks for something, and for which workspace.
+ * A request's person and workspace.
  *
  * @param person null while people are switched off
  * @param role   what they are there

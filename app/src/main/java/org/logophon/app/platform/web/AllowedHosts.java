@@ -1,6 +1,6 @@
 package org.logophon.app.platform.web;
 
-/** How others reach the application, beside the names of this machine itself. */
+/** The host names under which the application answers, beside those of this machine. */
 public interface AllowedHosts {
 
     /** True while people of elsewhere may come in. */

@@ -1,4 +1,4 @@
 package org.logophon.app.platform.web;
 
-/** It is done, and there is nothing to say of it: {@code {}}. */
+/** An answer without content: {@code {}}. */
 public record DoneAnswer() {}

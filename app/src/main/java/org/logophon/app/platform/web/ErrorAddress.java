@@ -9,7 +9,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.server.ResponseStatusException;
 
-/** Where the server sends what failed before any page had it; asked for by itself, it is no page. */
+/** The address of failures before any page; asked for by itself, it is no page. */
 @Controller
 class ErrorAddress implements ErrorController {
 

@@ -4,7 +4,7 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import org.logophon.core.input.digest.Sha256;
 
-/** What stands in an address that can't be guessed: 192 bits, of which only a digest is kept. */
+/** The secret part of an address: 192 bits, of which only a digest is kept. */
 public final class LinkToken {
 
     private static final int BYTES = 24;

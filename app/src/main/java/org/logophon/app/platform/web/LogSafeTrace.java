@@ -1,6 +1,6 @@
 package org.logophon.app.platform.web;
 
-/** Where an error came from, for the log: kinds and places, and none of the words that its messages may quote. */
+/** A stack trace for the log: kinds and places, and none of the words that its messages may quote. */
 public final class LogSafeTrace {
 
     private static final int MOST_FRAMES = 40;

@@ -1,6 +1,6 @@
 package org.logophon.app.platform.web;
 
-/** Tells failures by which this process has lost its footing: it ends in order, and the launcher starts another. */
+/** The test of whether a failure means that memory has run out: it ends in order, and the launcher starts another. */
 public final class MemoryUsedUp {
 
     public static final String SENTENCE =

@@ -1,7 +1,7 @@
 package org.logophon.app.platform.web;
 
 /**
- * What has to be agreed to first.
+ * A price that has to be agreed to first.
  *
  * @param characters the number to agree to
  * @param price      as people write it: "0.97 EUR"

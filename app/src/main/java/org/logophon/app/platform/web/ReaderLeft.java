@@ -4,7 +4,7 @@ import java.io.IOException;
 import org.apache.catalina.connector.ClientAbortException;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 
-/** Tells an answer that nobody reads any more from one that failed: a tab was closed, or a player has heard enough. */
+/** The test of whether a client closed the connection: a tab was closed, or a player has heard enough. */
 final class ReaderLeft {
 
     private ReaderLeft() {}

@@ -6,7 +6,7 @@ import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Says where Logophon is, once it is. */
+/** The line that gives the address once the application is ready. */
 @Component
 class Ready {
 

@@ -12,7 +12,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Gives each request an id that stands in its answer and in every line of the log that it leads to. */
+/** The id of each request, in its answer and in every line of the log that it leads to. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class RequestIds extends OncePerRequestFilter {

@@ -1,4 +1,4 @@
 package org.logophon.app.platform.web;
 
-/** What was done, or why it wasn't, for people to read. */
+/** An answer that is one sentence for people. */
 public record SentenceAnswer(String sentence) {}

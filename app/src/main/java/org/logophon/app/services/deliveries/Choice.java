@@ -14,7 +14,7 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What a delivery holds, and how.
+ * The options of a delivery.
  *
  * @param parts    by their names
  * @param format   of sound files: {@code wav}…

@@ -10,7 +10,7 @@ import org.logophon.core.delivery.ClipFields;
 import org.logophon.core.delivery.FileNames;
 import org.logophon.core.input.InvalidInput;
 
-/** Which clip of a project gets which file name. */
+/** The file names of a project's clips. */
 final class ClipNames {
 
     private ClipNames() {}

@@ -35,7 +35,7 @@ public class DeliveredFiles {
      */
     public record Stored(Manifest.Entry entry, String madeOf, Measured measured) {}
 
-    /** What a finished clip measures. */
+    /** The figures of a finished clip. */
     public record Measured(double lufs, double truePeakDbtp) {}
 
     /** Stores a file's content, unless it is there already. */

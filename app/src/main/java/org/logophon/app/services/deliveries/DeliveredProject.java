@@ -69,20 +69,20 @@ public class DeliveredProject {
     }
 
     /**
-     * What is asked of a delivery.
+     * The options that clips follow from.
      *
      * @param lufs null for as rendered.
      * @param inClips with sounds and beds in the clips
      */
-    public record Asked(String pattern, Double lufs, SoundFormat format, boolean inClips) {
+    public record ClipOptions(String pattern, Double lufs, SoundFormat format, boolean inClips) {
 
-        public static Asked of(String pattern, Double lufs, Choice choice) {
-            return new Asked(pattern, lufs, choice.sound(), choice.inClips());
+        public static ClipOptions of(String pattern, Double lufs, Choice choice) {
+            return new ClipOptions(pattern, lufs, choice.sound(), choice.inClips());
         }
     }
 
-    /** What a clip is made of. */
-    public record Made(CueView cue, Take take, FileNames.Name name, String madeOf) {
+    /** The cue, take and file name of a clip. */
+    public record ClipSource(CueView cue, Take take, FileNames.Name name, String madeOf) {
 
         String file() {
             return name.path();
@@ -90,7 +90,7 @@ public class DeliveredProject {
     }
 
     /** Clips in their places, by what they are made of; those without a take are left out. */
-    Programme<Made> programme(ProjectView view, Asked asked) {
+    Programme<ClipSource> programme(ProjectView view, ClipOptions asked) {
         Map<CueView, FileNames.Name> names =
                 ClipNames.names(view, asked.pattern(), asked.format().kind().extension());
         Map<UUID, Take> kept = new HashMap<>();
@@ -101,13 +101,13 @@ public class DeliveredProject {
         String bed = laid == null || laid.empty() ? "" : laid.stamp();
         return placed.with(cue -> {
             Take take = kept.get(cue.keptTake());
-            return new Made(cue, take, names.get(cue), madeOf(cue, take, asked, bed));
+            return new ClipSource(cue, take, names.get(cue), madeOf(cue, take, asked, bed));
         });
     }
 
     /** What lies under it. */
-    LaidOut laidOut(ProjectView view, Programme<Made> programme, Double lufs) {
-        return layers.laidOut(view, programme.with(Made::cue), lufs);
+    LaidOut laidOut(ProjectView view, Programme<ClipSource> programme, Double lufs) {
+        return layers.laidOut(view, programme.with(ClipSource::cue), lufs);
     }
 
     /**
@@ -116,7 +116,7 @@ public class DeliveredProject {
      * @param delivered the same clips as the programme, in the same order
      * @param laid      what lies under them
      */
-    public record Prepared(ProjectView view, Programme<Made> programme, Delivered delivered, LaidOut laid) {
+    public record Prepared(ProjectView view, Programme<ClipSource> programme, Delivered delivered, LaidOut laid) {
 
         /** Where only names are asked for. */
         ProjectSounds names() {
@@ -125,12 +125,12 @@ public class DeliveredProject {
     }
 
     /** @throws org.logophon.core.input.InvalidInput when the names can't be made */
-    public Prepared prepared(ProjectView view, Asked asked) {
-        Programme<Made> programme = programme(view, asked);
+    public Prepared prepared(ProjectView view, ClipOptions asked) {
+        Programme<ClipSource> programme = programme(view, asked);
         return new Prepared(view, programme, delivered(view, programme, null), laidOut(view, programme, asked.lufs()));
     }
 
-    public static String madeOf(CueView cue, Take take, Asked asked, String bed) {
+    public static String madeOf(CueView cue, Take take, ClipOptions asked, String bed) {
         return new MadeOf(
                         Sha256.hex(String.join("\n", take.sound().id().toString(), take.text(), cue.number())),
                         asked.lufs() + "/" + cue.direction().loudnessDb(),
@@ -140,7 +140,7 @@ public class DeliveredProject {
     }
 
     /** @param clips finished ones, in the order of the programme; null where nothing is asked of their sound */
-    Delivered delivered(ProjectView view, Programme<Made> programme, List<Clip> clips) {
+    Delivered delivered(ProjectView view, Programme<ClipSource> programme, List<Clip> clips) {
         ProjectReadings said = readings.of(view.id());
         Iterator<Clip> finished = clips == null ? null : clips.iterator();
         Map<UUID, Timed> timed = speeches.timed(
@@ -165,7 +165,7 @@ public class DeliveredProject {
 
     private DeliveredClip told(
             ProjectView view,
-            Made made,
+            ClipSource made,
             Clip clip,
             ProjectReadings said,
             Map<UUID, Timed> timed,

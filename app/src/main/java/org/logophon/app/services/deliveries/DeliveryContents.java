@@ -5,7 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
-import org.logophon.app.services.deliveries.DeliveredProject.Made;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipSource;
 import org.logophon.app.services.deliveries.DeliveredProject.Prepared;
 import org.logophon.app.services.page.FileSize;
 import org.logophon.core.delivery.Delivered;
@@ -19,7 +19,7 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.logophon.core.time.programme.SampleCount;
 
-/** What a delivery will hold, before it is built. */
+/** The contents of a delivery before it is built. */
 public final class DeliveryContents {
 
     /** What a codec makes of a second, near enough. */
@@ -41,18 +41,18 @@ public final class DeliveryContents {
      * @param change against the delivery before: {@code new}, {@code changed}, {@code moved}, {@code same}, {@code
      *               gone}; empty where it is only known when it is written
      */
-    public record Line(String path, String length, String size, String change, String why) {}
+    public record FileLine(String path, String length, String size, String change, String why) {}
 
     /**
      * @param against   number of the delivery before; null for none
      * @param shortened numbers of cues whose names didn't fit
      */
     public record Contents(
-            List<Line> lines, Integer against, String size, int files, int wanted, List<String> shortened) {}
+            List<FileLine> lines, Integer against, String size, int files, int wanted, List<String> shortened) {}
 
     /** @param now prepared with what the choice asks for */
     public static Contents of(Prepared now, Choice choice, Earlier last) {
-        Programme<Made> programme = now.programme();
+        Programme<ClipSource> programme = now.programme();
         if (programme.clips().isEmpty()) {
             return new Contents(List.of(), null, FileSize.of(0), 0, 0, List.of());
         }
@@ -62,17 +62,17 @@ public final class DeliveryContents {
         last.files().stream()
                 .filter(file -> !file.entry().change().equals("gone"))
                 .forEach(file -> earlier.put(key(file.entry()), file));
-        Map<String, PlacedClip<Made>> clips = new HashMap<>();
+        Map<String, PlacedClip<ClipSource>> clips = new HashMap<>();
         programme.clips().forEach(placed -> clips.put(placed.cue().cue().number(), placed));
         Map<String, DeliveredClip> told = new HashMap<>();
         delivered.programme().clips().forEach(placed -> told.put(placed.cue().number(), placed.cue()));
         TextSizes texts = new TextSizes(delivered);
-        List<Line> lines = new ArrayList<>();
+        List<FileLine> lines = new ArrayList<>();
         long bytes = 0;
         for (Part part : choice.chosen()) {
             Map<String, Long> written = sound(part) ? Map.of() : texts.of(part, choice.wishes(), now.names());
             for (PartFile file : part.files(delivered, choice.wishes(), now.names())) {
-                PlacedClip<Made> clip = clips.get(file.cue());
+                PlacedClip<ClipSource> clip = clips.get(file.cue());
                 long size = sound(part) ? size(part, file, clip, now, choice) : written.getOrDefault(file.path(), 0L);
                 size += clip == null ? 0 : texts.noteBytes(told.get(file.cue()));
                 bytes += size;
@@ -81,7 +81,7 @@ public final class DeliveryContents {
                         file, clip, clip == null ? "" : told.get(file.cue()).voice(), size, was, before != null));
             }
         }
-        earlier.values().forEach(gone -> lines.add(new Line(gone.entry().path(), "", "", "gone", "")));
+        earlier.values().forEach(gone -> lines.add(new FileLine(gone.entry().path(), "", "", "gone", "")));
         List<String> shortened = programme.clips().stream()
                 .filter(placed -> placed.cue().name().shortened())
                 .map(placed -> placed.cue().cue().number())
@@ -97,26 +97,26 @@ public final class DeliveryContents {
         return file.cue().isEmpty() ? "/" + file.path() : file.cue();
     }
 
-    private static Line line(
-            PartFile file, PlacedClip<Made> clip, String voice, long size, Stored was, boolean compared) {
+    private static FileLine line(
+            PartFile file, PlacedClip<ClipSource> clip, String voice, long size, Stored was, boolean compared) {
         String length = clip == null ? "" : seconds(clip.length());
         if (!compared) {
-            return new Line(file.path(), length, FileSize.of(size), "", "");
+            return new FileLine(file.path(), length, FileSize.of(size), "", "");
         }
         if (was == null) {
-            return new Line(file.path(), length, FileSize.of(size), "new", "");
+            return new FileLine(file.path(), length, FileSize.of(size), "new", "");
         }
         if (clip == null) {
-            return new Line(file.path(), length, FileSize.of(size), "", "");
+            return new FileLine(file.path(), length, FileSize.of(size), "", "");
         }
-        Made made = clip.cue();
+        ClipSource made = clip.cue();
         String why = why(made, voice, was, file.path());
         String change =
                 !why.isEmpty() ? "changed" : was.entry().start() == clip.start().samples() ? "same" : "moved";
-        return new Line(file.path(), length, FileSize.of(size), change, why);
+        return new FileLine(file.path(), length, FileSize.of(size), change, why);
     }
 
-    private static String why(Made made, String voice, Stored was, String path) {
+    private static String why(ClipSource made, String voice, Stored was, String path) {
         if (!Sha256.hex(made.take().text())
                 .substring(0, SAID_DIGITS)
                 .equals(was.entry().said())) {
@@ -141,7 +141,7 @@ public final class DeliveryContents {
     }
 
     /** Of sound, reckoned. */
-    private static long size(Part part, PartFile file, PlacedClip<Made> clip, Prepared now, Choice choice) {
+    private static long size(Part part, PartFile file, PlacedClip<ClipSource> clip, Prepared now, Choice choice) {
         SampleCount length = clip != null
                 ? clip.length()
                 : part.id().equals("parts")

@@ -46,7 +46,7 @@ public class DeliveryFolder {
         return !root.isEmpty();
     }
 
-    /** What was written, and where. */
+    /** The files that were written, and their folder. */
     public record Done(Path folder, Written written) {}
 
     /** Into a folder of somebody's choice. */

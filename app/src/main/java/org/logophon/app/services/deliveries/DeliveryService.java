@@ -19,7 +19,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Asks for deliveries. */
+/** The service that starts, cancels and deletes deliveries. */
 @Service
 public class DeliveryService {
 

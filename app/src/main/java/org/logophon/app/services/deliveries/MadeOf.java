@@ -1,7 +1,7 @@
 package org.logophon.app.services.deliveries;
 
 /**
- * What a clip is made of, as it is kept with a delivery: enough to say what has changed.
+ * The sources of a delivered clip: enough to say what has changed.
  *
  * @param take     digest of the take's sound and words
  * @param loudness that was aimed at, with the cue's own offset

@@ -27,8 +27,8 @@ import org.logophon.app.platform.audio.AudioStore;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.deliveries.DeliveredFiles.Measured;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
-import org.logophon.app.services.deliveries.DeliveredProject.Asked;
-import org.logophon.app.services.deliveries.DeliveredProject.Made;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipOptions;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipSource;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.bed.LaidOut;
@@ -48,7 +48,7 @@ import org.logophon.core.voice.finish.FinishSettings;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Makes the files of a delivery, on all cores, and stores what isn't stored yet. */
+/** The writer of a delivery's files, on all cores; it stores what isn't stored yet. */
 @Component
 class PackageWriter {
 
@@ -86,11 +86,11 @@ class PackageWriter {
      * A delivery's clips in their places and what lies under them, worked out once: whoever changes something while it
      * is built changes the next delivery.
      */
-    record Contents(ProjectView view, Delivery delivery, Programme<Made> programme, LaidOut laid) {}
+    record Contents(ProjectView view, Delivery delivery, Programme<ClipSource> programme, LaidOut laid) {}
 
     Contents contents(ProjectView view, Delivery delivery) {
-        Programme<Made> programme =
-                delivering.programme(view, Asked.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice()));
+        Programme<ClipSource> programme = delivering.programme(
+                view, ClipOptions.of(delivery.namePattern(), delivery.targetLufs(), delivery.choice()));
         return new Contents(view, delivery, programme, delivering.laidOut(view, programme, delivery.targetLufs()));
     }
 
@@ -136,7 +136,7 @@ class PackageWriter {
         ProjectView view = contents.view();
         Delivery delivery = contents.delivery();
         LaidOut laid = contents.laid();
-        Programme<Made> programme = contents.programme();
+        Programme<ClipSource> programme = contents.programme();
         ExecutorService threads =
                 Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
         try {
@@ -149,21 +149,21 @@ class PackageWriter {
             Delivered delivered = delivering.delivered(view, programme, clips);
             Map<String, SoundSource> sources = new HashMap<>();
             Map<String, Take> takes = new HashMap<>();
-            Map<String, Made> madeOf = new LinkedHashMap<>();
+            Map<String, ClipSource> madeOf = new LinkedHashMap<>();
             Map<String, Measured> measured = new HashMap<>();
             for (int i = 0; i < clips.size(); i++) {
-                Made made = programme.clips().get(i).cue();
+                ClipSource made = programme.clips().get(i).cue();
                 sources.put(made.cue().number(), clips.get(i).sound());
                 takes.put(made.cue().number(), made.take());
                 madeOf.put(made.cue().number(), made);
                 measured.put(made.cue().number(), measured(clips.get(i)));
             }
-            var layer = laid.empty() ? null : layers.layer(laid, programme.with(Made::cue));
+            var layer = laid.empty() ? null : layers.layer(laid, programme.with(ClipSource::cue));
             var ready = sounds.of(view, delivered, delivery, sources, takes, layer);
             List<Callable<Stored>> writing = new ArrayList<>();
             List<PartFile> all = partFiles(delivery.choice(), delivered, ready);
             for (PartFile file : all) {
-                Made made = madeOf.get(file.cue());
+                ClipSource made = madeOf.get(file.cue());
                 writing.add(
                         () -> written(file, delivered, made == null ? "" : made.madeOf(), measured.get(file.cue())));
             }
@@ -231,7 +231,7 @@ class PackageWriter {
         }
     }
 
-    private Clip finished(Made made, Double lufs) {
+    private Clip finished(ClipSource made, Double lufs) {
         Take take = made.take();
         if (take == null) {
             throw new NotFound("The kept take of cue " + made.cue().number() + " is gone. Render it again.");

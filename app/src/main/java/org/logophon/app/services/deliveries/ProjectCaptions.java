@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.platform.failure.Refused;
-import org.logophon.app.services.deliveries.DeliveredProject.Asked;
-import org.logophon.app.services.deliveries.DeliveredProject.Made;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipOptions;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipSource;
 import org.logophon.app.services.deliveries.DeliveredProject.Prepared;
 import org.logophon.app.services.project.CaptionRepository;
 import org.logophon.app.services.project.CaptionRepository.Corrected;
@@ -62,9 +62,9 @@ public class ProjectCaptions {
             List<Shown> captions) {}
 
     public List<OfCue> of(ProjectView view) {
-        Prepared now =
-                delivering.prepared(view, new Asked("{number}", view.project().targetLufs(), SoundFormat.USUAL, false));
-        Programme<Made> programme = now.programme();
+        Prepared now = delivering.prepared(
+                view, new ClipOptions("{number}", view.project().targetLufs(), SoundFormat.USUAL, false));
+        Programme<ClipSource> programme = now.programme();
         Delivered delivered = now.delivered();
         Map<UUID, Corrected> corrected = corrections.of(view.id());
         List<OfCue> cues = new ArrayList<>();

@@ -20,7 +20,7 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 
 /**
- * How large the texts of a delivery will be: those of its first clips are written, and the others are taken to be like
+ * The estimated sizes of a delivery's texts: those of its first clips are written, and the others are taken to be like
  * them. A page that is looked at while hours of narration are rendered has no time to write them all.
  */
 final class TextSizes {

@@ -33,7 +33,7 @@ public class BulkDirection {
         this.edits = edits;
     }
 
-    /** What a cue shall be directed by. */
+    /** A cue with its new direction. */
     public record Redirected(Marks marks, Direction direction) {}
 
     /** @param what in words, for undo */

@@ -54,7 +54,7 @@ public class Ledger implements Charges {
             long unsettled) {}
 
     /**
-     * What is charged by the character.
+     * An item that is charged by the character.
      *
      * @param id   in the ledger
      * @param name for people

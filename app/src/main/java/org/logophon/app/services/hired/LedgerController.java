@@ -16,7 +16,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 
-/** What hired voices have cost: by month, project and voice. */
+/** The ledger of hired voices: by month, project and voice. */
 @Controller
 class LedgerController {
 

@@ -5,7 +5,7 @@ import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** What was paid for stays until its owner empties it. */
+/** The upkeep of paid speech, which stays until its owner deletes it. */
 @Component
 class PaidUpkeep implements Upkeep {
 

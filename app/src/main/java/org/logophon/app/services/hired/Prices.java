@@ -16,7 +16,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
-/** Says what renders cost before they are made, and takes note of who agrees. */
+/** The prices of renders before they are made, and the agreements to them. */
 @Service
 public class Prices {
 

@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 
 /**
- * What something would cost.
+ * A quoted price.
  *
  * @param characters that would be charged: what was paid for before isn't
  * @param allowance  characters of the month; null while the service doesn't say

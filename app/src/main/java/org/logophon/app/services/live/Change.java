@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 
 /**
- * That something has changed, as the database says it.
+ * A change, as the database tells it.
  *
  * @param project null for what concerns every project
  */

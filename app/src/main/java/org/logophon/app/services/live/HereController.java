@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Who else has a project open, and on which cue. */
+/** The answers about who else has a project open, and on which cue. */
 @RestController
 @RequestMapping("/projects/{id}/here")
 class HereController {

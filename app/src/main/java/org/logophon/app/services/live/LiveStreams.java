@@ -95,7 +95,7 @@ public class LiveStreams {
     /** @param sentence what to say for as long as the database is silent; empty when it answers again */
     record Away(String sentence) {}
 
-    /** What a page is told. @param kinds of changes @param programme what differs in it; null when nothing does */
+    /** A message to a page. @param kinds of changes @param programme what differs in it; null when nothing does */
     record Told(List<String> kinds, ProgrammeDelta programme) {}
 
     /** @param project null for the shelf */

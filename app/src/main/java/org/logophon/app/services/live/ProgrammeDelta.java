@@ -6,7 +6,7 @@ import org.logophon.app.services.rendering.ProgrammeReader.Answer;
 import org.logophon.app.services.rendering.ProgrammeReader.ProgrammeCue;
 
 /**
- * What has changed in a programme since pages were told of it last.
+ * The changes of a programme since pages were told last.
  *
  * @param stamp     of the programme as it is now
  * @param all       true when there are other cues, or another order: pages read all of it

@@ -116,7 +116,7 @@ class Hooks {
         }
     }
 
-    /** That the address took nothing: it is called again. */
+    /** The failure of a webhook; it is called again. */
     static final class NotTaken extends RuntimeException {
 
         private static final long serialVersionUID = 1L;
@@ -173,7 +173,7 @@ class Hooks {
     }
 
     /** @throws NotTaken when it is to be called again */
-    void send(NotificationSettings wish, Tiding tiding) {
+    void send(NotificationSettings wish, Notification tiding) {
         URI uri = uri(wish.hook());
         if (uri == null || !mayCall(uri)) {
             // what a name leads to may have changed since it was written down

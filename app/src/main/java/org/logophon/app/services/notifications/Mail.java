@@ -60,7 +60,7 @@ class Mail {
         return to;
     }
 
-    void send(String to, Tiding tiding) {
+    void send(String to, Notification tiding) {
         if (sender == null) {
             return;
         }

@@ -3,7 +3,7 @@ package org.logophon.app.services.notifications;
 import java.util.UUID;
 
 /**
- * What somebody wants to be told of, and where, beside the page.
+ * A person's settings of notifications, beside those in the page.
  *
  * @param person null for who uses the machine while people are switched off
  * @param mail   empty for none
@@ -25,7 +25,7 @@ public record NotificationSettings(
         return new NotificationSettings(UUID.randomUUID(), person, true, true, true, "", "", "");
     }
 
-    boolean of(Tiding.Kind kind) {
+    boolean of(Notification.Kind kind) {
         return switch (kind) {
             case RENDERS -> renders;
             case DELIVERIES -> deliveries;

@@ -17,14 +17,14 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Hears what is done, writes it down for the pages, and asks for what is to be sent: all in the transaction that did
+ * The notifications of finished work, stored for pages and queued for sending: all in the transaction that did
  * it, so that nothing is told that didn't happen.
  */
 @Service
 class Notifications {
 
-    private final TidingRepository table;
-    private final WishRepository wishes;
+    private final NotificationRepository table;
+    private final NotificationSettingsRepository wishes;
     private final PeopleSettings people;
     private final JobQueue jobs;
     private final OneTimeTask<Void> task;
@@ -32,8 +32,8 @@ class Notifications {
 
     /** @param longWork what takes less is seen by who waits for it */
     Notifications(
-            TidingRepository table,
-            WishRepository wishes,
+            NotificationRepository table,
+            NotificationSettingsRepository wishes,
             PeopleSettings people,
             JobQueue jobs,
             OneTimeTask<Void> sendTask,
@@ -57,7 +57,7 @@ class Notifications {
                 over.failed() == 0 ? "" : over.failed() == 1 ? "; 1 to check" : "; " + over.failed() + " to check";
         tell(
                 over.project(),
-                Tiding.Kind.RENDERS,
+                Notification.Kind.RENDERS,
                 done + failed + ".",
                 "/projects/" + over.project() + "/direct",
                 false);
@@ -69,7 +69,7 @@ class Notifications {
         boolean brief = over.took().compareTo(longWork) < 0;
         tell(
                 over.project(),
-                Tiding.Kind.DELIVERIES,
+                Notification.Kind.DELIVERIES,
                 over.problem().isEmpty()
                         ? "Delivery " + over.ordinal() + " is ready."
                         : "Delivery " + over.ordinal() + " could not be built: " + over.problem(),
@@ -82,14 +82,14 @@ class Notifications {
     public void said(VisitorSaid said) {
         tell(
                 said.project(),
-                Tiding.Kind.VISITORS,
+                Notification.Kind.VISITORS,
                 said.sentence(),
                 "/projects/" + said.project() + "/listen" + (said.cue() == null ? "" : "?cue=" + said.cue()),
                 false);
     }
 
-    private void tell(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
-        Tiding tiding = table.add(project, kind, sentence, address, brief)
+    private void tell(UUID project, Notification.Kind kind, String sentence, String address, boolean brief) {
+        Notification tiding = table.add(project, kind, sentence, address, brief)
                 .flatMap(id -> table.find(id))
                 .orElse(null);
         if (tiding == null) {
@@ -108,7 +108,7 @@ class Notifications {
     }
 
     /** For pages: what is new for somebody, a few at most. */
-    List<Tiding> since(UUID workspace, NotificationSettings wish, long id, Instant since, int most) {
+    List<Notification> since(UUID workspace, NotificationSettings wish, long id, Instant since, int most) {
         return table.after(workspace, id, since, most).stream()
                 .filter(tiding -> wish.of(tiding.kind()))
                 .toList();

@@ -4,7 +4,7 @@ import org.logophon.app.platform.node.NodeSettings;
 import org.logophon.app.platform.people.PeopleSettings;
 import org.springframework.stereotype.Component;
 
-/** Where others find the pages, for what is sent to them. */
+/** The public address of pages, for what is sent to people. */
 @Component
 class PublicPlace {
 

@@ -17,7 +17,10 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Component;
 
-/** Sends one tiding one way. What can't be sent now comes again after waits that grow, for some half an hour. */
+/**
+ * The job that sends one notification one way. What can't be sent now comes again after waits that grow, for some half
+ * an hour.
+ */
 @Component
 class Sending {
 
@@ -42,12 +45,12 @@ class Sending {
         }
     }
 
-    private final TidingRepository tidings;
-    private final WishRepository wishes;
+    private final NotificationRepository tidings;
+    private final NotificationSettingsRepository wishes;
     private final Mail mail;
     private final Hooks hooks;
 
-    Sending(TidingRepository tidings, WishRepository wishes, Mail mail, Hooks hooks) {
+    Sending(NotificationRepository tidings, NotificationSettingsRepository wishes, Mail mail, Hooks hooks) {
         this.tidings = tidings;
         this.wishes = wishes;
         this.mail = mail;
@@ -55,7 +58,7 @@ class Sending {
     }
 
     /** Of the jobs that bring a tiding to somebody. */
-    static List<String> names(Tiding tiding, NotificationSettings wish) {
+    static List<String> names(Notification tiding, NotificationSettings wish) {
         List<String> names = new ArrayList<>();
         if (!wish.mail().isEmpty() && !tiding.brief()) {
             names.add(MAIL + " " + tiding.id() + " " + wish.id());
@@ -68,7 +71,7 @@ class Sending {
 
     private void send(String name) {
         String[] parts = name.split(" ");
-        Optional<Tiding> tiding = tidings.find(Long.parseLong(parts[1]));
+        Optional<Notification> tiding = tidings.find(Long.parseLong(parts[1]));
         Optional<NotificationSettings> wish = wishes.find(UUID.fromString(parts[2]));
         if (tiding.isEmpty() || wish.isEmpty()) {
             return;

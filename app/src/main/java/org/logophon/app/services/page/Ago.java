@@ -3,7 +3,7 @@ package org.logophon.app.services.page;
 import java.time.Duration;
 import java.time.Instant;
 
-/** How long ago something was, as people say it. */
+/** A time in the past in words, as "5 min ago". */
 public final class Ago {
 
     private Ago() {}

@@ -64,7 +64,7 @@ public final class FieldLimits {
 
     private FieldLimits() {}
 
-    /** Puts them before every page, as {@code limits}. */
+    /** The advice that gives them to every page, as {@code limits}. */
     @ControllerAdvice
     static class OnPages {
 

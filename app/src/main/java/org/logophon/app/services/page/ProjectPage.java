@@ -18,7 +18,10 @@ import org.logophon.core.time.programme.Placement.InSlot;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
-/** What every page of a project shows: its name and running time, and the path with the one fact of each step. */
+/**
+ * The model that every page of a project shares: its name and running time, and the path with the one fact of each
+ * step.
+ */
 @Component
 public class ProjectPage {
 

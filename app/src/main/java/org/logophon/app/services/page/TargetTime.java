@@ -4,7 +4,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.logophon.app.platform.failure.Refused;
 
-/** How long a programme shall run, as typed: {@code 6:00}, {@code 1:02:30}, or seconds. */
+/** A target length as typed: {@code 6:00}, {@code 1:02:30}, or seconds. */
 public final class TargetTime {
 
     private static final Pattern FORM = Pattern.compile("(?:(?:(\\d{1,2}):)?(\\d{1,3}):)?(\\d{1,5})");

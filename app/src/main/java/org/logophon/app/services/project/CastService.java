@@ -19,7 +19,7 @@ import org.logophon.core.voice.figures.ClearnessTable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Gives roles their voices and says how they speak. Takes stay, whoever made them. */
+/** The service that casts roles and sets their direction. Takes stay, whoever made them. */
 @Service
 public class CastService {
 

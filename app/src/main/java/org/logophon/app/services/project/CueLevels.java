@@ -10,7 +10,7 @@ import org.logophon.core.voice.take.TakeOrigin.VoiceThen;
 import org.logophon.core.voice.take.TakenDirection;
 
 /**
- * Who says a cue, and how it is said by all levels together: its project's, its role's and its own; or those of a take
+ * The voice and direction of a cue from all levels together: its project's, its role's and its own; or those of a take
  * that it was made like, and its own.
  *
  * @param voice null when nobody does

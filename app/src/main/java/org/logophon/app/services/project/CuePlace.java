@@ -7,7 +7,7 @@ import org.logophon.core.time.programme.Placement.Anchor;
 import org.logophon.core.time.programme.SampleCount;
 
 /**
- * What somebody has said of where a cue stands.
+ * A cue's placement as the user set it.
  *
  * @param kind          null when nobody said: then it sits in its slot, and without one it follows
  * @param offsetSamples on from where the anchor puts it in its slot

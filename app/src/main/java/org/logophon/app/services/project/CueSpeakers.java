@@ -11,7 +11,7 @@ import org.logophon.core.voice.render.Speaker;
 import org.logophon.core.voice.render.Speakers;
 
 /**
- * Who may speak inside a cue: the project's roles with their direction; a voice by its own name where no role is called
+ * The speakers inside a cue: the project's roles with their direction; a voice by its own name where no role is called
  * so.
  *
  * @param cast by {@linkplain Projects#key name}

@@ -3,7 +3,7 @@ package org.logophon.app.services.project;
 import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.Locale;
 
-/** Where a cue stands between script and delivery. */
+/** A cue's state between script and delivery. */
 public enum CueState {
     READY("ready"),
     CHANGED("changed"),

@@ -6,7 +6,7 @@ import org.logophon.app.services.project.take.TakeSource;
 import org.logophon.core.review.ApprovalState;
 
 /**
- * What became of a cue: which take is kept, and what the latest render does or did to it.
+ * The status of a cue: which take is kept, and what the latest render does or did to it.
  *
  * @param keptTake   the take that is delivered; null when there is none
  * @param keptRecipe the cue's recipe when that take was kept: while it is the cue's recipe, nothing has changed

@@ -12,7 +12,7 @@ import org.logophon.app.services.project.take.TakeSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** What became of cues, read from their kept takes and their latest renders. */
+/** The status of cues, from their kept takes and latest renders. */
 @Repository
 class CueStatusRepository {
 

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** What belongs to which project, by the names that addresses have for it. */
+/** The parts of projects by the names that addresses have for them. */
 @Repository
 public class ProjectParts {
 

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Which projects are versions of which in another language, and which cue stands for which. */
+/** The translations of projects, and the pairs of their cues. */
 @Repository
 public class ProjectVersions {
 
@@ -18,7 +18,7 @@ public class ProjectVersions {
     }
 
     /**
-     * What a cue of a version stands for.
+     * The cue of the original that a translated cue stands for.
      *
      * @param first id of the cue in the first language
      * @param text  of it, as it was when the version's words were made; null while nobody has translated it

@@ -11,7 +11,7 @@ import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.Voice;
 import org.springframework.stereotype.Service;
 
-/** Puts a project together: what its cues come to, what became of them, and how long they run. */
+/** The projects with their cues, status and lengths. */
 @Service
 public class Projects {
 

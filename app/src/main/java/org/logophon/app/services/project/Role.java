@@ -4,7 +4,7 @@ import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.mark.PauseDefaults;
 
 /**
- * Who speaks.
+ * A role of the script.
  *
  * @param position order of first appearance; gives the role its colour
  * @param voiceId  null when nobody is cast

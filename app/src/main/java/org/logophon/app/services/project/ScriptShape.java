@@ -5,7 +5,7 @@ import org.logophon.core.text.script.HandCuts;
 import org.logophon.core.text.script.Splitting;
 
 /**
- * How a script falls into cues and how they are numbered.
+ * The splitting and numbering of a script.
  *
  * @param frozen true from the first delivery on, or when numbers came with the script: a cue keeps its number
  */

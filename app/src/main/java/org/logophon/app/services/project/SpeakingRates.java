@@ -12,7 +12,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * How fast each voice speaks, measured over all that it has spoken here. Kept in memory and read again after a render.
+ * The measured speaking rate of each voice, over all that it has spoken here. Kept in memory and read again after a
+ * render.
  */
 @Component
 public class SpeakingRates {

@@ -12,7 +12,7 @@ import org.logophon.core.voice.take.TakenDirection;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Says which take of a cue is delivered, and lets takes go and come back. */
+/** The service that keeps, deletes and restores takes. */
 @Service
 public class TakeKeeping {
 

@@ -6,7 +6,7 @@ import org.logophon.core.voice.take.TakeOrigin.MarkThen;
 import org.logophon.core.voice.take.TakeOrigin.VoiceThen;
 import org.logophon.core.voice.take.TakenDirection;
 
-/** What makes a take of a cue as it is now. */
+/** The origin that a take of a cue would have now. */
 public final class TakeOrigins {
 
     private TakeOrigins() {}

@@ -3,7 +3,7 @@ package org.logophon.app.services.rendering;
 import java.util.UUID;
 
 /**
- * How far a batch is.
+ * The progress of a batch.
  *
  * @param running number of the cue that comes next, empty when nothing waits
  * @param failed  cues that ended with a sentence instead of a take
@@ -27,7 +27,7 @@ public record Batch(
      *
      * @param chance of its own: then its takes lie beside the kept ones; null for what the cues ask for
      */
-    record Asked(UUID project, UUID agreement, Chance chance) {}
+    record BatchRequest(UUID project, UUID agreement, Chance chance) {}
 
     /** Another take of the same: how much it may differ, and by which seed. */
     record Chance(long seed, int livelyPercent) {}

@@ -73,10 +73,10 @@ class BatchRepository {
     }
 
     /** @throws NotFound when the batch went with its project */
-    Batch.Asked asked(UUID batch) {
+    Batch.BatchRequest asked(UUID batch) {
         return jdbc.sql("select project_id, agreement_id, seed, lively_percent from batch where id = :batch")
                 .param("batch", batch)
-                .query((row, at) -> new Batch.Asked(
+                .query((row, at) -> new Batch.BatchRequest(
                         row.getObject("project_id", UUID.class),
                         row.getObject("agreement_id", UUID.class),
                         row.getObject("seed") == null

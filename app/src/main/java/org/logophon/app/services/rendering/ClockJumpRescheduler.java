@@ -9,9 +9,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * When the house's clock goes back, what was to be done in a moment would be done in an hour, and a server that died
- * would be there for as long. Several servers may do this at the same jump: what is planned for tomorrow comes a little
- * sooner then.
+ * The rescheduling of jobs when the database's clock goes back: without it, what was due in a moment would be due in an
+ * hour, and a server that died would be there for as long. Several servers may do this at the same jump: what is
+ * planned for tomorrow comes a little sooner then.
  */
 @Component
 class ClockJumpRescheduler {

@@ -85,7 +85,7 @@ class CueRenderer {
     }
 
     private void render(RenderJob job) {
-        Batch.Asked asked = batches.asked(job.batch());
+        Batch.BatchRequest asked = batches.asked(job.batch());
         CueView cue = projects.cue(asked.project(), job.cue());
         if (cue.recipe() == null) {
             throw new SpeechFailed(cue.problem());
@@ -104,7 +104,7 @@ class CueRenderer {
     }
 
     /** Take, kept mark and the job's end are saved together: a kill in between loses all of them or none. */
-    private void save(RenderJob job, Batch.Asked asked, CueView cue, Recipe recipe, StoredSpeech speech) {
+    private void save(RenderJob job, Batch.BatchRequest asked, CueView cue, Recipe recipe, StoredSpeech speech) {
         UUID project = asked.project();
         transaction.executeWithoutResult(status -> {
             table.hold(project);

@@ -17,7 +17,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * What becomes of a job that fails. While the database is away it comes again, after waits that grow, so many times at
+ * The retrying of failed jobs. While the database is away it comes again, after waits that grow, so many times at
  * the most; any other failure ends what the job was for, with a sentence, and the log has the reason once.
  */
 public final class JobRetry {

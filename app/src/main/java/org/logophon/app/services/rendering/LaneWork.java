@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.logophon.app.platform.failure.DatabaseAway;
 import org.springframework.stereotype.Component;
 
-/** What a lane does on its turn: cue after cue for a moment; then whoever waits for a server has theirs. */
+/** The work of a lane on its turn: cue after cue for a moment; then whoever waits for a server has theirs. */
 @Component
 class LaneWork {
 

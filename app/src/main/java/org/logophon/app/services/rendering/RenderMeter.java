@@ -9,7 +9,7 @@ import org.logophon.core.voice.render.Recipe;
 import org.logophon.core.voice.render.Speech;
 import org.springframework.stereotype.Component;
 
-/** How long engines take, and how often they fail, since the start. */
+/** The render times and failures of engines since the start. */
 @Component
 public class RenderMeter {
 

@@ -3,8 +3,8 @@ package org.logophon.app.services.rendering;
 import java.util.Arrays;
 
 /**
- * How fast a workspace renders, by what it ended last. How long a cue takes follows from its letters; while a batch was
- * paused, or no server ran, isn't counted.
+ * The pace at which a workspace renders, by what it ended last. How long a cue takes follows from its letters; while a
+ * batch was paused, or no server ran, isn't counted.
  *
  * <p>Projects have their cues in turn. Until the last cue of one of them is rendered, each of the others has had as
  * much, or all that it asked for: so much stands between a batch and its end.

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Asks for renders, follows them and stops them. */
+/** The service that starts, follows and stops renders. */
 @Service
 public class RenderService {
 

@@ -10,8 +10,8 @@ import org.logophon.core.voice.render.Recipe;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes the speech of a recipe, once. How much is made at the same time is bounded by what it takes of memory, not by
- * how many are made: one very long cue is made alone.
+ * The maker of each recipe's speech, once. How much is made at the same time is bounded by what it takes of memory, not
+ * by how many are made: one very long cue is made alone.
  */
 @Component
 public class SpeechMaker {

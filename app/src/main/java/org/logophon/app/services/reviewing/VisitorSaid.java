@@ -2,5 +2,5 @@ package org.logophon.app.services.reviewing;
 
 import java.util.UUID;
 
-/** Somebody with a link has noted or approved something. @param cue null for all of it */
+/** The event of a note or an approval by a link. @param cue null for all of it */
 public record VisitorSaid(UUID project, UUID cue, String sentence) {}

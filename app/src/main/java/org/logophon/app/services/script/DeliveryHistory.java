@@ -4,7 +4,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Whether anything of a project was ever handed over. */
+/** The record of whether a project was ever delivered. */
 @Component
 public class DeliveryHistory {
 

@@ -29,7 +29,10 @@ import org.logophon.documents.OpenedDocument;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Brings opened documents into a project: in place of its script, after it, as scenes, or as projects of their own. */
+/**
+ * The import of opened documents into a project: in place of its script, after it, as scenes, or as projects of their
+ * own.
+ */
 @Service
 public class DocumentImport {
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 
 /**
- * What a change of the script did to its cues.
+ * The report of what a change of the script did to its cues.
  *
  * @param kept    unchanged
  * @param changed numbers of cues whose words changed

@@ -11,7 +11,7 @@ import org.logophon.core.text.script.Script;
 import org.logophon.core.text.script.ScriptCue;
 
 /**
- * What the page shows of a script.
+ * The script as pages show it.
  *
  * @param text   null when the page has it already
  * @param cues   in order

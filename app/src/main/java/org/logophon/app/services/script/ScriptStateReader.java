@@ -6,7 +6,7 @@ import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.ScriptParsing;
 import org.springframework.stereotype.Component;
 
-/** Puts together what the page shows of a script. */
+/** The reader of a script as pages show it. */
 @Component
 public class ScriptStateReader {
 

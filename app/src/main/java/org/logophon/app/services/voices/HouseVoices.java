@@ -12,7 +12,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
-/** Makes, changes and removes the house's own voices. */
+/** The service that creates, changes and removes house voices. */
 @Service
 public class HouseVoices {
 

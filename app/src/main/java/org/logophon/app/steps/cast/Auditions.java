@@ -22,7 +22,7 @@ import org.logophon.core.voice.render.Narrator;
 import org.logophon.core.voice.render.Recipe;
 import org.springframework.stereotype.Service;
 
-/** Lets a voice say a role's line with the role's direction. What was made once is kept. */
+/** The sample lines of voices, with the role's direction. What was made once is kept. */
 @Service
 class Auditions {
 

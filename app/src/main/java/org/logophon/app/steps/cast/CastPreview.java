@@ -4,7 +4,7 @@ import java.util.List;
 import org.logophon.app.services.hired.Quote;
 
 /**
- * What casting a voice would do, before it is done.
+ * The effect of casting a voice, before it is done.
  *
  * @param changed cues that have a take and would want another
  * @param cues    of the role

@@ -18,7 +18,7 @@ import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.render.Recipe;
 import org.springframework.stereotype.Component;
 
-/** Looks ahead at what casting a voice would do. */
+/** The previews of casting a voice. */
 @Component
 class CastPreviews {
 

@@ -55,7 +55,7 @@ class Catalogue {
     record FilterOption(String value, String title, int count, boolean chosen) {}
 
     /**
-     * What was found.
+     * The voices that were found.
      *
      * @param all     every voice, for the map
      * @param rows    those that match, in their order, the shortlist first, then the house's own

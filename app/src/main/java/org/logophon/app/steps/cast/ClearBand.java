@@ -2,7 +2,7 @@ package org.logophon.app.steps.cast;
 
 import org.logophon.core.voice.figures.Clearness;
 
-/** How clear voices are, in steps that an ear tells apart. The borders are ours. */
+/** A band of clearness, in steps that an ear tells apart. The borders are ours. */
 enum ClearBand {
     CLEAR("90 % and more", 90),
     FAIR("75 to 89 %", 75),

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What the house thinks of a voice. */
+/** The addresses of notes on voices. */
 @RestController
 @RequestMapping("/projects/{id}/voices/{voice}")
 class NotesController {

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.function.Predicate;
 
 /**
- * What the list of voices is narrowed to; an empty value leaves a question open.
+ * The filter of the list of voices; an empty value leaves a question open.
  *
  * @param language English name
  * @param sounds   "woman" or "man"

@@ -3,7 +3,7 @@ package org.logophon.app.steps.cast;
 import java.util.List;
 
 /**
- * What the house thinks of a voice.
+ * A note on a voice: shortlist, stars, text, groups.
  *
  * @param stars  0–5, 0 for none given
  * @param groups names of the house's groups that it is in

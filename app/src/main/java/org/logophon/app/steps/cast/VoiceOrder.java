@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.function.Function;
 import org.logophon.core.voice.figures.VoiceFigures;
 
-/** What the list of voices is sorted by. */
+/** An order of the list of voices. */
 enum VoiceOrder {
     /** Where nobody measured it, what is made of a person's recordings comes before what is computed. */
     CLEAREST(

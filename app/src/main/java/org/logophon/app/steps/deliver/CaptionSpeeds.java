@@ -14,7 +14,7 @@ import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.springframework.stereotype.Component;
 
 /**
- * Which cues have captions that are too fast to read. The page asks at every change of anything: what was found is
+ * The cues whose captions are too fast to read. The page asks at every change of anything: what was found is
  * kept.
  */
 @Component
@@ -23,9 +23,9 @@ class CaptionSpeeds {
     private static final int MOST_KEPT = 50_000;
 
     /** Whether a cue's captions are too fast, by all that they follow from. */
-    private record Asked(UUID take, String shown, long room, String rate, String language) {}
+    private record CaptionKey(UUID take, String shown, long room, String rate, String language) {}
 
-    private final Cache<Asked, Boolean> known =
+    private final Cache<CaptionKey, Boolean> known =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     Set<UUID> fast(Prepared now) {
@@ -34,7 +34,7 @@ class CaptionSpeeds {
         for (int i = 0; i < clips.size(); i++) {
             DeliveredClip clip = clips.get(i).cue();
             int at = i;
-            Asked asked = new Asked(
+            CaptionKey asked = new CaptionKey(
                     clip.origin().take(),
                     clip.caption().isEmpty() ? clip.text() : clip.caption(),
                     now.delivered().programme().until(i).samples()

@@ -10,7 +10,7 @@ import org.logophon.app.services.deliveries.Choice;
 import org.logophon.app.services.deliveries.ChoiceRepository;
 import org.logophon.app.services.deliveries.DeliveredFiles;
 import org.logophon.app.services.deliveries.DeliveredProject;
-import org.logophon.app.services.deliveries.DeliveredProject.Asked;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipOptions;
 import org.logophon.app.services.deliveries.DeliveredProject.Prepared;
 import org.logophon.app.services.deliveries.Delivery;
 import org.logophon.app.services.deliveries.DeliveryContents;
@@ -110,7 +110,7 @@ class DeliverController {
         ProjectView view = projects.view(id);
         try {
             Choice choice = form.choice(choices.of(id));
-            Prepared now = prepare.prepared(view, Asked.of(form.pattern(), form.lufs(), choice));
+            Prepared now = prepare.prepared(view, ClipOptions.of(form.pattern(), form.lufs(), choice));
             model.addAttribute("holds", DeliveryContents.of(now, choice, Earlier.of(deliveries.of(id), files)));
         } catch (Refused | InvalidInput e) {
             model.addAttribute("formProblem", e.getMessage());
@@ -154,6 +154,7 @@ class DeliverController {
     /** As the project would be delivered with what is kept of the form. */
     private Prepared kept(ProjectView view, Choice choice) {
         return prepare.prepared(
-                view, Asked.of(view.project().namePattern(), view.project().targetLufs(), choice));
+                view,
+                ClipOptions.of(view.project().namePattern(), view.project().targetLufs(), choice));
     }
 }

@@ -11,8 +11,8 @@ import java.util.function.Predicate;
 import org.logophon.app.services.deliveries.DeliveredFiles;
 import org.logophon.app.services.deliveries.DeliveredFiles.Stored;
 import org.logophon.app.services.deliveries.DeliveredProject;
-import org.logophon.app.services.deliveries.DeliveredProject.Asked;
-import org.logophon.app.services.deliveries.DeliveredProject.Made;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipOptions;
+import org.logophon.app.services.deliveries.DeliveredProject.ClipSource;
 import org.logophon.app.services.deliveries.DeliveredProject.Prepared;
 import org.logophon.app.services.deliveries.Delivery;
 import org.logophon.app.services.deliveries.Earlier;
@@ -24,7 +24,7 @@ import org.logophon.core.time.programme.Placement.InSlot;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.logophon.core.voice.finish.FinishSettings;
 
-/** What one would want to know before a delivery goes; none of it forbids one. */
+/** The checks before a delivery; none of them forbids one. */
 final class DeliveryChecks {
 
     /** A clip that measures so far from what was asked, in LU, can't reach it: its peaks are in the way. */
@@ -123,10 +123,10 @@ final class DeliveryChecks {
         earlier.files().stream()
                 .filter(file -> file.measured() != null)
                 .forEach(file -> clips.put(file.entry().cue(), file));
-        Asked asked = Asked.of(last.namePattern(), last.targetLufs(), last.choice());
+        ClipOptions asked = ClipOptions.of(last.namePattern(), last.targetLufs(), last.choice());
         Set<UUID> off = new HashSet<>();
-        for (PlacedClip<Made> placed : now.programme().clips()) {
-            Made made = placed.cue();
+        for (PlacedClip<ClipSource> placed : now.programme().clips()) {
+            ClipSource made = placed.cue();
             Stored clip = clips.get(made.cue().number());
             if (clip != null
                     && sameVoice(DeliveredProject.madeOf(made.cue(), made.take(), asked, ""), clip.madeOf())
@@ -143,7 +143,7 @@ final class DeliveryChecks {
         return difference.isEmpty() || difference.equals("bed");
     }
 
-    private static boolean missed(DeliveredFiles.Measured clip, Made made, Double targetLufs) {
+    private static boolean missed(DeliveredFiles.Measured clip, ClipSource made, Double targetLufs) {
         boolean off = targetLufs != null
                 && Math.abs(clip.lufs() - targetLufs - made.cue().direction().loudnessDb()) > OFF_TARGET;
         return off || !FinishSettings.keepsCeiling(clip.truePeakDbtp());

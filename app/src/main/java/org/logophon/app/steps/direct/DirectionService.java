@@ -21,7 +21,7 @@ import org.logophon.core.voice.finish.Clip;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What Direct shows of a cue, and how cues and the whole script are spoken. */
+/** The service that shows and sets direction. */
 @Service
 class DirectionService {
 

@@ -6,7 +6,7 @@ import org.logophon.app.services.project.take.StoredSpeech;
 import org.logophon.core.voice.render.WordTime;
 
 /**
- * What the score draws, from a take.
+ * The data that a score is drawn from.
  *
  * @param peaks 0–255, a hundred a second, relative to the take's own loudest
  * @param pitch Hz each 10 ms, 0 where unvoiced

@@ -28,7 +28,7 @@ class SuggestController {
         this.scoring = scoring;
     }
 
-    /** How far a suggestion reaches. */
+    /** The reach of suggestions. */
     enum Scope {
         CUE,
         SCENE,

@@ -28,10 +28,10 @@ class FeedController {
     }
 
     /** @param runs for people */
-    public record Line(UUID delivery, UUID project, String title, int ordinal, String runs) {}
+    public record FeedLine(UUID delivery, UUID project, String title, int ordinal, String runs) {}
 
     /** @param address path of the feed: it is told this once */
-    record Made(String address, String sentence) {}
+    record CreatedFeed(String address, String sentence) {}
 
     /** @param in true when the delivery is in the feed @param open true when there is a feed to be in */
     record Holds(boolean in, boolean open) {}
@@ -50,8 +50,8 @@ class FeedController {
     }
 
     private void list(Model model) {
-        List<Line> lines = feeds.items(visits.workspace()).stream()
-                .map(item -> new Line(
+        List<FeedLine> lines = feeds.items(visits.workspace()).stream()
+                .map(item -> new FeedLine(
                         item.delivery(), item.project(), item.title(), item.ordinal(), Durations.clock(item.seconds())))
                 .toList();
         model.addAttribute("items", lines);
@@ -60,8 +60,9 @@ class FeedController {
     @DoneOnce
     @PostMapping({"/feed", "/workspaces/{workspace}/feed"})
     @ResponseBody
-    Made make(@RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String description) {
-        return new Made(
+    CreatedFeed make(
+            @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String description) {
+        return new CreatedFeed(
                 "/f/" + feeds.make(visits.workspace(), title, description) + "/programmes.xml",
                 "The feed is on. Copy its URL now: it can't be shown again.");
     }

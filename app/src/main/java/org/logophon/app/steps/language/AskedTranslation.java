@@ -24,7 +24,7 @@ import org.logophon.speech.outside.TranslationService;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
-/** Asks the outside service for the words that a version lacks: its price first, some cues at a time. */
+/** The translation of missing words by the outside service: its price first, some cues at a time. */
 @Service
 class AskedTranslation {
 

@@ -51,7 +51,7 @@ class LanguagesController {
     }
 
     /** @param state for people @param amber true where something is to be done */
-    public record Line(UUID id, String name, String language, String runs, String state, boolean amber) {}
+    public record LanguageLine(UUID id, String name, String language, String runs, String state, boolean amber) {}
 
     @GetMapping
     String page(@PathVariable UUID id, Model model) {
@@ -73,7 +73,7 @@ class LanguagesController {
         return "languages";
     }
 
-    private Line line(UUID id, ProjectView first) {
+    private LanguageLine line(UUID id, ProjectView first) {
         Versions.Pair pair = versions.pair(id);
         ProjectView version = projects.view(pair.version());
         List<VersionRow> rows = table.rows(pair, version, first);
@@ -86,7 +86,7 @@ class LanguagesController {
         say(state, look, "to check");
         say(state, findings, findings == 1 ? "with a finding" : "with findings");
         say(state, over, over == 1 ? "runs over its slot" : "run over their slots");
-        return new Line(
+        return new LanguageLine(
                 id,
                 version.project().name(),
                 Versions.named(pair.version().language()),

@@ -17,13 +17,13 @@ final class VersionScript {
     private VersionScript() {}
 
     /** A cue to be. @param text in one paragraph */
-    record Line(String number, String scene, String role, String text) {}
+    record TranslatedCue(String number, String scene, String role, String text) {}
 
     /** @throws Refused for words that a script can't hold as one cue of its role */
-    static String of(List<Line> lines) {
+    static String of(List<TranslatedCue> lines) {
         ScriptText script = new ScriptText();
         String scene = "";
-        for (Line line : lines) {
+        for (TranslatedCue line : lines) {
             if (!line.scene().equals(scene)) {
                 script.heading(line.scene());
                 scene = line.scene();
@@ -35,7 +35,7 @@ final class VersionScript {
         return text;
     }
 
-    private static void check(List<Line> lines, String text) {
+    private static void check(List<TranslatedCue> lines, String text) {
         List<ScriptCue> cues = Script.parse(text).cues();
         for (int i = 0; i < lines.size(); i++) {
             if (i >= cues.size()

@@ -152,8 +152,8 @@ public class Versions {
      * @param said by the cues of the first language: the words, and what they were made from
      */
     private void write(Project version, List<Cue> first, Map<UUID, Said> said, String what) {
-        List<VersionScript.Line> lines = first.stream()
-                .map(cue -> new VersionScript.Line(
+        List<VersionScript.TranslatedCue> lines = first.stream()
+                .map(cue -> new VersionScript.TranslatedCue(
                         cue.number(),
                         cue.scene(),
                         cue.role(),

@@ -51,16 +51,16 @@ class HistoryController {
      * @param what kind of thing, for filtering
      * @param told in words
      */
-    record Line(String at, String when, String what, UUID cue, String number, String told) {}
+    record HistoryLine(String at, String when, String what, UUID cue, String number, String told) {}
 
     /** @param take that was kept then; null when there was none, or it was emptied */
     record Then(String words, boolean otherWords, UUID take, String name, boolean kept, String sound) {}
 
     /** @param cue left out for the whole project */
     @GetMapping("/history")
-    List<Line> history(@PathVariable UUID id, @RequestParam(required = false) UUID cue) {
+    List<HistoryLine> history(@PathVariable UUID id, @RequestParam(required = false) UUID cue) {
         return history.of(id, cue, MOST_SHOWN).stream()
-                .map(event -> new Line(
+                .map(event -> new HistoryLine(
                         event.at().toString(),
                         WHEN.format(event.at()),
                         event.what(),

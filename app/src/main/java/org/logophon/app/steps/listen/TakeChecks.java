@@ -72,10 +72,10 @@ class TakeChecks {
      * @param of       kept takes that there are
      * @param findings in the order of the programme
      */
-    record Checked(int checked, int of, int dismissed, List<Line> findings) {}
+    record Checked(int checked, int of, int dismissed, List<FindingLine> findings) {}
 
     /** @param from seconds into the take. @param sound address of it */
-    record Line(
+    record FindingLine(
             UUID cue,
             String number,
             UUID take,
@@ -101,7 +101,7 @@ class TakeChecks {
                 oneAtATime.unlock();
             }
         }
-        List<Line> lines = new ArrayList<>();
+        List<FindingLine> lines = new ArrayList<>();
         int kept = 0;
         int checked = 0;
         int dismissed = 0;
@@ -127,8 +127,8 @@ class TakeChecks {
         return new Checked(checked, kept, dismissed, lines);
     }
 
-    private static Line line(ProjectView view, CueView cue, CheckRepository.Known known, TakeFinding finding) {
-        return new Line(
+    private static FindingLine line(ProjectView view, CueView cue, CheckRepository.Known known, TakeFinding finding) {
+        return new FindingLine(
                 cue.id(),
                 cue.number(),
                 cue.keptTake(),

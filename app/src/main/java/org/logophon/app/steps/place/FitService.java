@@ -73,7 +73,7 @@ class FitService {
      * @param borrow free room around a slot: the slot is made wider by it
      * @param loosen cues that have room to spare, too: slower, with longer pauses
      */
-    record Asked(boolean borrow, boolean loosen) {}
+    record FitOptions(boolean borrow, boolean loosen) {}
 
     /**
      * How a cue would come to fit.
@@ -98,7 +98,7 @@ class FitService {
 
     private record Found(CueView cue, TimedTake take, Fit fit, SampleCount slot, Room.Around room) {}
 
-    List<Preview> preview(UUID project, Asked asked) {
+    List<Preview> preview(UUID project, FitOptions asked) {
         ProjectView view = projects.view(project);
         Picture picture = view.project().picture();
         return found(view, asked).stream()
@@ -139,7 +139,7 @@ class FitService {
         return String.join(", ", ways);
     }
 
-    private List<Found> found(ProjectView view, Asked asked) {
+    private List<Found> found(ProjectView view, FitOptions asked) {
         Picture picture = view.project().picture();
         Room room = new Room(view, picture);
         List<Found> found = new ArrayList<>();
@@ -174,7 +174,7 @@ class FitService {
      * @param cues that shall fit; all that don't when there are none
      * @throws Refused when nothing is to be done
      */
-    Applied apply(UUID project, List<UUID> cues, Asked asked) {
+    Applied apply(UUID project, List<UUID> cues, FitOptions asked) {
         ProjectView view = projects.view(project);
         Set<UUID> only = Set.copyOf(cues);
         List<Found> chosen = found(view, asked).stream()

@@ -49,10 +49,10 @@ class GapService {
      * @param left of them, that the limit leaves.
      * @param gaps seconds each, before and after
      */
-    record Spread(double spare, double left, List<Line> gaps) {}
+    record Spread(double spare, double left, List<WidenedGap> gaps) {}
 
     /** @param number of the cue before it */
-    record Line(String number, double before, double after) {}
+    record WidenedGap(String number, double before, double after) {}
 
     List<SceneGap> scenes(UUID project) {
         Map<String, Integer> own = scenes.of(project);
@@ -121,14 +121,14 @@ class GapService {
 
     Spread preview(UUID project, Way way, String most) {
         Room room = room(project, way, most);
-        List<Line> lines = new ArrayList<>();
+        List<WidenedGap> lines = new ArrayList<>();
         double given = 0;
         for (int i = 0; i < room.wider().size(); i++) {
             var clip = room.programme().clips().get(i);
             double after = room.wider().get(i).seconds();
             given += after - clip.gap().seconds();
             if (after - clip.gap().seconds() >= LEAST_MILLIS / 1_000.0) {
-                lines.add(new Line(clip.cue().number(), clip.gap().seconds(), after));
+                lines.add(new WidenedGap(clip.cue().number(), clip.gap().seconds(), after));
             }
         }
         double spare = Math.max(0, room.spare().seconds());

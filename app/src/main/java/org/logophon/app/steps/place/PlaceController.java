@@ -259,7 +259,7 @@ class PlaceController {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "false") boolean borrow,
             @RequestParam(defaultValue = "false") boolean loosen) {
-        return fitting.preview(id, new FitService.Asked(borrow, loosen));
+        return fitting.preview(id, new FitService.FitOptions(borrow, loosen));
     }
 
     /** @param only these; all that run over, or have room to fill, when left out */
@@ -270,7 +270,7 @@ class PlaceController {
             @RequestParam(defaultValue = "") List<UUID> only,
             @RequestParam(defaultValue = "false") boolean borrow,
             @RequestParam(defaultValue = "false") boolean loosen) {
-        FitService.Applied applied = fitting.apply(id, only, new FitService.Asked(borrow, loosen));
+        FitService.Applied applied = fitting.apply(id, only, new FitService.FitOptions(borrow, loosen));
         int count = applied.changed();
         return new SentenceAnswer((count == 1 ? "1 cue is" : count + " cues are")
                 + (applied.priced() == 0

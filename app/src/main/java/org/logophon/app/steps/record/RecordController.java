@@ -112,7 +112,7 @@ class RecordController {
                 sent,
                 "The recording",
                 sound -> new Taken(
-                        recordings.take(id, cue, whole(sound), Recordings.Made.RECORDED, false),
+                        recordings.take(id, cue, whole(sound), Recordings.RecordingOrigin.RECORDED, false),
                         "Recorded. Keep it, or record again."));
     }
 
@@ -129,7 +129,7 @@ class RecordController {
                     id,
                     cue,
                     Recordings.stretch(sound, said.fromSeconds(), said.toSeconds()),
-                    Recordings.Made.UPLOADED,
+                    Recordings.RecordingOrigin.UPLOADED,
                     true);
         }
         String taken = times.size() == 1

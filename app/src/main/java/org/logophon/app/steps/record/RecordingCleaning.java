@@ -70,8 +70,8 @@ class RecordingCleaning {
         } catch (CodingFailed failed) {
             throw new Refused(failed.getMessage());
         }
-        UUID cleaned =
-                made.take(project, take.cueId(), clean, new Recordings.Made(take.source(), from, cleaning), true);
+        UUID cleaned = made.take(
+                project, take.cueId(), clean, new Recordings.RecordingOrigin(take.source(), from, cleaning), true);
         CueView cue = projects.cue(project, take.cueId());
         if (cue.role() != null) {
             roles.cleaned(project, cue.role().name(), cleaning);

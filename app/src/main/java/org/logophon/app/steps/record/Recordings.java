@@ -67,10 +67,10 @@ public class Recordings {
     }
 
     /** What a sound came from. @param from speech that it was cleaned from; null with its cleaning for none */
-    public record Made(TakeSource source, UUID from, Cleaning cleaning) {
+    public record RecordingOrigin(TakeSource source, UUID from, Cleaning cleaning) {
 
-        public static final Made RECORDED = new Made(TakeSource.RECORDED, null, null);
-        static final Made UPLOADED = new Made(TakeSource.UPLOADED, null, null);
+        public static final RecordingOrigin RECORDED = new RecordingOrigin(TakeSource.RECORDED, null, null);
+        static final RecordingOrigin UPLOADED = new RecordingOrigin(TakeSource.UPLOADED, null, null);
     }
 
     /**
@@ -79,12 +79,12 @@ public class Recordings {
      * @param keep true when the cue is said by it from now on
      * @throws Refused with a sentence when nobody speaks in it, or nothing can be said in it
      */
-    public UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep) {
+    public UUID take(UUID project, UUID cueId, Sound sound, RecordingOrigin made, boolean keep) {
         return take(project, cueId, sound, made, keep, take -> {});
     }
 
     /** @param withIt is saved with the take, or not at all */
-    UUID take(UUID project, UUID cueId, Sound sound, Made made, boolean keep, Consumer<UUID> withIt) {
+    UUID take(UUID project, UUID cueId, Sound sound, RecordingOrigin made, boolean keep, Consumer<UUID> withIt) {
         RecordingFigures figures = RecordingFigures.of(sound);
         if (figures.silent()) {
             throw new Refused(figures.warning());
@@ -122,7 +122,7 @@ public class Recordings {
         });
     }
 
-    private static VoiceThen asVoice(UUID speech, String language, Made made) {
+    private static VoiceThen asVoice(UUID speech, String language, RecordingOrigin made) {
         String id = RecordedVoice.itself(speech.toString(), language).id();
         String name = made.cleaning() == null ? "your recording" : "your recording, cleaned";
         return new VoiceThen(id, name, id, Tuning.NONE);

@@ -51,12 +51,12 @@ class UploadController {
             String problem,
             double seconds,
             String role,
-            List<Line> lines,
+            List<UploadedCue> lines,
             List<Left> left) {}
 
     record Left(UUID cue, String number, String text) {}
 
-    record Line(UUID cue, String number, String text, double from, double to, boolean wanted, boolean taken) {}
+    record UploadedCue(UUID cue, String number, String text, double from, double to, boolean wanted, boolean taken) {}
 
     @GetMapping
     List<Shown> open(@PathVariable UUID id) {
@@ -129,11 +129,11 @@ class UploadController {
     private Shown shown(UUID project, Upload upload, String problem) {
         List<CueView> all = projects.view(project).cues();
         Map<UUID, CueView> cues = all.stream().collect(Collectors.toMap(CueView::id, cue -> cue));
-        List<Line> lines = new ArrayList<>();
+        List<UploadedCue> lines = new ArrayList<>();
         for (Piece piece : upload.pieces()) {
             CueView cue = cues.get(piece.cue());
             if (cue != null) {
-                lines.add(new Line(
+                lines.add(new UploadedCue(
                         cue.id(),
                         cue.number(),
                         cue.cue().text(),

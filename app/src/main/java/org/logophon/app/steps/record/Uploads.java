@@ -261,7 +261,7 @@ class Uploads {
                     upload.project(),
                     piece.cue(),
                     Recordings.stretch(sound, piece.from(), piece.to()),
-                    Recordings.Made.UPLOADED,
+                    Recordings.RecordingOrigin.UPLOADED,
                     true,
                     take -> {
                         pieces.set(at, piece.taken(take, null));

@@ -40,13 +40,13 @@ class ShareController {
     }
 
     /** @param what it leads to, for people @param state open, ended or taken back */
-    record Line(UUID id, String name, String what, String terms, String made, String state, boolean open) {}
+    record LinkLine(UUID id, String name, String what, String terms, String made, String state, boolean open) {}
 
     /** @param address path of the link: it is told this once */
-    record Made(String address, String sentence) {}
+    record CreatedLink(String address, String sentence) {}
 
     @GetMapping
-    List<Line> all(@PathVariable UUID id) {
+    List<LinkLine> all(@PathVariable UUID id) {
         Map<UUID, String> names = new HashMap<>();
         return links.of(id).stream()
                 .map(share -> line(
@@ -65,7 +65,7 @@ class ShareController {
                 .orElse("a deleted delivery");
     }
 
-    private Line line(Share share, String what) {
+    private LinkLine line(Share share, String what) {
         StringBuilder terms = new StringBuilder();
         terms.append(share.phrase() == null ? "no pass phrase" : "with a pass phrase");
         terms.append(share.download() ? ", download allowed" : "");
@@ -73,7 +73,7 @@ class ShareController {
             terms.append(", until ").append(DAY.format(share.until().minusMillis(1)));
         }
         boolean open = share.open(clock.instant());
-        return new Line(
+        return new LinkLine(
                 share.id(),
                 share.name(),
                 what,
@@ -85,7 +85,7 @@ class ShareController {
 
     @DoneOnce
     @PostMapping
-    Made make(
+    CreatedLink make(
             @PathVariable UUID id,
             @RequestParam(required = false) UUID delivery,
             @RequestParam(defaultValue = "false") boolean follows,
@@ -93,8 +93,8 @@ class ShareController {
             @RequestParam(defaultValue = "") String phrase,
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate until,
             @RequestParam(defaultValue = "false") boolean download) {
-        String token = links.make(id, new ShareLinks.Asked(delivery, follows, name, phrase, until, download));
-        return new Made("/s/" + token, "Link created. Copy it now: it can't be shown again.");
+        String token = links.make(id, new ShareLinks.LinkOptions(delivery, follows, name, phrase, until, download));
+        return new CreatedLink("/s/" + token, "Link created. Copy it now: it can't be shown again.");
     }
 
     @PostMapping("/{share}/take-back")

@@ -46,11 +46,11 @@ class ShareLinks {
      * @param phrase   empty for none
      * @param until    the last day; null for no end
      */
-    record Asked(UUID delivery, boolean follows, String name, String phrase, LocalDate until, boolean download) {}
+    record LinkOptions(UUID delivery, boolean follows, String name, String phrase, LocalDate until, boolean download) {}
 
     /** @return what stands in its address: it is known now and never again */
     @Transactional
-    public String make(UUID project, Asked asked) {
+    public String make(UUID project, LinkOptions asked) {
         projects.require(project);
         Instant now = clock.instant();
         if (asked.delivery() != null) {

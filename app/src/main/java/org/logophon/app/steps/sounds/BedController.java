@@ -63,14 +63,14 @@ class BedController {
     }
 
     /** @param id of what there is now. @param name of it */
-    record Made(UUID id, String name, String sentence) {}
+    record ChangedBed(UUID id, String name, String sentence) {}
 
     /** The file itself, as it comes. */
     @Costly
     @DoneOnce
     @PostMapping("/sounds")
     @ResponseBody
-    Made add(
+    ChangedBed add(
             @PathVariable UUID id,
             @RequestParam String name,
             @RequestParam(defaultValue = "false") boolean shared,
@@ -79,7 +79,7 @@ class BedController {
         SoundLists.Added added = lists.add(id, name, shared, sent);
         OwnSound sound = added.sound();
         String listed = "“%s” is in the list, %.1f s. %s".formatted(sound.name(), sound.seconds(), added.remark());
-        return new Made(sound.id(), sound.name(), listed.strip());
+        return new ChangedBed(sound.id(), sound.name(), listed.strip());
     }
 
     @PostMapping("/sounds/{sound}")
@@ -119,8 +119,8 @@ class BedController {
 
     @PostMapping
     @ResponseBody
-    Made lay(@PathVariable UUID id, @ModelAttribute Beds.Change asked) {
-        return new Made(beds.add(id, asked).id(), "", "Bed added.");
+    ChangedBed lay(@PathVariable UUID id, @ModelAttribute Beds.Change asked) {
+        return new ChangedBed(beds.add(id, asked).id(), "", "Bed added.");
     }
 
     @PostMapping("/{bed}")

@@ -8,9 +8,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class StateController {
 
-    private final HouseState state;
+    private final SystemStatus state;
 
-    StateController(HouseState state) {
+    StateController(SystemStatus state) {
         this.state = state;
     }
 

@@ -10,13 +10,13 @@ import java.util.UUID;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.Projects;
-import org.logophon.app.steps.watchfolder.DroppedRepository.Row;
-import org.logophon.app.steps.watchfolder.DroppedRepository.State;
-import org.logophon.app.steps.watchfolder.DroppedRepository.Watched;
+import org.logophon.app.steps.watchfolder.WatchedScriptRepository.Row;
+import org.logophon.app.steps.watchfolder.WatchedScriptRepository.State;
+import org.logophon.app.steps.watchfolder.WatchedScriptRepository.Watched;
 import org.logophon.core.delivery.Slug;
 import org.logophon.core.input.InvalidInput;
-import org.logophon.documents.DroppedScript;
-import org.logophon.documents.DroppedScript.Looks;
+import org.logophon.documents.WatchedScript;
+import org.logophon.documents.WatchedScript.Looks;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -30,15 +30,15 @@ class WatchedFolders {
     private static final int ID_CHARACTERS = 6;
 
     private final String root;
-    private final DroppedRepository table;
+    private final WatchedScriptRepository table;
     private final Projects projects;
-    private final DroppedWork work;
+    private final WatchedScriptWork work;
 
     WatchedFolders(
             @Value("${logophon.watch-folder}") String root,
-            DroppedRepository table,
+            WatchedScriptRepository table,
             Projects projects,
-            DroppedWork work) {
+            WatchedScriptWork work) {
         this.root = root.strip();
         this.table = table;
         this.projects = projects;
@@ -97,10 +97,10 @@ class WatchedFolders {
                     LOG.warn("The watched folder {} leads elsewhere, and isn't looked into.", watched.name());
                     continue;
                 }
-                List<DroppedScript> scripts = DroppedScript.in(folder);
+                List<WatchedScript> scripts = WatchedScript.in(folder);
                 table.keepOnly(
                         watched.like(),
-                        scripts.stream().map(DroppedScript::name).toList());
+                        scripts.stream().map(WatchedScript::name).toList());
                 scripts.forEach(script -> alone(watched.like(), script));
             } catch (IOException away) {
                 LOG.warn("A watched folder can't be looked into: {}", away.getMessage());
@@ -109,7 +109,7 @@ class WatchedFolders {
     }
 
     /** Each script stands for itself: what can't be told beside it is told on the page, and the others go on. */
-    private void alone(UUID like, DroppedScript script) {
+    private void alone(UUID like, WatchedScript script) {
         try {
             look(like, script);
         } catch (NoSuchFileException gone) {
@@ -119,14 +119,14 @@ class WatchedFolders {
         }
     }
 
-    private static String sentence(DroppedScript script, Exception inTheWay) {
+    private static String sentence(WatchedScript script, Exception inTheWay) {
         String why = inTheWay instanceof InvalidInput
                 ? inTheWay.getMessage()
                 : "Logophon can't write beside it. Give it the right to, and save the script again.";
         return script.name() + ": " + why;
     }
 
-    private void look(UUID like, DroppedScript script) throws IOException {
+    private void look(UUID like, WatchedScript script) throws IOException {
         Looks now = script.looks();
         Row row = table.script(like, script.name()).orElse(null);
         if (now == null) {

@@ -109,12 +109,12 @@ class HooksTest {
         return new NotificationSettings(UUID.randomUUID(), null, true, true, true, "", hook, "secret");
     }
 
-    private static final Tiding TIDING = new Tiding(
+    private static final Notification TIDING = new Notification(
             1,
             UUID.randomUUID(),
             UUID.randomUUID(),
             "Fog",
-            Tiding.Kind.DELIVERIES,
+            Notification.Kind.DELIVERIES,
             "Ready.",
             "/",
             false,

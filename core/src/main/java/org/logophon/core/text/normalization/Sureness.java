@@ -3,7 +3,7 @@ package org.logophon.core.text.normalization;
 import java.util.Locale;
 
 /**
- * How sure a rule is of what it says. Whatever it is, the rule's words are said; the proof asks louder where it is
+ * A degree of how sure a rule is. Whatever it is, the rule's words are said; the proof asks louder where it is
  * less.
  */
 public enum Sureness {

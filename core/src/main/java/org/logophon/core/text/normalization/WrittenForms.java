@@ -8,7 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
 /**
- * Finds the written forms of a text: for British and American English by rules of their own, for other languages
+ * The finder of a text's written forms: for British and American English by rules of their own, for other languages
  * numbers, ordinals, dates, times, units and acronyms through CLDR.
  */
 public final class WrittenForms {

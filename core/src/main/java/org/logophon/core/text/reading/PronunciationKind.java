@@ -5,8 +5,8 @@ import java.util.Locale;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * In what way a reading says its form: in other words, as a kind (W3C's note "SSML 1.0 say-as attribute values", 2005),
- * or in IPA.
+ * A way in which a reading says its form: in other words, as a kind (W3C's note "SSML 1.0 say-as attribute values",
+ * 2005), or in IPA.
  */
 public enum PronunciationKind {
     WORDS("other words"),

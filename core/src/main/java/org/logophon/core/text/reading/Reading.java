@@ -10,7 +10,7 @@ import org.logophon.core.text.normalization.WrittenForm;
 import org.logophon.core.text.normalization.WrittenForms;
 
 /**
- * How a written form is said.
+ * A pronunciation of a written form.
  *
  * @param written   as it stands in a script, NFC, without spaces around it
  * @param said      other words, or IPA; empty where {@code kind} says which way, which follows from the form itself

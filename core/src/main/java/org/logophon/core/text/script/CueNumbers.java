@@ -3,7 +3,7 @@ package org.logophon.core.text.script;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * How cues are numbered: start, step, width, and a prefix. The defaults give 010, 020, 030.
+ * The numbering of cues: start, step, width, and a prefix. The defaults give 010, 020, 030.
  *
  * @param start  first number, 0 or more
  * @param step   distance between neighbours, 1 or more

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.TreeSet;
 
 /**
- * Makes cues of paragraphs: joins what belongs together, splits it the way that was asked for, then does what hands
- * have done.
+ * The splitter of paragraphs into cues: joins what belongs together, splits it the way that was asked for, then does
+ * what hands have done.
  */
 final class CueSplitter {
 

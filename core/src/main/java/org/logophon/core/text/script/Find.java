@@ -8,7 +8,7 @@ import java.util.List;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * Finds and replaces. Regular expressions run on RE2/J, whose time grows with the length of the text and not with the
+ * A find-and-replace. Regular expressions run on RE2/J, whose time grows with the length of the text and not with the
  * cleverness
  * of the pattern; so no pattern can run away.
  */

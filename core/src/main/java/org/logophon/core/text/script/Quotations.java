@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Finds what is quoted inside a text, by the quotation marks of Unicode (CLDR, delimiters, gives each language's pair).
+ * The finder of quotations inside a text, by the quotation marks of Unicode (CLDR, delimiters, gives each language's
+ * pair).
  */
 public final class Quotations {
 

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 
-/** Reads a script line by line; a paragraph ends at a blank line, a heading or a divider. */
+/** The parser of a script, line by line; a paragraph ends at a blank line, a heading or a divider. */
 final class ScriptParser {
 
     /** A Markdown ATX heading (CommonMark 0.31, section 4.2), with an optional closing run of hashes. */

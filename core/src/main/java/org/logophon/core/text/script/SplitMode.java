@@ -1,6 +1,6 @@
 package org.logophon.core.text.script;
 
-/** Where a cue ends when nobody has cut by hand. */
+/** A way of splitting: where a cue ends unless cut by hand. */
 public enum SplitMode {
     BLANK_LINE("blank-line", "each blank line"),
     TWO_BLANK_LINES("two-blank-lines", "two blank lines"),

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * Where a cue ends.
+ * A way of splitting with its size.
  *
  * @param limit most characters, words or seconds of a cue when splitting by size; 0 otherwise
  */

@@ -11,7 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What changed between two texts, word by word (Myers' difference algorithm, by java-diff-utils): to show it, and to
+ * The difference of two texts, word by word (Myers' difference algorithm, by java-diff-utils): to show it, and to
  * find where
  * a place of the old text is in the new one.
  */

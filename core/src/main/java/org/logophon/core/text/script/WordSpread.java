@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Where words may come to stand in time before anything has timed them: each as long as its letters are many, with a
+ * The guessed word times before anything has timed them: each as long as its letters are many, with a
  * rest where a sign stands between two.
  *
  * @param start       UTF-16 index in the text

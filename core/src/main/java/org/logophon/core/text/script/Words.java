@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Finds the written words of a text: word boundaries of Unicode UAX #29, joined again where a reader sees one word, so
+ * The finder of a text's words: word boundaries of Unicode UAX #29, joined again where a reader sees one word, so
  * that {@code 4:52}, {@code north-west} and {@code £38,500} are one word each. In scripts written without spaces
  * (Chinese, Japanese, Thai and their like) the boundaries stand as UAX #29 and its dictionaries give them.
  */

@@ -1,8 +1,8 @@
 package org.logophon.core.time.bed;
 
 /**
- * How far a bed is lowered at each sample: 1 while somebody speaks, 0 where nobody does, and straight lines between. It
- * is down when the first word begins, since it is known beforehand when that is.
+ * The gain curve that lowers a bed under speech: 1 while somebody speaks, 0 where nobody does, and straight lines
+ * between. It is down when the first word begins, since it is known beforehand when that is.
  */
 final class Ducking {
 

@@ -15,12 +15,12 @@ public final class MadeSounds {
     private MadeSounds() {}
 
     /** One of them. @param sound made when it is asked for */
-    public record Made(String name, Supplier<Sound> sound) {}
+    public record BuiltInSound(String name, Supplier<Sound> sound) {}
 
-    public static final List<Made> ALL = List.of(
-            new Made("Room tone", MadeSounds::roomTone),
-            new Made("Bell", MadeSounds::bell),
-            new Made("Wind", MadeSounds::wind));
+    public static final List<BuiltInSound> ALL = List.of(
+            new BuiltInSound("Room tone", MadeSounds::roomTone),
+            new BuiltInSound("Bell", MadeSounds::bell),
+            new BuiltInSound("Wind", MadeSounds::wind));
 
     /** What a quiet room sounds like: noise that falls by some 6 dB an octave, without the rumble below. */
     private static Sound roomTone() {

@@ -9,7 +9,7 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.finish.Clip.TimedWord;
 
-/** Where in a programme somebody speaks: stretches of words, in samples at 48 kHz, in order and apart. */
+/** The spans of a programme in which somebody speaks: stretches of words, in samples at 48 kHz, in order and apart. */
 public final class VoiceSpans {
 
     /** Words that are closer together are one stretch: nobody hears a bed come and go between them. Ours. */

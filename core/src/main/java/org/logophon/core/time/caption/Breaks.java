@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 import org.logophon.core.voice.finish.Clip.TimedWord;
 
-/** How good a break after each word of a text is, and what a run of its words looks like. */
+/** The scores of line breaks after each word of a text, and what a run of its words looks like. */
 final class Breaks {
 
     static final double SENTENCE = 0;

@@ -6,7 +6,7 @@ import org.logophon.core.time.programme.Programme;
 import org.logophon.core.time.programme.Programme.PlacedClip;
 import org.logophon.core.time.programme.SampleCount;
 
-/** Where a programme is cut into parts: between cues only, where one begins, and none sounds across it. */
+/** The cuts of a programme into parts: between cues only, where one begins, and none sounds across it. */
 public final class ProgrammeCuts {
 
     private ProgrammeCuts() {}

@@ -5,7 +5,7 @@ import java.util.Locale;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * How a sound is written.
+ * The format of a sound file.
  *
  * @param rate samples a second
  * @param bits of a sample, where the format has such: 16, 24, or 32 for floating point

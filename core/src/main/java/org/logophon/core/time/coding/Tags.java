@@ -3,7 +3,7 @@ package org.logophon.core.time.coding;
 import java.util.List;
 
 /**
- * What a file tells of itself.
+ * The tags of a sound file.
  *
  * @param title   of it
  * @param album   of the programme that it belongs to

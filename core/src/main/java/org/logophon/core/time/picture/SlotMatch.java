@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.logophon.core.time.picture.PictureTimes.PictureSlot;
 
-/** Which cue a slot is for: by number, else by name, else by order. */
+/** The matching of slots to cues: by number, else by name, else by order. */
 public final class SlotMatch {
 
     private static final int BEGINNING = 24;

@@ -10,7 +10,7 @@ import org.logophon.core.text.script.Word;
 import org.logophon.core.text.script.Words;
 
 /**
- * Where a sentence could lose words and still say what it says: phrases between two commas, adverbs, an adjective
+ * The words that a sentence could lose and still say what it says: phrases between two commas, adverbs, an adjective
  * before another one. Shown, never cut by itself. English; other languages have the phrases only.
  */
 public final class Cuttable {

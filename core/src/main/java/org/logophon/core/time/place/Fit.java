@@ -4,7 +4,7 @@ import java.util.List;
 import org.logophon.core.time.programme.SampleCount;
 
 /**
- * How a cue could come to fit its slot: first its pauses are tightened, then it is spoken quicker, then it starts
+ * The ways to fit a cue to its slot: first its pauses are tightened, then it is spoken quicker, then it starts
  * earlier or ends later in free room, and at last words must go. A preview; what comes of it is ordinary direction.
  *
  * @param pausePercent of each inner pause that stays; 100 for all of it

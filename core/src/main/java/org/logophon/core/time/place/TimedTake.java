@@ -8,7 +8,7 @@ import org.logophon.core.voice.render.Silences;
 import org.logophon.core.voice.render.WordTime;
 
 /**
- * What a fit has to know of a take.
+ * A take's word times and rests, for a fit.
  *
  * @param words in samples at {@code rate}
  * @param rests one after each word but the last: how long nothing is heard, so how much of it a pause mark can change.

@@ -1,6 +1,6 @@
 package org.logophon.core.time.programme;
 
-/** Where a cue's clip comes to stand. */
+/** The placement of a cue's clip. */
 public sealed interface Placement {
 
     /** After the cue before it and its gap. */
@@ -10,14 +10,14 @@ public sealed interface Placement {
     record Follow() implements Placement {}
 
     /**
-     * At a place of its own, whatever comes before it.
+     * A place of its own, whatever comes before it.
      *
      * @param start from the programme's start
      */
     record Fixed(SampleCount start) implements Placement {}
 
     /**
-     * In the time that the picture leaves for it.
+     * A place in the time that the picture leaves for it.
      *
      * @param in     from the programme's start
      * @param out    after {@code in}

@@ -11,8 +11,8 @@ import org.logophon.core.signal.sound.SoundSource;
 import org.logophon.core.signal.sound.SpeechSpan;
 
 /**
- * Finds the cues of a script in one long recording of them: the cheapest way through it (Viterbi, IEEE IT 13, 1967), a
- * step of the recording after the other. Between cues anything may sound: silence, a cough, talk. A cue may be left
+ * The finder of a script's cues in one long recording of them: the cheapest way through it (Viterbi, IEEE IT 13, 1967),
+ * a step of the recording after the other. Between cues anything may sound: silence, a cough, talk. A cue may be left
  * out, said again, or broken off and begun anew. Only ways that are nearly as cheap as the cheapest are followed.
  */
 public final class LongCut {

@@ -7,8 +7,8 @@ import org.apache.commons.math3.transform.TransformType;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * What a sound sounds like, step by step: mel-cepstra (Davis and Mermelstein, IEEE ASSP 28, 1980) with their slopes,
- * each brought to the same mean and spread over the sound, so that two voices can be held against one another.
+ * The spectral features of a sound, step by step: mel-cepstra (Davis and Mermelstein, IEEE ASSP 28, 1980) with their
+ * slopes, each brought to the same mean and spread over the sound, so that two voices can be held against one another.
  *
  * @param frames      a step's values: cepstra first, then slopes
  * @param levels      a step's level, in dB under the loudest

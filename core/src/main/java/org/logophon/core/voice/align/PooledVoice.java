@@ -8,7 +8,7 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
- * What several voices have in common where they say the same words: step by step the mean of them, in the time of one
+ * The mean of several voices that say the same words: step by step the mean of them, in the time of one
  * of them. Each value is weighed by how little it strays from voice to voice, so that what makes a person counts less
  * than what makes a sound.
  *

@@ -12,7 +12,7 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.Utterance.PhonemeStart;
 
 /**
- * Gives word times to what an engine says without any: voices that tell theirs say the same words, and the times are
+ * An engine that adds word times to one that gives none: voices that tell theirs say the same words, and the times are
  * carried over. Where no such voice speaks the language, or can't say the text, there are none, as before.
  */
 public final class TimedEngine implements SpeechEngine {

@@ -3,7 +3,7 @@ package org.logophon.core.voice.align;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * How long a speaker's vocal tract is beside another's: a shorter one has all its resonances higher by one factor (Lee
+ * The ratio of two speakers' vocal tracts: a shorter one has all its resonances higher by one factor (Lee
  * and Rose, IEEE SAP 6, 1998). Without it a woman's voice and a man's are hardly more alike where they say the same
  * than where they don't.
  */

@@ -4,7 +4,7 @@ import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SpeechSpan;
 
 /**
- * How far one voice's sounds are from another's where both say the same words, and by how much the first one's
+ * The distance of two voices that say the same words, and by how much the first one's
  * resonances would be moved to come nearest.
  *
  * @param distance        mean distance of mel-cepstra on the path; only of use beside other voices' distances

@@ -8,7 +8,7 @@ import org.logophon.core.voice.render.Utterance;
 import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
- * How much of a sound a word takes, beside what it takes where another voice says it. Pauses don't count.
+ * The share of a sound that a word takes, beside its share in another voice. Pauses don't count.
  *
  * @param codePoint   where the word starts in the spoken text
  * @param known       seconds that it sounds in the reference

@@ -14,7 +14,7 @@ import org.logophon.core.voice.described.DescribingWords.Meaning;
 import org.logophon.core.voice.described.DescribingWords.Scale;
 
 /**
- * What the words of a description ask for; a null or 0 asks for nothing.
+ * The wishes that a description expresses; a null or 0 asks for nothing.
  *
  * @param pitch   −2 very deep … +2 very high
  * @param pace    −2 very slow … +2 very fast

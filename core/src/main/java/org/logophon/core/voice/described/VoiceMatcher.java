@@ -18,9 +18,9 @@ import org.logophon.core.voice.figures.Clearness;
 import org.logophon.core.voice.figures.VoiceFigures;
 
 /**
- * Finds the voices that a description fits best. Gender, accent and whispering decide, then age; among those that are
- * left the measured pitch, pace, range and brightness count by where a voice stands among all of them, and tuning makes
- * up the rest within what still sounds like a person.
+ * The finder of voices that a description fits best. Gender, accent and whispering decide, then age; among those that
+ * are left the measured pitch, pace, range and brightness count by where a voice stands among all of them, and tuning
+ * makes up the rest within what still sounds like a person.
  */
 public final class VoiceMatcher {
 

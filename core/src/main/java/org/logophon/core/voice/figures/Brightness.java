@@ -7,8 +7,8 @@ import org.apache.commons.math3.transform.TransformType;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * How bright a sound is: the centre of gravity of its power spectrum, from 0 to 8 kHz so that every sample rate tells
- * the same.
+ * The brightness of a sound: the centre of gravity of its power spectrum, from 0 to 8 kHz so that every sample rate
+ * tells the same.
  */
 final class Brightness {
 

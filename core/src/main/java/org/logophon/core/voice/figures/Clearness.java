@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * How clear a voice is: the share of the words of a passage that an independent recogniser finds, in their order.
+ * The clearness of a voice: the share of the words of a passage that an independent recogniser finds, in their order.
  *
  * @param found words that were found
  * @param of    words that were read

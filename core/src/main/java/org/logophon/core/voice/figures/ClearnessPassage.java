@@ -1,6 +1,6 @@
 package org.logophon.core.voice.figures;
 
-/** What an English voice reads to have its clearness measured: plain words of our own. */
+/** The passage that an English voice reads to have its clearness measured: plain words of our own. */
 public final class ClearnessPassage {
 
     public static final String TEXT = """

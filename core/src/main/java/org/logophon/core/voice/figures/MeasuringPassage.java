@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * What a voice reads to be measured.
+ * The passages that voices read to be measured.
  *
  * <ul>
  * <li>English: the first of the Harvard sentences, phonetically balanced lists ("IEEE Recommended Practice for Speech

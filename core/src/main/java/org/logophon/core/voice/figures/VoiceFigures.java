@@ -1,7 +1,7 @@
 package org.logophon.core.voice.figures;
 
 /**
- * What was measured on a voice that read its {@link MeasuringPassage} at its own pace and pitch. A null is what could
+ * The measurements of a voice that read its {@link MeasuringPassage} at its own pace and pitch. A null is what could
  * not be measured.
  *
  * @param medianPitchHz       over voiced speech; null for a whisper

@@ -12,7 +12,7 @@ import org.logophon.core.voice.render.Narrator;
 import org.logophon.core.voice.render.Recipe;
 import org.logophon.core.voice.render.SpeechFailed;
 
-/** Lets a voice read its passage and measures it. */
+/** The meter of voices that read their passage. */
 public final class VoiceMeter {
 
     private VoiceMeter() {}

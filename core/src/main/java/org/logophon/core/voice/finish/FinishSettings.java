@@ -3,7 +3,7 @@ package org.logophon.core.voice.finish;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * How clips are finished.
+ * The settings by which clips are finished.
  *
  * @param targetLufs  loudness to bring speech to, −60…0; null leaves it as rendered
  * @param ceilingDbtp true peak that no clip passes

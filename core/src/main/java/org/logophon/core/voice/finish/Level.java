@@ -7,7 +7,7 @@ import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.SoundSource;
 
 /**
- * How a sound comes to its loudness without passing the ceiling of its peaks, found by measuring it.
+ * The gain and limiting that bring a sound to its loudness below the ceiling of its peaks, found by measuring it.
  *
  * @param gainDb   that it is raised by
  * @param ceiling  factor of full scale that a limiter keeps its true peaks under; 0 where no limiter is needed

@@ -7,7 +7,7 @@ import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * Where somebody speaks in a room that is never quite silent. Levels are taken each 10 ms; the room's noise is what the
+ * The voice activity in a room that is never quite silent. Levels are taken each 10 ms; the room's noise is what the
  * quietest of them have in common.
  *
  * @param levels   dB under full scale of each 10 ms

@@ -6,7 +6,7 @@ import java.util.Locale;
 import org.logophon.core.input.InvalidInput;
 
 /**
- * What is cleaned of a recording, each part by itself; zeros are off.
+ * The cleaning of a recording, each part by itself; zeros are off.
  *
  * @param noiseDb    how much the room's noise is taken down, 0–30 dB
  * @param humHz      50 or 60: the mains' hum and its overtones taken out; 0 for none

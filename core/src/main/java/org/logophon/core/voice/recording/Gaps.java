@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.logophon.core.signal.sound.Sound;
 
-/** Makes long gaps in speech shorter: their middles are taken out, and the room's sound runs on over the joint. */
+/** The shortening of long gaps in speech: their middles are taken out, and the room's sound runs on over the joint. */
 public final class Gaps {
 
     private static final double JOINT_SECONDS = 0.020;

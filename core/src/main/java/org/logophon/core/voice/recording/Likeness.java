@@ -20,8 +20,8 @@ import org.logophon.core.voice.render.Recipe;
 import org.logophon.core.voice.render.SpeechFailed;
 
 /**
- * Which voices come nearest to a person, by what is measured on both where they say the same words: pitch, how far it
- * strays, pace and brightness. It is likeness by measure, and no copy of anybody.
+ * The voices that come nearest to a person, by what is measured on both where they say the same words: pitch, how far
+ * it strays, pace and brightness. It is likeness by measure, and no copy of anybody.
  *
  * @param person  what was measured on the recording
  * @param nearest voices with what tunes them towards it, the nearest first

@@ -19,8 +19,8 @@ import org.logophon.core.voice.render.WordTime;
 import org.logophon.core.voice.render.WordTimes;
 
 /**
- * Holds recordings against their words: voices that tell when they say what say the same, and what they have in common
- * is laid beside the recording.
+ * The aligner of recordings with their words: voices that tell when they say what say the same, and what they have in
+ * common is laid beside the recording.
  */
 public final class RecordingAligner {
 

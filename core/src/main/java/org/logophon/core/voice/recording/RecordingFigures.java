@@ -8,7 +8,7 @@ import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.check.Clicks;
 
 /**
- * What is measured on a recording.
+ * The measurements of a recording.
  *
  * @param noiseDb    of the room, in dB under full scale
  * @param lufs       of the speech, by ITU-R BS.1770

@@ -13,7 +13,7 @@ import org.logophon.core.voice.check.TakeFinding.Kind;
 import org.logophon.core.voice.render.WordTime;
 
 /**
- * What is told of a recording that doesn't say its script as it stands. They are doubts, not truths: thresholds are
+ * The findings where a recording differs from its script. They are doubts, not truths: thresholds are
  * ours, between recordings as they are and the same with a word more or less.
  */
 final class ScriptFindings {

@@ -1,6 +1,8 @@
 package org.logophon.core.voice.render;
 
-/** What stands between two pieces of a text that are spoken apart, and how long a voice rests there of itself. Ours. */
+/**
+ * The boundary between two pieces of a text that are spoken apart, and how long a voice rests there of itself. Ours.
+ */
 enum BoundaryType {
     SENTENCE(0.32),
     CLAUSE(0.14),

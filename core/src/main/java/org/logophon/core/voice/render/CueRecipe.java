@@ -9,7 +9,7 @@ import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.voice.Voice;
 
 /**
- * How a cue comes to its sound: its words with their readings, said by its speaker and by whomever its marks call.
+ * The recipe of a cue's sound: its words with their readings, said by its speaker and by whomever its marks call.
  *
  * @param missing why marks can't be kept, as sentences
  */

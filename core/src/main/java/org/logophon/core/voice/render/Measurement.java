@@ -5,7 +5,7 @@ import java.util.List;
 import org.logophon.core.voice.Voice;
 
 /**
- * What a render measures against the same words at the voice's own pace and pitch.
+ * The measurements of a render against the same words at the voice's own pace and pitch.
  *
  * @param pacePercent 100 when nothing was asked
  * @param semitones   interval of the median F0; null when there is no pitch to measure (a whisper)

@@ -8,7 +8,7 @@ import org.logophon.core.voice.render.Utterance.PhonemeStart;
 import org.logophon.core.voice.render.Utterance.WordStart;
 
 /**
- * Lets a voice with a limit on what it takes at once speak longer texts: they are cut into requests, and the answers
+ * An engine that lets a voice with a limit speak longer texts: they are cut into requests, and the answers
  * are
  * brought to one level and joined with the pause that belongs between them. A limit is the software's business.
  */

@@ -5,8 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Optional;
 
 /**
- * What voices said last, before marks: a change of marks does nothing to it, so that it needn't be said and measured
- * again. Safe for use by several threads.
+ * The cache of what voices said last, before marks: a change of marks does nothing to it, so that it needn't be said
+ * and measured again. Safe for use by several threads.
  */
 final class RecentSpeech {
 

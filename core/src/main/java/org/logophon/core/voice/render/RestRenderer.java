@@ -8,7 +8,7 @@ import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * Makes the rests between words as long as they are asked to be. Where the voice is silent already, silence is put in
+ * The renderer of rests between words. Where the voice is silent already, silence is put in
  * or
  * taken out; where it isn't, the sound is parted at its quietest point, so that what comes before doesn't fall as at
  * the
@@ -138,7 +138,7 @@ final class RestRenderer {
         return new Rested(new Sound(all, rate), moved, measured);
     }
 
-    /** Where nothing sounds between two words; empty (from = to) where they run into one another. */
+    /** The silence between two words; empty (from = to) where they run into one another. */
     record Silence(int from, int to) {
 
         int length() {

@@ -3,7 +3,7 @@ package org.logophon.core.voice.render;
 import java.util.List;
 import org.logophon.core.signal.sound.Sound;
 
-/** Where a take is silent between its words, as a pause that is asked for finds it. */
+/** The silences of a take between its words, as a pause that is asked for finds it. */
 public final class Silences {
 
     private Silences() {}

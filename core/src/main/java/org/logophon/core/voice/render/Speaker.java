@@ -4,7 +4,7 @@ import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.voice.Voice;
 
 /**
- * Somebody who speaks.
+ * A voice with its direction.
  *
  * @param engineVersion name and version of the voice's engine
  * @param direction     how, when nothing stands on the words

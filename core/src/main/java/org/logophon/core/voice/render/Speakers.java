@@ -2,7 +2,7 @@ package org.logophon.core.voice.render;
 
 import java.util.Optional;
 
-/** Who else may speak inside a cue. */
+/** The other speakers inside a cue. */
 public interface Speakers {
 
     /** Nobody else. */

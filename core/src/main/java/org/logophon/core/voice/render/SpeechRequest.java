@@ -3,7 +3,7 @@ package org.logophon.core.voice.render;
 import org.logophon.core.voice.Voice;
 
 /**
- * What an engine is asked for, in its own measure: it need not keep it exactly, {@link Narrator} measures and corrects.
+ * A request to an engine, in its own measure: it need not keep it exactly, {@link Narrator} measures and corrects.
  *
  * @param paceFactor 1 for the voice's own pace
  * @param semitones  against the voice's own pitch

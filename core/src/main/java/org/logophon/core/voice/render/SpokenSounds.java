@@ -2,7 +2,7 @@ package org.logophon.core.voice.render;
 
 import java.util.Optional;
 
-/** What words of a language sound like. */
+/** The sounds of a language's words. */
 public interface SpokenSounds {
 
     /** Of nothing. */

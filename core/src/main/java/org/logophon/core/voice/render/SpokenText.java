@@ -10,10 +10,10 @@ import java.util.stream.IntStream;
 import org.logophon.core.text.reading.Pronunciation;
 
 /**
- * What an engine is asked to say, with the way back to the written text. Every code point of {@code text} comes from
- * one
- * place of the written text, so that a position in one is a position in the other. Left out or turned into a space:
- * control and format characters (bidi marks among them), emoji, and characters of markup that an engine would name.
+ * The text that an engine is asked to say, with the way back to the written text. Every code point of {@code text}
+ * comes from one place of the written text, so that a position in one is a position in the other. Left out or turned
+ * into a space: control and format characters (bidi marks among them), emoji, and characters of markup that an engine
+ * would name.
  *
  * @param text    for the engine
  * @param written for each code point of {@code text}, the UTF-16 index in the written text

@@ -5,7 +5,7 @@ import java.util.List;
 import org.logophon.core.signal.effect.Effect;
 
 /**
- * What is done to speech after its engine: in this order, liveliness and timbre, then the effect.
+ * The processing of speech after its engine: in this order, liveliness and timbre, then the effect.
  *
  * @param rangeFactor     0 monotone, 1 as it is
  * @param timbreSemitones formants moved, the pitch kept: under 0 deeper

@@ -4,7 +4,7 @@ import java.util.List;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * What an engine gave back.
+ * An engine's answer: sound, word times, phones.
  *
  * @param words    starts of words, in the order of time; one written word may have several
  * @param phonemes starts of phonemes, in the order of time

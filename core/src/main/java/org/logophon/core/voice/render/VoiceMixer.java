@@ -11,7 +11,7 @@ import org.logophon.core.signal.sound.Resampler;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * Brings what several voices say together in one cue: at one rate, at one level but for what their roles ask, a short
+ * The mixer of several voices in one cue: at one rate, at one level but for what their roles ask, a short
  * rest between them.
  */
 final class VoiceMixer {

@@ -1,7 +1,7 @@
 package org.logophon.core.voice.render;
 
 /**
- * When a written word sounds.
+ * The time at which a written word sounds.
  *
  * @param start       UTF-16 index of the word in the cue's text
  * @param end         index after it

@@ -11,7 +11,7 @@ import org.logophon.core.text.script.Words;
 import org.logophon.core.voice.take.TakeOrigin.MarkThen;
 import org.logophon.core.voice.take.TakeOrigin.VoiceThen;
 
-/** What tells a take from another one, in words: "pace 96 → 100 %". */
+/** The difference of two takes, in words: "pace 96 → 100 %". */
 public final class TakeDifference {
 
     /** Words that are written out: beyond it they are just others. */

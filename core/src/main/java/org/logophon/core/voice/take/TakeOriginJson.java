@@ -7,8 +7,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * What made a take, as JSON: {@code {"version": 1, "text": …}}. What a later version adds is passed over by an earlier
- * one; the number is raised when something that is there comes to mean something else.
+ * The origin of a take as JSON: {@code {"version": 1, "text": …}}. What a later version adds is passed over by an
+ * earlier one; the number is raised when something that is there comes to mean something else.
  */
 public final class TakeOriginJson {
 

@@ -12,7 +12,7 @@ import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.take.TakeOrigin.VoiceThen;
 
 /**
- * What a cue follows instead of its project and its role since it was made like one of its takes: their direction,
+ * The direction that a cue took over from one of its takes: their direction,
  * voice and rests as they were then. What the cue itself says comes on top, as ever.
  *
  * @param take the take's name, for people

@@ -206,7 +206,7 @@ class LayerTest {
 
     @Test
     void theSoundsThatComeAlongAreTheSameEveryTimeAndNeitherSilentNorCut() {
-        for (MadeSounds.Made made : MadeSounds.ALL) {
+        for (MadeSounds.BuiltInSound made : MadeSounds.ALL) {
             Sound sound = made.sound().get();
             assertThat(sound.samples()).isEqualTo(made.sound().get().samples());
             assertThat(TruePeak.of(sound.samples())).as(made.name()).isBetween(0.3, 0.8);

@@ -4,7 +4,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** Takes sounds and beds along into another project. */
+/** The copies of sounds and beds into another project. */
 @Component
 public class BedCopies {
 

@@ -10,7 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Puts the sounds that come with Logophon into the store, once. */
+/** The built-in sounds, put into the store once. */
 @Component
 class ShippedSounds {
 
@@ -33,7 +33,7 @@ class ShippedSounds {
         MadeSounds.ALL.forEach(made -> transaction.executeWithoutResult(status -> ship(made)));
     }
 
-    private void ship(MadeSounds.Made made) {
+    private void ship(MadeSounds.BuiltInSound made) {
         // two servers that start at once come one after the other here
         jdbc.sql("select pg_advisory_xact_lock(hashtextextended('shipped sounds', 0))")
                 .query((row, at) -> true)

@@ -42,7 +42,7 @@ public class ApprovalRepository {
                 .update();
     }
 
-    /** What was approved by a link, and by whom. */
+    /** An approval by a link. */
     public record Shared(UUID cue, ApprovalState heard, String writer) {}
 
     public List<Shared> ofShare(UUID share) {

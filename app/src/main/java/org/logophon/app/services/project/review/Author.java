@@ -3,7 +3,7 @@ package org.logophon.app.services.project.review;
 import java.util.UUID;
 
 /**
- * Who wrote or approved something.
+ * The author of a note or an approval.
  *
  * @param name  as they gave it; empty while nobody has one
  * @param share link by which they came; null for who works here

@@ -8,7 +8,7 @@ import org.logophon.core.review.ApprovalState;
 import org.logophon.core.review.Aspect;
 
 /**
- * What people have said of a cue.
+ * The review of a cue.
  *
  * @param changed   what has changed since it was approved; empty when it wasn't, or nothing has
  * @param by        name of who approved it by a link; empty for who works here, and for nobody

@@ -2,7 +2,7 @@ package org.logophon.app.services.project.review;
 
 import java.util.Locale;
 
-/** What happens to cues beside what happens to their takes. */
+/** A kind of event in a cue's history, beside those of its takes. */
 public enum Happening {
     WORDS("words changed"),
     RECAST("voice recast"),

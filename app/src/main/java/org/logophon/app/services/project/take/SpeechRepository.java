@@ -63,7 +63,7 @@ public class SpeechRepository {
     }
 
     /**
-     * When the parts of a speech are said.
+     * The times of a speech's words and phones.
      *
      * @param words  in samples at {@code rate}; none while nothing has timed them
      * @param phones single sounds; none where they aren't known

@@ -7,7 +7,7 @@ import org.logophon.core.voice.render.Measurement;
 import org.logophon.core.voice.render.WordTime;
 
 /**
- * What was measured on a spoken sound.
+ * A stored speech with its measurements.
  *
  * @param recipe  hash of what made it; null for a recording
  * @param words   timed in the sound's own samples; null while nothing has timed them

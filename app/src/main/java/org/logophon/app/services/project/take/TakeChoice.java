@@ -1,6 +1,6 @@
 package org.logophon.app.services.project.take;
 
-/** Which take of a cue, where many cues are chosen for at once. */
+/** A rule by which one take of each cue is chosen. */
 public enum TakeChoice {
     NEWEST("newest", "t.created_at desc, t.ordinal desc", "true"),
     SHORTEST("shortest", "w.samples::float8 / w.sample_rate, t.ordinal desc", "true"),

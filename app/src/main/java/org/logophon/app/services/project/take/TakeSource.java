@@ -4,7 +4,7 @@ import java.util.Locale;
 import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.take.TakeOrigin;
 
-/** Where a take comes from. */
+/** The source of a take. */
 public enum TakeSource {
     /** A voice of an engine spoke it. */
     RENDERED,

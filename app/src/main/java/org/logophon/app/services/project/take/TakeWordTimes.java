@@ -5,7 +5,7 @@ import org.logophon.app.services.project.take.SpeechRepository.Timed;
 import org.logophon.core.text.script.WordSpread;
 import org.logophon.core.voice.finish.Clip.TimedWord;
 
-/** When the words of a clip are said, in seconds from its first sample. */
+/** The word times of a clip, in seconds from its first sample. */
 public final class TakeWordTimes {
 
     private TakeWordTimes() {}

@@ -5,7 +5,7 @@ import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.StorableText;
 
 /**
- * What people say of a take.
+ * A take's name, star, labels and remark.
  *
  * @param name   its own; empty for T1, T2…
  * @param remark a note on all of it; empty for none

@@ -11,14 +11,14 @@ import org.springframework.stereotype.Component;
 
 /** Figures of the house beside those of Java, the pool of connections and requests, which Micrometer has by itself. */
 @Component
-class HouseMetrics implements MeterBinder {
+class SystemMetrics implements MeterBinder {
 
     private final JobsTable jobs;
     private final WorkerPool workers;
     private final DiskRoom disk;
     private final Clock clock;
 
-    HouseMetrics(JobsTable jobs, WorkerPool workers, DiskRoom disk, Clock clock) {
+    SystemMetrics(JobsTable jobs, WorkerPool workers, DiskRoom disk, Clock clock) {
         this.jobs = jobs;
         this.workers = workers;
         this.disk = disk;

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** The house as programs and its keeper see it. */
-class StateTest extends ApplicationTest {
+class StatusTest extends ApplicationTest {
 
     @Test
     void healthSaysHowDatabaseWorkersQueueAndDiskAre() {

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.logophon.core.input.InvalidInput;
 
 /** What is told beside a script, whatever else is in its folder. */
-class DroppedScriptTest {
+class WatchedScriptTest {
 
     @TempDir
     private Path home;
@@ -28,8 +28,8 @@ class DroppedScriptTest {
         outside = Files.createDirectory(home.resolve("outside"));
     }
 
-    private DroppedScript script(String name) throws IOException {
-        return new DroppedScript(Files.writeString(folder.resolve(name), "Fog."));
+    private WatchedScript script(String name) throws IOException {
+        return new WatchedScript(Files.writeString(folder.resolve(name), "Fog."));
     }
 
     private static List<String> names(Path in) throws IOException {
@@ -40,7 +40,7 @@ class DroppedScriptTest {
 
     @Test
     void nothingIsWrittenThroughALink() throws IOException {
-        DroppedScript script = script("kiln.md");
+        WatchedScript script = script("kiln.md");
         Path letter = Files.writeString(outside.resolve("letter.txt"), "Dear Ffion");
         Files.createSymbolicLink(folder.resolve(".kiln.md.done.txt.part"), letter);
         Files.createSymbolicLink(folder.resolve("kiln.md.done.txt"), letter);
@@ -54,16 +54,16 @@ class DroppedScriptTest {
 
     @Test
     void nothingIsReadThroughALinkThatCameMeanwhile() throws IOException {
-        DroppedScript script = script("kiln.md");
+        WatchedScript script = script("kiln.md");
         Files.delete(script.file());
         Files.createSymbolicLink(script.file(), Files.writeString(outside.resolve("letter.txt"), "Dear Ffion"));
         assertThatThrownBy(script::read).isInstanceOf(NoSuchFileException.class);
-        assertThat(DroppedScript.in(folder)).isEmpty();
+        assertThat(WatchedScript.in(folder)).isEmpty();
     }
 
     @Test
     void aFolderInTheWayStaysAndIsSaid() throws IOException {
-        DroppedScript script = script("kiln.md");
+        WatchedScript script = script("kiln.md");
         Files.createDirectory(folder.resolve("kiln.md.done.txt"));
         assertThatThrownBy(() -> script.tell(true, "Done."))
                 .isInstanceOf(InvalidInput.class)
@@ -76,26 +76,26 @@ class DroppedScriptTest {
 
     @Test
     void aFileWhereTheClipsGoIsSaid() throws IOException {
-        DroppedScript script = script("kiln.md");
+        WatchedScript script = script("kiln.md");
         Files.writeString(folder.resolve("kiln"), "a note");
         assertThatThrownBy(script::clips).isInstanceOf(InvalidInput.class).hasMessageContaining("“kiln” is a file");
     }
 
     @Test
     void namesAsLongAsNamesCanBeAreTold() throws IOException {
-        DroppedScript one = script("f".repeat(250) + ".txt");
-        DroppedScript other = script("f".repeat(249) + "g.txt");
+        WatchedScript one = script("f".repeat(250) + ".txt");
+        WatchedScript other = script("f".repeat(249) + "g.txt");
         one.tell(true, "one");
         other.tell(true, "other");
         List<String> told = names(folder).stream()
                 .filter(name -> name.endsWith(".done.txt"))
                 .toList();
         assertThat(told).hasSize(2).allSatisfy(name -> assertThat(name.length()).isLessThanOrEqualTo(255));
-        assertThat(DroppedScript.in(folder)).containsExactlyInAnyOrder(one, other);
+        assertThat(WatchedScript.in(folder)).containsExactlyInAnyOrder(one, other);
         one.tell(false, "one");
         assertThat(names(folder)).filteredOn(name -> name.endsWith(".done.txt")).hasSize(1);
         // a character of several bytes isn't cut in two
-        DroppedScript wide = script("é".repeat(125) + ".md");
+        WatchedScript wide = script("é".repeat(125) + ".md");
         wide.tell(true, "wide");
         assertThat(names(folder)).anyMatch(name -> name.startsWith("éé") && name.endsWith(".done.txt"));
     }

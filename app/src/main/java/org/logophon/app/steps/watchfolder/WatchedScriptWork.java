@@ -22,13 +22,13 @@ import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.rendering.RenderService;
 import org.logophon.app.services.script.DocumentImport;
-import org.logophon.app.steps.watchfolder.DroppedRepository.Row;
-import org.logophon.app.steps.watchfolder.DroppedRepository.State;
+import org.logophon.app.steps.watchfolder.WatchedScriptRepository.Row;
+import org.logophon.app.steps.watchfolder.WatchedScriptRepository.State;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.documents.DocumentUnusable;
 import org.logophon.documents.Documents;
-import org.logophon.documents.DroppedScript;
 import org.logophon.documents.OpenedDocument;
+import org.logophon.documents.WatchedScript;
 import org.logophon.documents.worker.DocumentOpener;
 import org.springframework.stereotype.Component;
 
@@ -37,7 +37,7 @@ import org.springframework.stereotype.Component;
  * delivered into a folder beside it. How far it is, is in the database: another server goes on where one was killed.
  */
 @Component
-class DroppedWork {
+class WatchedScriptWork {
 
     private static final int MOST_TOLD = 10;
 
@@ -50,7 +50,7 @@ class DroppedWork {
     private final ReadyDeliveries deliveries;
     private final DeliveryFolder writing;
 
-    DroppedWork(
+    WatchedScriptWork(
             Projects projects,
             ProjectRepository table,
             ProjectCopy copies,
@@ -74,7 +74,7 @@ class DroppedWork {
      * @return the script as it is now
      * @throws InvalidInput with a sentence when nothing can be told beside it
      */
-    Row step(UUID like, DroppedScript script, Row row) throws IOException {
+    Row step(UUID like, WatchedScript script, Row row) throws IOException {
         try {
             return switch (row.state()) {
                 case SEEN -> taken(like, script, row);
@@ -87,7 +87,7 @@ class DroppedWork {
         }
     }
 
-    private Row taken(UUID like, DroppedScript script, Row row) throws IOException {
+    private Row taken(UUID like, WatchedScript script, Row row) throws IOException {
         // looked at before it is read: nothing is held that is no script
         if (row.looks().bytes() > Documents.MOST_BYTES) {
             throw new Refused(script.name() + " is over " + (Documents.MOST_BYTES >> 20)
@@ -105,14 +105,14 @@ class DroppedWork {
         return new Row(row.name(), row.looks(), project, State.RENDERING);
     }
 
-    private Row rendered(UUID like, DroppedScript script, Row row) throws IOException {
+    private Row rendered(UUID like, WatchedScript script, Row row) throws IOException {
         ProjectView view = projects.view(row.project());
         if (view.count(CueState.RENDERING) > 0) {
             return row;
         }
         List<String> problems = view.cues().stream()
                 .filter(cue -> cue.state() != CueState.READY)
-                .map(DroppedWork::problem)
+                .map(WatchedScriptWork::problem)
                 .limit(MOST_TOLD)
                 .toList();
         if (!problems.isEmpty()) {
@@ -128,7 +128,7 @@ class DroppedWork {
         return "Cue " + cue.number() + ": " + (cue.problem() == null ? "it was not rendered." : cue.problem());
     }
 
-    private Row delivered(DroppedScript script, Row row) throws IOException {
+    private Row delivered(WatchedScript script, Row row) throws IOException {
         if (delivering.building(row.project())) {
             return row;
         }
@@ -145,7 +145,7 @@ class DroppedWork {
                 "The clips are in " + clips.getFileName() + ": delivery " + delivery.ordinal() + ".");
     }
 
-    private static Row ended(DroppedScript script, Row row, boolean done, String words) throws IOException {
+    private static Row ended(WatchedScript script, Row row, boolean done, String words) throws IOException {
         script.tell(done, (done ? "Done. " : "Not done. ") + words + "\n");
         return row.in(State.ENDED);
     }

@@ -16,9 +16,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** What is told, and what somebody wants to be told. */
+/** The addresses of notifications and their settings. */
 @Controller
-class TidingController {
+class NotificationController {
 
     /** Of what a page that has just opened hasn't seen. */
     private static final Duration JUST_NOW = Duration.ofSeconds(20);
@@ -27,13 +27,19 @@ class TidingController {
     private static final int MOST = 5;
 
     private final Notifications tidings;
-    private final WishRepository wishes;
+    private final NotificationSettingsRepository wishes;
     private final Mail mail;
     private final Hooks hooks;
     private final Visits visits;
     private final Clock clock;
 
-    TidingController(Notifications tidings, WishRepository wishes, Mail mail, Hooks hooks, Visits visits, Clock clock) {
+    NotificationController(
+            Notifications tidings,
+            NotificationSettingsRepository wishes,
+            Mail mail,
+            Hooks hooks,
+            Visits visits,
+            Clock clock) {
         this.tidings = tidings;
         this.wishes = wishes;
         this.mail = mail;
@@ -42,12 +48,12 @@ class TidingController {
         this.clock = clock;
     }
 
-    record Line(long id, String project, String sentence, String address) {}
+    record NotificationLine(long id, String project, String sentence, String address) {}
 
     /** @param after the last that the page has shown; less than 0 for a page that has shown none */
     @GetMapping({"/tidings", "/workspaces/{workspace}/tidings"})
     @ResponseBody
-    List<Line> since(@RequestParam(defaultValue = "-1") long after) {
+    List<NotificationLine> since(@RequestParam(defaultValue = "-1") long after) {
         return tidings
                 .since(
                         visits.workspace(),
@@ -56,7 +62,8 @@ class TidingController {
                         clock.instant().minus(after < 0 ? JUST_NOW : WHILE_AWAY),
                         MOST)
                 .stream()
-                .map(tiding -> new Line(tiding.id(), tiding.projectName(), tiding.sentence(), tiding.address()))
+                .map(tiding ->
+                        new NotificationLine(tiding.id(), tiding.projectName(), tiding.sentence(), tiding.address()))
                 .toList();
     }
 

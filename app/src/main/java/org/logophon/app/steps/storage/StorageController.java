@@ -14,13 +14,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 /** What uses how much space, what goes when, and doing it now. */
 @Controller
-class SpaceController {
+class StorageController {
 
     private final UpkeepRun upkeep;
     private final UpkeepReportRepository reports;
     private final Clock clock;
 
-    SpaceController(UpkeepRun upkeep, UpkeepReportRepository reports, Clock clock) {
+    StorageController(UpkeepRun upkeep, UpkeepReportRepository reports, Clock clock) {
         this.upkeep = upkeep;
         this.reports = reports;
         this.clock = clock;

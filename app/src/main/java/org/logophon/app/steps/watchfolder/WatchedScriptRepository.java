@@ -6,18 +6,18 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.documents.DroppedScript.Looks;
+import org.logophon.documents.WatchedScript.Looks;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 /** Tables {@code watched_folder} and {@code dropped_script}. */
 @Repository
-class DroppedRepository {
+class WatchedScriptRepository {
 
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    DroppedRepository(JdbcClient jdbc, Clock clock) {
+    WatchedScriptRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
     }

@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The house's own voices: made by hand, or from a description. */
 @RestController
-class HouseController {
+class HouseVoiceController {
 
     private static final int MOST_PROPOSED = 6;
 
@@ -37,7 +37,7 @@ class HouseController {
     private final ClearnessTable clearness;
     private final MoreVoices more;
 
-    HouseController(
+    HouseVoiceController(
             HouseVoices house,
             VoiceCatalogue voices,
             VoiceFiguresRepository figures,
@@ -53,10 +53,10 @@ class HouseController {
     }
 
     /** @param flags what would sound made */
-    record Made(String voice, String name, List<String> flags) {
+    record SavedVoice(String voice, String name, List<String> flags) {
 
-        static Made of(Voice voice) {
-            return new Made(voice.id(), voice.name(), voice.tuning().unnatural());
+        static SavedVoice of(Voice voice) {
+            return new SavedVoice(voice.id(), voice.name(), voice.tuning().unnatural());
         }
     }
 
@@ -81,21 +81,21 @@ class HouseController {
 
     @DoneOnce
     @PostMapping("/projects/{id}/voices/house")
-    Made make(
+    SavedVoice make(
             @RequestParam String name,
             @RequestParam(defaultValue = "") String description,
             @RequestParam String base,
             TuningForm form) {
-        return Made.of(house.make(name, description, base, form.tuning()));
+        return SavedVoice.of(house.make(name, description, base, form.tuning()));
     }
 
     @PostMapping("/projects/{id}/voices/{voice}/house")
-    Made change(
+    SavedVoice change(
             @PathVariable String voice,
             @RequestParam String name,
             @RequestParam(defaultValue = "") String description,
             TuningForm form) {
-        return Made.of(house.change(voice, name, description, form.tuning()));
+        return SavedVoice.of(house.change(voice, name, description, form.tuning()));
     }
 
     @PostMapping("/projects/{id}/voices/{voice}/remove")

@@ -6,15 +6,15 @@ import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.stereotype.Component;
 
-/** What there was to tell goes after a while: whoever hasn't seen it by then finds it in the history. */
+/** The upkeep of notifications: whoever hasn't seen it by then finds it in the history. */
 @Component
-class TidingUpkeep implements Upkeep {
+class NotificationUpkeep implements Upkeep {
 
     static final Duration KEPT = Duration.ofDays(30);
 
-    private final TidingRepository table;
+    private final NotificationRepository table;
 
-    TidingUpkeep(TidingRepository table) {
+    NotificationUpkeep(NotificationRepository table) {
         this.table = table;
     }
 

@@ -21,7 +21,7 @@ import org.springframework.stereotype.Component;
 
 /** The state of the house in words: the same figures that programs watch. */
 @Component
-class HouseState {
+class SystemStatus {
 
     /** More of its memory than that, and the next long script may end it. */
     private static final double MUCH = 0.9;
@@ -37,7 +37,7 @@ class HouseState {
     private final Clock clock;
     private final Instant since;
 
-    HouseState(
+    SystemStatus(
             JobsTable jobs,
             Nodes nodes,
             WorkerPool workers,
@@ -56,22 +56,22 @@ class HouseState {
     }
 
     /** @param amber true where somebody should look */
-    public record Line(String what, String is, boolean amber) {}
+    public record StatusLine(String what, String is, boolean amber) {}
 
-    List<Line> lines() {
+    List<StatusLine> lines() {
         Instant now = clock.instant();
         JobsTable.Jobs waiting = jobs.now();
         double oldest = waiting.oldestSeconds(now);
-        List<Line> lines = new ArrayList<>();
-        lines.add(new Line("This server", "began " + Ago.of(since, now), false));
+        List<StatusLine> lines = new ArrayList<>();
+        lines.add(new StatusLine("This server", "began " + Ago.of(since, now), false));
         List<Nodes.Node> there = nodes.there();
-        lines.add(new Line(
+        lines.add(new StatusLine(
                 "All servers",
                 there.stream()
                         .map(one -> one.name() + (one.pages() ? "" : ", renders only"))
                         .collect(Collectors.joining("; ")),
                 false));
-        lines.add(new Line(
+        lines.add(new StatusLine(
                 "Work",
                 waiting.waiting() == 0 && waiting.running() == 0
                         ? "no jobs waiting"
@@ -79,20 +79,20 @@ class HouseState {
                                 .formatted(waiting.waiting(), oldest, waiting.running()),
                 oldest > LONG_WAIT_SECONDS));
         if (waiting.later() > 0) {
-            lines.add(new Line("Retries", "%,d failed jobs will be retried".formatted(waiting.later()), true));
+            lines.add(new StatusLine("Retries", "%,d failed jobs will be retried".formatted(waiting.later()), true));
         }
-        lines.add(new Line("Workers", count(workers.pids().size(), "speech worker", "speech workers"), false));
+        lines.add(new StatusLine("Workers", count(workers.pids().size(), "speech worker", "speech workers"), false));
         double waitedFor = gauge("hikaricp.connections.pending");
-        lines.add(new Line(
+        lines.add(new StatusLine(
                 "Database",
                 "%.0f of %.0f connections in use, %.0f waiting"
                         .formatted(gauge("hikaricp.connections.active"), gauge("hikaricp.connections.max"), waitedFor),
                 waitedFor > 0));
         Runtime java = Runtime.getRuntime();
         long used = java.totalMemory() - java.freeMemory();
-        lines.add(new Line(
+        lines.add(new StatusLine(
                 "Memory", FileSize.of(used) + " of " + FileSize.of(java.maxMemory()), used > MUCH * java.maxMemory()));
-        lines.add(new Line("Disk", FileSize.of(disk.freeBytes()) + " free", disk.little() || disk.full()));
+        lines.add(new StatusLine("Disk", FileSize.of(disk.freeBytes()) + " free", disk.little() || disk.full()));
         lines.add(requests());
         return lines;
     }
@@ -101,7 +101,7 @@ class HouseState {
         return meters.find(name).gauges().stream().mapToDouble(Gauge::value).sum();
     }
 
-    private Line requests() {
+    private StatusLine requests() {
         // who watches is told that a server isn't ready yet, which is no failure; a stream lasts as long as its page is
         // seen
         List<Timer> timers = meters.find("http.server.requests").timers().stream()
@@ -122,7 +122,7 @@ class HouseState {
                 .filter(timer -> "SERVER_ERROR".equals(timer.getId().getTag("outcome")))
                 .mapToLong(Timer::count)
                 .sum();
-        return new Line(
+        return new StatusLine(
                 "Answers",
                 count == 0
                         ? "none yet"

@@ -12,7 +12,7 @@ import java.util.UUID;
  * @param address path of the page that shows it
  * @param brief   true for what took no longer than anybody waits for: addresses are called, and nobody is told
  */
-record Tiding(
+record Notification(
         long id,
         UUID workspace,
         UUID project,

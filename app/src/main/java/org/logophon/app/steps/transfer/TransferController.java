@@ -25,7 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Projects as files. */
 @RestController
-class MovingController {
+class TransferController {
 
     private static final int BLOCK = 1 << 16;
     private static final long LOOKED_AFTER = 16L << 20;
@@ -36,7 +36,7 @@ class MovingController {
     private final DiskRoom room;
     private final Visits visits;
 
-    MovingController(
+    TransferController(
             Projects projects, ProjectFileWriter writer, ProjectFileReader reader, DiskRoom room, Visits visits) {
         this.projects = projects;
         this.writer = writer;

@@ -17,7 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A project as one file: out of one house, into another. */
-class MovingTest extends ApplicationTest {
+class TransferTest extends ApplicationTest {
 
     private static final String SCRIPT =
             "# Arrival\n\nNARRATOR: The lamp of %s was lit at four.\n\nKEEPER: The fog of %1$s came in "

@@ -17,7 +17,7 @@ import org.logophon.core.input.InvalidInput;
 import org.logophon.core.input.digest.Sha256;
 
 /** A script that somebody put into a folder, and what is told of it beside it. */
-public record DroppedScript(Path file) {
+public record WatchedScript(Path file) {
 
     private static final Set<String> ENDINGS = Set.of(
             "txt",
@@ -50,12 +50,12 @@ public record DroppedScript(Path file) {
      * Those of a folder, by their names; no hidden ones, none that editors keep beside an open one, nothing behind a
      * link.
      */
-    public static List<DroppedScript> in(Path folder) throws IOException {
+    public static List<WatchedScript> in(Path folder) throws IOException {
         try (Stream<Path> all = Files.list(folder)) {
             return all.filter(file -> Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS))
-                    .filter(DroppedScript::script)
+                    .filter(WatchedScript::script)
                     .sorted()
-                    .map(DroppedScript::new)
+                    .map(WatchedScript::new)
                     .toList();
         }
     }

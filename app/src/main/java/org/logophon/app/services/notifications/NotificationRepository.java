@@ -15,7 +15,7 @@ import org.springframework.stereotype.Repository;
 
 /** Table {@code tiding}. */
 @Repository
-class TidingRepository {
+class NotificationRepository {
 
     private static final String SELECT =
             "select t.*, p.name as project_name from tiding t join project p on p.id = t.project_id ";
@@ -23,13 +23,13 @@ class TidingRepository {
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    TidingRepository(JdbcClient jdbc, Clock clock) {
+    NotificationRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     /** @param brief true for what addresses alone are called for. @return its id; empty when the project has gone */
-    Optional<Long> add(UUID project, Tiding.Kind kind, String sentence, String address, boolean brief) {
+    Optional<Long> add(UUID project, Notification.Kind kind, String sentence, String address, boolean brief) {
         return jdbc.sql("""
                 insert into tiding (workspace_id, project_id, kind, sentence, address, brief, at)
                 select workspace_id, id, :kind, :sentence, :address, :brief, :now from project
@@ -44,15 +44,15 @@ class TidingRepository {
                 .optional();
     }
 
-    Optional<Tiding> find(long id) {
+    Optional<Notification> find(long id) {
         return jdbc.sql(SELECT + "where t.id = :id")
                 .param("id", id)
-                .query(TidingRepository::tiding)
+                .query(NotificationRepository::tiding)
                 .optional();
     }
 
     /** The latest of a workspace that people are told, in their order. */
-    List<Tiding> after(UUID workspace, long id, Instant since, int most) {
+    List<Notification> after(UUID workspace, long id, Instant since, int most) {
         return jdbc.sql("select * from (" + SELECT
                         + "where t.workspace_id = :workspace and not t.brief and t.id > :id and t.at "
                         + "> :since order by t.id desc limit :most) as latest order by id")
@@ -60,7 +60,7 @@ class TidingRepository {
                 .param("id", id)
                 .param("since", since.atOffset(ZoneOffset.UTC))
                 .param("most", most)
-                .query(TidingRepository::tiding)
+                .query(NotificationRepository::tiding)
                 .list();
     }
 
@@ -71,13 +71,13 @@ class TidingRepository {
                 .update();
     }
 
-    private static Tiding tiding(ResultSet row, int at) throws SQLException {
-        return new Tiding(
+    private static Notification tiding(ResultSet row, int at) throws SQLException {
+        return new Notification(
                 row.getLong("id"),
                 row.getObject("workspace_id", UUID.class),
                 row.getObject("project_id", UUID.class),
                 row.getString("project_name"),
-                Tiding.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
+                Notification.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
                 row.getString("sentence"),
                 row.getString("address"),
                 row.getBoolean("brief"),

@@ -10,11 +10,11 @@ import org.springframework.stereotype.Repository;
 
 /** Table {@code wish}. */
 @Repository
-class WishRepository {
+class NotificationSettingsRepository {
 
     private final JdbcClient jdbc;
 
-    WishRepository(JdbcClient jdbc) {
+    NotificationSettingsRepository(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
@@ -22,7 +22,7 @@ class WishRepository {
     NotificationSettings of(UUID person) {
         return jdbc.sql("select * from wish where person_id is not distinct from cast(:person as uuid)")
                 .param("person", person)
-                .query(WishRepository::wish)
+                .query(NotificationSettingsRepository::wish)
                 .optional()
                 .orElseGet(() -> NotificationSettings.unsaid(person));
     }
@@ -30,7 +30,7 @@ class WishRepository {
     Optional<NotificationSettings> find(UUID id) {
         return jdbc.sql("select * from wish where id = :id")
                 .param("id", id)
-                .query(WishRepository::wish)
+                .query(NotificationSettingsRepository::wish)
                 .optional();
     }
 
@@ -41,7 +41,7 @@ class WishRepository {
                                 ? "w.person_id in (select person_id from member where workspace_id = :workspace)"
                                 : "w.person_id is null and cast(:workspace as uuid) is not null"))
                 .param("workspace", workspace)
-                .query(WishRepository::wish)
+                .query(NotificationSettingsRepository::wish)
                 .list();
     }
 
