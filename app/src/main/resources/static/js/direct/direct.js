@@ -101,7 +101,8 @@ async function enterStage() {
       : marks.all()
         ? guessed(marks.all())
         : null;
-  await document.fonts.ready;
+  // what fits a word's box is measured in the score's own type, which is fetched when it is first wanted
+  await Promise.all([15, 13].map(px => document.fonts.load(`${px}px Reading`)));
   if (!data) {
     score = null;
     box.replaceChildren();

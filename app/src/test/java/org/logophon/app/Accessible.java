@@ -31,6 +31,8 @@ final class Accessible {
      */
     private static final String CHECK = """
             async ([tags, before]) => {
+              // the dark page differs in its colours alone
+              const dark = document.documentElement.dataset.bsTheme === 'dark';
               const known = new Set(before.split(' '));
               const fresh = [];
               const include = [];
@@ -52,7 +54,7 @@ final class Accessible {
               walk(document.body, 7, false);
               if (!include.length) return [[], []];
               const { violations } = await axe.run(before ? { include } : document,
-                { runOnly: { type: 'tag', values: tags }, resultTypes: ['violations'], preload: !before });
+                { runOnly: dark ? ['color-contrast'] : { type: 'tag', values: tags }, resultTypes: ['violations'], preload: !before });
               return [fresh, violations.map(({ id, nodes }) => `${id}: ${nodes.map(node => `${node.html} ${node.failureSummary}`).join(' | ')}`)];
             }""";
 

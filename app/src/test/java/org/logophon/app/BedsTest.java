@@ -18,12 +18,15 @@ import javax.sound.sampled.AudioInputStream;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.UnsupportedAudioFileException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.core.signal.loudness.LoudnessMeter;
 import org.logophon.core.signal.loudness.TruePeak;
 import org.logophon.core.signal.sound.Decibels;
 import tools.jackson.databind.JsonNode;
 
 /** Sounds and beds: their lists, what lies under a programme, and what is delivered of it. */
+@Execution(ExecutionMode.CONCURRENT)
 @RealSpeech
 class BedsTest extends ApplicationTest {
 

@@ -14,12 +14,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.app.services.voices.VoiceMeasuring;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** The catalogue, auditions and casting, as the server answers them. */
+@Execution(ExecutionMode.CONCURRENT)
 class CastTest extends ApplicationTest {
 
     private static final String SCRIPT =

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.app.platform.audio.AudioStore;
 import org.logophon.core.signal.sound.Sound;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -20,6 +22,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What the Listen step promises: approvals, notes, takes and their history, by the addresses that its page asks. */
+@Execution(ExecutionMode.CONCURRENT)
 class ListenTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(120);

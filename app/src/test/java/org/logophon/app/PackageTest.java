@@ -10,8 +10,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** The Debian package, installed by dpkg into a folder of its own: started, brought to another version, removed. */
+@Execution(ExecutionMode.CONCURRENT)
 class PackageTest extends Launched {
 
     private final Path tree = home.resolve("tree");
@@ -79,6 +82,7 @@ class PackageTest extends Launched {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void itIsInstalledStartedBroughtToAnotherVersionAndRemoved() throws Exception {
         lay();
         laySystem();
@@ -116,6 +120,7 @@ class PackageTest extends Launched {
 
     /** By systemd's own measure, 0 to 10, where 9 and more is unsafe; a service without any of this has 9.6. */
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void theServiceMayDoLittle() throws Exception {
         Path unit = Files.copy(Path.of("..", "packaging", "logophon.service"), home.resolve("logophon.service"));
         Files.createDirectories(tree);

@@ -10,11 +10,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.core.time.timecode.FrameRate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Where clips come to stand, by the addresses that the Place page asks. */
+@Execution(ExecutionMode.CONCURRENT)
 class PlaceTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(120);

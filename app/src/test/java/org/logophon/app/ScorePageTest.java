@@ -85,7 +85,7 @@ class ScorePageTest extends BrowserTest {
     @Test
     void stressWhisperAndTypedValuesAreSetRemovedCopiedAndPasted() {
         score("By typing");
-        page.locator("#score .word").nth(4).click();
+        page.locator("#score .word").nth(4).locator("rect").click();
         press("e", "e");
         assertThat(page.locator("#score .word").nth(4)).hasClass(Pattern.compile("stress-strong"));
         page.locator("#markbar [name=loudness]").fill("-3.5");
@@ -100,7 +100,7 @@ class ScorePageTest extends BrowserTest {
         page.locator("#score .word").nth(4).focus();
         press("Control+c");
         assertThat(page.locator(".hint")).hasText("3 marks copied.");
-        page.locator("#score .word").nth(11).click();
+        page.locator("#score .word").nth(11).locator("rect").click();
         press("Control+v");
         assertThat(list()).hasCount(6);
         press("x");

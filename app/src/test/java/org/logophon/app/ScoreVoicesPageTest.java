@@ -26,7 +26,7 @@ class ScoreVoicesPageTest extends BrowserTest {
         score("Before the first take");
         assertThat(page.locator("#score .guessed .word")).hasCount(12);
         assertThat(page.locator(".notyet")).containsText("R renders the first take");
-        page.locator("#score .word").nth(3).click();
+        page.locator("#score .word").nth(3).locator("rect").click();
         page.keyboard().press("e");
         assertThat(page.locator("#marklist li")).hasCount(1);
         page.locator("#score .word").nth(3).focus();
@@ -47,15 +47,15 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.getByLabel("Who says “the lamp is out”").selectOption("Keeper");
         assertThat(page.locator("#quotations select")).isFocused();
         assertThat(page.locator("#score .lane-role text")).hasText(Pattern.compile("by Keeper"));
-        page.locator("#score .word").nth(11).click();
+        page.locator("#score .word").nth(11).locator("rect").click();
         page.locator("#markbar [name=reading]").selectOption("words");
         page.locator("#markbar [name=said]").fill("Fee on");
         page.locator("#markbar [name=said]").press("Enter");
         assertThat(page.locator("#marklist")).containsText("said “Fee on”");
-        page.locator("#score .word").nth(9).click();
+        page.locator("#score .word").nth(9).locator("rect").click();
         page.locator("#markbar [name=language]").selectOption(new String[] {"cy"});
         assertThat(page.locator("#score .lane-language text")).hasText("in Welsh");
-        page.locator("#score .word").nth(0).click();
+        page.locator("#score .word").nth(0).locator("rect").click();
         page.locator("#markbar [name=role]").selectOption("Keeper");
         assertThat(page.locator("#score .lane-role")).hasCount(2);
         page.locator("#markbar [name=role]").selectOption("");
@@ -169,7 +169,7 @@ class ScoreVoicesPageTest extends BrowserTest {
     @Test
     void marksAreMovedByWordsAndAStyleHasItsStrength() {
         score("Moved");
-        page.locator("#score .word").nth(3).click();
+        page.locator("#score .word").nth(3).locator("rect").click();
         page.locator("#markbar [name=style]").selectOption("weary");
         page.locator("#markbar [name=strength]").fill("60");
         page.locator("#markbar [name=strength]").press("Enter");
@@ -180,7 +180,7 @@ class ScoreVoicesPageTest extends BrowserTest {
         assertThat(page.locator("#markbar h2")).hasText("“is”");
         page.keyboard().press("Control+z");
         assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”weary 60 %Remove"});
-        page.locator("#score .word").nth(0).click();
+        page.locator("#score .word").nth(0).locator("rect").click();
         page.keyboard().press("Alt+ArrowRight");
         assertThat(page.locator(".hint")).hasText("Nothing is marked there that could be moved.");
     }
@@ -188,7 +188,7 @@ class ScoreVoicesPageTest extends BrowserTest {
     @Test
     void aPitchIsTypedInHertzAndSaysWhatItNeeds() {
         score("Hertz");
-        page.locator("#score .word").nth(3).click();
+        page.locator("#score .word").nth(3).locator("rect").click();
         page.locator("#markbar [name=pitch]").fill("200 Hz");
         page.locator("#markbar [name=pitch]").press("Enter");
         assertThat(page.locator(".hint")).containsText("Render the cue first, then ask for 200 Hz");

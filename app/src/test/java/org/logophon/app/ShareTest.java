@@ -11,11 +11,14 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Links for others: what they give, and what they don't. */
+@Execution(ExecutionMode.CONCURRENT)
 class ShareTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(120);

@@ -18,8 +18,11 @@ import java.util.zip.ZipInputStream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** One script through both doors: what the application delivers is what the command line writes, file by file. */
+@Execution(ExecutionMode.CONCURRENT)
 @RealSpeech
 class TwoDoorsTest extends ApplicationTest {
 

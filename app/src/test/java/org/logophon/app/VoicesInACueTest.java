@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.logophon.core.signal.pitch.PitchTrack;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -19,6 +21,7 @@ import tools.jackson.databind.JsonNode;
 /**
  * Quotations, other roles and languages inside a cue; readings and pitches in Hz as marks; SSML opened with its marks.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class VoicesInACueTest extends ApplicationTest {
 
     @Autowired

@@ -11,8 +11,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** A folder whose scripts become clips like a project. */
+@Execution(ExecutionMode.CONCURRENT)
 class WatchedFolderTest extends ApplicationTest {
 
     private static final Duration PATIENCE = Duration.ofSeconds(90);
@@ -38,6 +41,7 @@ class WatchedFolderTest extends ApplicationTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void aScriptBecomesClipsBesideItLikeTheProjectAndAgainWhenItChanges() throws IOException {
         String like = server.project("Like this one", "KEEPER: Only a model.");
         server.post(like + "/cast", Map.of("role", "Keeper", "voice", "edwin"));
@@ -74,6 +78,7 @@ class WatchedFolderTest extends ApplicationTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void eachScriptStandsForItselfAndWhatCannotBeToldBesideItIsToldOnThePage() throws IOException {
         String like = server.project("Each for itself", "Only a model.");
         Path folder = watched(like);

@@ -71,7 +71,7 @@ class WholePathTest extends BrowserTest {
         accessible();
 
         // click a word: it plays from there, and the playhead moves
-        page.locator("#score .word").nth(7).click();
+        page.locator("#score .word").nth(7).locator("rect").click();
         assertThat(page.locator("#score .word.now")).hasCount(1);
         assertThat(page.locator("#score .head-cap")).isVisible();
 
