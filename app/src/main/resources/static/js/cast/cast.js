@@ -2,6 +2,7 @@
 
 import { ask, askPriced, renew, say, typing } from '../app.js';
 import { tieDials } from '../dials.js';
+import { quoted } from '../quoted.js';
 import { voices } from './address.js';
 import * as beside from './beside.js';
 import { cast as give } from '../casting.js';
@@ -190,9 +191,9 @@ function chooseLine() {
   own.hidden = !typed;
   document.getElementById('said').textContent =
     typed && line.words
-      ? `“${line.words}”`
+      ? quoted(line.words)
       : select.selectedOptions[0]?.value
-        ? `“${select.selectedOptions[0].dataset.text}”`
+        ? quoted(select.selectedOptions[0].dataset.text)
         : '';
 }
 

@@ -1,6 +1,7 @@
 // The exact values of what is chosen, always typable, and every mark of the cue in words.
 
 import { button, element } from '../app.js';
+import { quoted } from '../quoted.js';
 import * as marks from './marks.js';
 import { reachedOf } from './score.js';
 
@@ -213,10 +214,10 @@ export function showBar(bar, styles) {
   if (bar.hidden) return;
   const word = i => all.text.slice(...all.words[i]);
   const title = chosen.gap
-    ? `Between “${word(chosen.from)}” and “${word(chosen.from + 1)}”`
+    ? `Between ${quoted(word(chosen.from))} and ${quoted(word(chosen.from + 1))}`
     : chosen.from === chosen.to
-      ? `“${word(chosen.from)}”`
-      : `“${word(chosen.from)} … ${word(chosen.to)}”, ${chosen.to - chosen.from + 1} words`;
+      ? quoted(word(chosen.from))
+      : `${quoted(`${word(chosen.from)} … ${word(chosen.to)}`)}, ${chosen.to - chosen.from + 1} words`;
   const fields = element('div', 'markfields');
   const who = element('div', 'who');
   if (chosen.gap) {
@@ -255,7 +256,7 @@ export function showList(list) {
           : `${all.text.slice(...all.words[mark.from])} … ${all.text.slice(...all.words[mark.to])}`;
       const what = mark.kind === 'pause' ? `pause ${mark.label}` : mark.label;
       item.append(
-        element('span', 'reading', KINDS[mark.kind]?.onGap ? `after “${words}”` : `“${words}”`),
+        element('span', 'reading', KINDS[mark.kind]?.onGap ? `after ${quoted(words)}` : quoted(words)),
         element('span', 'figures', `${what}${reachedOf(mark)}`),
       );
       if (mark.reason) item.append(element('span', 'soft', mark.reason));

@@ -125,9 +125,9 @@ class CastPageTest extends BrowserTest {
     void namesCanBeHiddenAndOwnWordsTyped() {
         casting("Fair");
         page.locator("#line").selectOption("");
-        page.locator("#own").fill("Quite other words.");
+        page.locator("#own").fill("\"Quite other,\" she said, \"words.\"");
         page.locator("#own").press("Enter");
-        assertThat(page.locator("#said")).hasText("“Quite other words.”");
+        assertThat(page.locator("#said")).hasText("“‘Quite other,’ she said, ‘words.’”");
         page.locator("tr[data-voice=aldric] .compare").click();
         page.locator("tr[data-voice=bram] .compare").click();
         assertThat(page.locator(".candidate")).hasCount(2);

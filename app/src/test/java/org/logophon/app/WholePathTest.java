@@ -62,7 +62,7 @@ class WholePathTest extends BrowserTest {
         setDial("cue-loudness", "3");
         setDial("cue-pause", "1.2");
         assertThat(page.locator(".comes"))
-                .containsText("pace 90 %, pitch -2.0 st, loudness 3.0 dB, pause after 1.20 s");
+                .containsText("pace 90 %, pitch −2.0 st, loudness 3.0 dB, pause after 1.20 s");
         page.getByText("Render 3 cues").click();
         assertThat(page.locator("#stage[data-state=ready] #score .word")).hasCount(12);
         assertThat(page.locator("#head")).containsText("all rendered");

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.logophon.app.platform.node.AfterCommit;
 import org.logophon.app.platform.people.Workspace;
 import org.logophon.app.services.project.Cue;
 import org.logophon.app.services.project.CuePlace;
@@ -109,7 +110,8 @@ class DemoProjects {
         if (upright != null) {
             picture(upright, new Picture(FrameRate.named("30"), 0, 100), SHORT_MILLIS, SHORT_BETWEEN_MILLIS);
             german(upright);
-            delivering.begin(upright, "Go and ride it.", "Now ride it.");
+            // who looks for a project before it is stored takes it for deleted
+            AfterCommit.run(() -> delivering.begin(upright, "Go and ride it.", "Now ride it."));
         }
         UUID course =
                 place("First Firing", 240, "first-firing", Map.of("Narrator", "ida"), pottery, "", Direction.NONE);
@@ -127,7 +129,7 @@ class DemoProjects {
                 new Direction(95, null, null, null));
         if (film != null) {
             wind(film);
-            listening.begin(film);
+            AfterCommit.run(() -> listening.begin(film));
         }
     }
 

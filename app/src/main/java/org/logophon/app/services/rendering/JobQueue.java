@@ -6,9 +6,8 @@ import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import org.logophon.app.platform.node.AfterCommit;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Asks for jobs in the caller's transaction: they start as soon as it commits, and not at all when it doesn't. */
 @Component
@@ -28,11 +27,6 @@ public class JobQueue {
         scheduler.scheduleBatch(instances, clock.instant());
         // the scheduler looks for due jobs at each scheduling, which is too early here: nobody else sees them before
         // the commit
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                scheduler.triggerCheckForDueExecutions();
-            }
-        });
+        AfterCommit.run(scheduler::triggerCheckForDueExecutions);
     }
 }

@@ -8,6 +8,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import org.logophon.app.platform.failure.DatabaseAway;
+import org.logophon.app.platform.node.AfterCommit;
 import org.logophon.app.platform.node.NodeSettings;
 import org.logophon.app.platform.node.Nodes;
 import org.slf4j.Logger;
@@ -15,8 +16,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Opens lanes where cues wait. Each closes by itself when nothing waits for it any more. */
 @Component
@@ -59,12 +58,7 @@ class Lanes implements DisposableBean {
 
     /** Opens what is needed once the caller's transaction has committed. */
     void wanted() {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                soon();
-            }
-        });
+        AfterCommit.run(this::soon);
     }
 
     /** Opens what is needed in a moment. */
