@@ -114,7 +114,7 @@ abstract class Launched {
     }
 
     static void await(String what, java.util.function.BooleanSupplier condition) throws Exception {
-        Server.await(what, Duration.ofSeconds(240), condition::getAsBoolean);
+        Server.await(what, Duration.ofSeconds(600), condition::getAsBoolean);
     }
 
     static ProcessHandle child(Process launcher, String named) {

@@ -13,7 +13,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 /** The application in a process of its own, which can be killed, on a database of its own. */
 final class ServerProcess implements AutoCloseable {
 
-    private static final Duration START = Duration.ofSeconds(180);
+    private static final Duration START = Duration.ofSeconds(600);
 
     private final Process process;
     private final Path log;
