@@ -162,7 +162,7 @@ class RecordingDrafts {
             throw new UncheckedIOException(e);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Refused("Transcription was interrupted. Import the file again.");
+            throw new Refused("Recognising the speech was interrupted. Import the file again.");
         }
     }
 }
