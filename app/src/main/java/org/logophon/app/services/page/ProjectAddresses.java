@@ -1,5 +1,6 @@
 package org.logophon.app.services.page;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
@@ -42,6 +43,10 @@ class ProjectAddresses implements WebMvcConfigurer, HandlerInterceptor {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        // a stream that ends because its project was deleted was looked at when it began
+        if (request.getDispatcherType() == DispatcherType.ASYNC) {
+            return true;
+        }
         Map<String, String> named = named(request);
         UUID project = id(named.remove(PROJECT));
         if (project == null) {
