@@ -1,7 +1,5 @@
-// What every page shares: the token that shows a request is ours, sentences for what went wrong, and how to ask the
-// server.
-
-import { answered } from './answer.js';
+// What every page shares: the token that shows a request is ours, sentences for what went wrong, and parts that are
+// fetched anew.
 
 // the ports of a machine share their cookies: each has its own name
 const cookie = `logophon-token-${location.port || (location.protocol === 'https:' ? 443 : 80)}=`;
@@ -42,47 +40,8 @@ export function say(sentence) {
   hint.classList.add('sentence');
 }
 
-/** What shows the server that a request is ours, for those that send something else than a form or JSON. */
+/** What shows the server that a request is ours. */
 export const rawHeaders = () => ({ Accept: 'application/json', 'X-XSRF-TOKEN': token() });
-
-/**
- * Asks the server; a form goes as it is, anything else as JSON. Resolves to {status, body}; an unanswered request
- * has status 0.
- */
-export async function ask(method, address, body, key = '') {
-  try {
-    const form = body instanceof FormData;
-    const response = await fetch(address, {
-      method,
-      headers: {
-        Accept: 'application/json',
-        'X-XSRF-TOKEN': token(),
-        ...(body && !form ? { 'Content-Type': 'application/json' } : {}),
-        ...(key ? { 'Idempotency-Key': key } : {}),
-      },
-      body: form ? body : body ? JSON.stringify(body) : undefined,
-    });
-    if (response.status === 401) signedOut();
-    return { status: response.status, body: answered(await response.text(), response.status) };
-  } catch {
-    return {
-      status: 0,
-      body: { sentence: 'Logophon doesn’t answer. Your text stays here and is saved when it does.' },
-    };
-  }
-}
-
-/**
- * Asks for something new, as ask does. What a form or button asks for twice before it has an answer is made once.
- * @param holder the form or button
- */
-export async function askOnce(holder, address, body) {
-  holder.dataset.key ??= crypto.randomUUID();
-  const answer = await ask('POST', address, body, holder.dataset.key);
-  // one whose answer was lost is the same again
-  if (answer.status !== 0) delete holder.dataset.key;
-  return answer;
-}
 
 // a page that is gone back to is another page: what its forms make is new
 addEventListener('pageshow', ({ persisted }) => {
@@ -107,32 +66,13 @@ export function underHead(id, ...content) {
 }
 
 /** What is on the page stays; nothing more is asked for, over and over, that isn't given. */
-function signedOut() {
+export function signedOut() {
   if (document.getElementById('signed-out')) return;
   const door = element('a', '', 'sign in again in another window');
   door.href = '/sign-in';
   door.target = '_blank';
   underHead('signed-out', 'You are signed out. What is on this page stays: ', door, ', and go on.');
   document.dispatchEvent(new CustomEvent('logophon:signed-out'));
-}
-
-const offered = new Map();
-
-/**
- * Asks for something that may cost. The first time its price is said (status 402); the same wish again agrees to that
- * price.
- * @param agrees false while somebody only passes by: then nothing is ever paid
- */
-export async function askPriced(address, fields, agrees = true) {
-  const wish = `${address}?${new URLSearchParams(fields)}`;
-  const price = agrees ? offered.get(wish) : undefined;
-  const form = new FormData();
-  Object.entries({ ...fields, agreed: price ?? 0 }).forEach(([name, value]) => form.append(name, value));
-  if (price !== undefined) offered.delete(wish);
-  const answer = await ask('POST', address, form);
-  if (price !== undefined && answer.status === 200) say(`Paid: ${price} characters. Hearing it again costs nothing.`);
-  if (answer.status === 402) offered.set(wish, answer.body.characters);
-  return answer;
 }
 
 const newest = new WeakMap();
@@ -170,9 +110,16 @@ export async function fill(target, address, free = () => true) {
 
 const renewing = new Map();
 
+/** When what somebody has pressed in a part is answered. */
+const pressesAnswered = part =>
+  new Promise(resolve => {
+    const look = () => (part.isConnected && part.querySelector('.htmx-request') ? setTimeout(look, 20) : resolve());
+    look();
+  });
+
 /**
  * Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows
- * most.
+ * most. What somebody presses in the part meanwhile is answered first, and a price that is its answer stays.
  */
 export function renew(selector, address) {
   const underWay = renewing.get(selector);
@@ -189,7 +136,9 @@ export function renew(selector, address) {
       turn.next = null;
       let landed = false;
       const land = (/** @type {any} */ { detail }) => {
-        landed ||= detail.target === part && detail.requestConfig.path === asked;
+        if (detail.target !== part || detail.requestConfig.elt !== part) return;
+        landed = !part.querySelector('.htmx-request');
+        detail.shouldSwap &&= landed;
       };
       document.addEventListener('htmx:beforeSwap', land);
       try {
@@ -197,8 +146,10 @@ export function renew(selector, address) {
       } finally {
         document.removeEventListener('htmx:beforeSwap', land);
       }
-      // another answer took the part's place meanwhile: this one went nowhere
-      if (!landed && !part.isConnected) turn.next ??= asked;
+      if (landed) continue;
+      await pressesAnswered(part);
+      // this one went nowhere: it is asked for anew, but where the press was answered with a price
+      if (!document.querySelector(`${selector} .priced`)) turn.next ??= asked;
     }
   })().finally(() => renewing.delete(selector));
   return turn.done;

@@ -1,6 +1,6 @@
 // Giving a voice to a role: what it would do is shown before it is done.
 
-import { ask, say } from './app.js';
+import { ask, formOf, outcome } from './ask.js';
 
 const dialog = document.getElementById('casting');
 let agreed = null;
@@ -10,21 +10,11 @@ let agreed = null;
  * @returns true when it was cast
  */
 export async function cast(project, role, voice) {
-  const { status, body } = await ask(
-    'GET',
-    `/projects/${project}/cast/preview?${new URLSearchParams({ role, voice })}`,
-  );
-  if (status !== 200) {
-    say(body.sentence);
-    return false;
-  }
-  if ((body.changed || body.lacks.length || body.cost) && !(await shown(role, body))) return false;
-  const form = new FormData();
-  form.append('role', role);
-  form.append('voice', voice);
-  const done = await ask('POST', `/projects/${project}/cast`, form);
-  say(done.body?.sentence ?? 'That did not work. Reload the page.');
-  return done.status === 200;
+  const fields = { role, voice };
+  const preview = await outcome(ask('GET', `/projects/${project}/cast/preview?${new URLSearchParams(fields)}`));
+  if (!preview) return false;
+  if ((preview.changed || preview.lacks.length || preview.cost) && !(await shown(role, preview))) return false;
+  return (await outcome(ask('POST', `/projects/${project}/cast`, formOf(fields)))) !== null;
 }
 
 // wherever a role without a voice is named, one that fits is a press away; what changes by it is told to every page
@@ -32,15 +22,9 @@ document.addEventListener('click', async event => {
   const button = event.target.closest('[data-fitting]');
   if (!button) return;
   button.disabled = true;
-  const form = new FormData();
-  form.append('role', button.dataset.fitting);
-  const { status, body } = await ask(
-    'POST',
-    `${location.pathname.split('/').slice(0, 3).join('/')}/cast/fitting`,
-    form,
-  );
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  button.disabled = status === 200;
+  const project = location.pathname.split('/').slice(0, 3).join('/');
+  const done = await outcome(ask('POST', `${project}/cast/fitting`, formOf({ role: button.dataset.fitting })));
+  button.disabled = done !== null;
 });
 
 function shown(role, preview) {

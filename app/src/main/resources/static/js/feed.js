@@ -1,7 +1,8 @@
 // The page of the feed: its address, and what is in it.
 
 import { address } from './address.js';
-import { ask, askOnce, house, renew } from './app.js';
+import { house, renew } from './app.js';
+import { ask, askOnce, outcome } from './ask.js';
 
 const part = id => document.getElementById(`feed-${id}`);
 const tell = sentence => {
@@ -11,16 +12,13 @@ const showAddress = address(part('address'), part('copy'), tell);
 
 part('form')?.addEventListener('submit', async event => {
   event.preventDefault();
-  const { status, body } = await askOnce(part('form'), `${house}/feed`, new FormData(part('form')));
-  tell(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
-  showAddress(body.address);
+  const made = await outcome(askOnce(part('form'), `${house}/feed`, new FormData(part('form'))), tell);
+  if (!made) return;
+  showAddress(made.address);
   part('open').textContent = `The feed ${part('title').value} is on. A new URL ends the old one.`;
 });
 part('back')?.addEventListener('click', async () => {
-  const { status, body } = await ask('POST', `${house}/feed/take-back`, new FormData());
-  tell(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) {
+  if (await outcome(ask('POST', `${house}/feed/take-back`, new FormData()), tell)) {
     part('open').textContent = 'There is no feed.';
     document.getElementById('sharing-link').hidden = true;
     part('back').remove();
@@ -29,7 +27,6 @@ part('back')?.addEventListener('click', async () => {
 document.addEventListener('click', async event => {
   const out = event.target.closest('[data-out]');
   if (!out) return;
-  const { body } = await ask('POST', `${house}/feed/items/${out.dataset.out}/remove`, new FormData());
-  tell(body?.sentence ?? 'That did not work. Reload the page.');
+  await outcome(ask('POST', `${house}/feed/items/${out.dataset.out}/remove`, new FormData()), tell);
   renew('#feed-items', `${house}/feed/items`);
 });

@@ -1,6 +1,7 @@
 // Who else has this project open, and on which cue: other windows, of this machine's browsers.
 
-import { ask, rawHeaders } from './app.js';
+import { rawHeaders } from './app.js';
+import { ask, formOf, glance } from './ask.js';
 import * as transport from './transport.js';
 
 const bar = document.querySelector('.transport');
@@ -28,12 +29,8 @@ const current = () => transport.all()[transport.index()]?.id ?? '';
 async function say() {
   at = current();
   saidAt = Date.now();
-  const form = new FormData();
-  form.append('page', me);
-  form.append('step', step);
-  if (at) form.append('cue', at);
-  const { status, body } = await ask('POST', address, form);
-  if (status === 200) show(body);
+  const others = await glance(ask('POST', address, formOf({ page: me, step, ...(at ? { cue: at } : {}) })));
+  if (others) show(others);
 }
 
 function show(others) {

@@ -1,7 +1,8 @@
 // Forms of the pages about people: each asks the address that it names, and says what came of it beside itself.
 
 import { address } from './address.js';
-import { askOnce, house, renew } from './app.js';
+import { house, renew } from './app.js';
+import { askOnce, outcome } from './ask.js';
 
 const whole = document.getElementById('told');
 const copy = document.getElementById('link-copy');
@@ -16,18 +17,16 @@ const showLink = copy
   : () => {};
 
 async function send(form) {
-  const { status, body } = await askOnce(form, form.dataset.ask, new FormData(form));
-  if (status !== 200) {
-    tell(form, body?.sentence ?? 'That did not work. Reload the page.');
+  const done = await outcome(askOnce(form, form.dataset.ask, new FormData(form)), sentence => tell(form, sentence));
+  if (!done) {
     form.querySelector('[type=password]')?.select();
     if (form.dataset.then === 'list') renew('#people', `${house}/people/list`);
     return;
   }
   // a link to send is told; any other address is where to go
-  if (body.sentence) tell(form, body.sentence);
-  if (body.sentence && body.address) showLink(body.address);
-  else if (body.address) {
-    location.assign(body.address);
+  if (done.sentence && done.address) showLink(done.address);
+  else if (done.address) {
+    location.assign(done.address);
     return;
   }
   if (form.dataset.then === 'list') renew('#people', `${house}/people/list`);

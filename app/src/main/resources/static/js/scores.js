@@ -1,6 +1,6 @@
 // Words and waveforms of takes in time, asked for once: what a take is never changes.
 
-import { ask } from './app.js';
+import { ask, glance } from './ask.js';
 
 const scores = new Map();
 const MOST = 60;
@@ -20,10 +20,9 @@ export function scoreOf(address) {
     keep(
       scores,
       address,
-      ask('GET', address).then(({ status, body }) => {
-        if (status === 200) return body;
-        scores.delete(address);
-        return null;
+      glance(ask('GET', address)).then(score => {
+        if (!score) scores.delete(address);
+        return score;
       }),
     )
   );

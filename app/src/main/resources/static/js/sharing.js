@@ -1,7 +1,8 @@
 // Links for others: made, listed, taken back.
 
 import { address as shown } from './address.js';
-import { ask, askOnce, button, element, say } from './app.js';
+import { button, element } from './app.js';
+import { ask, askOnce, formOf, glance, outcome } from './ask.js';
 
 const dialog = document.getElementById('sharing');
 const part = id => document.getElementById(`sharing-${id}`);
@@ -10,13 +11,9 @@ const address = `/projects/${project}/shares`;
 const showAddress = shown(part('address'), part('copy'), sentence => tell(sentence));
 
 async function list() {
-  const { status, body } = await ask('GET', address);
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
+  const links = await ask('GET', address);
   part('list').replaceChildren(
-    ...body.map(link => {
+    ...links.map(link => {
       const line = element('li', '');
       const about = element('span', '');
       about.append(
@@ -31,8 +28,7 @@ async function list() {
               'btn-quiet danger',
               'Revoke',
               async () => {
-                const answer = await ask('POST', `${address}/${link.id}/take-back`, new FormData());
-                tell(answer.body?.sentence ?? 'That did not work. Reload the page.');
+                await outcome(ask('POST', `${address}/${link.id}/take-back`, new FormData()), tell);
                 list();
               },
               `Revoke the link ${link.name || link.made}`,
@@ -42,7 +38,7 @@ async function list() {
       return line;
     }),
   );
-  part('none').hidden = body.length > 0;
+  part('none').hidden = links.length > 0;
 }
 
 /** Whether a delivery is in the feed of the house. */
@@ -50,21 +46,19 @@ async function feed(delivery) {
   // until it is known there is nothing to press: a press would be lost
   part('infeed').textContent = '';
   part('put').hidden = true;
-  const { status, body } = await ask('GET', `/projects/${project}/deliveries/${delivery.id}/feed`);
-  if (status !== 200) return;
-  part('infeed').textContent = body.in
+  const where = `/projects/${project}/deliveries/${delivery.id}/feed`;
+  const now = await glance(ask('GET', where));
+  if (!now) return;
+  part('infeed').textContent = now.in
     ? 'It is in the feed.'
-    : body.open
+    : now.open
       ? 'It isn’t in the feed.'
       : 'There is no feed yet.';
-  part('put').textContent = body.in ? 'Remove from feed' : 'Add to feed';
-  part('put').hidden = !body.in && !body.open;
+  part('put').textContent = now.in ? 'Remove from feed' : 'Add to feed';
+  part('put').hidden = !now.in && !now.open;
   part('put').onclick = async () => {
-    const form = new FormData();
-    form.append('in', String(!body.in));
     tell('Measuring the programme…');
-    const answer = await ask('POST', `/projects/${project}/deliveries/${delivery.id}/feed`, form);
-    tell(answer.status === 200 ? '' : (answer.body?.sentence ?? 'That did not work. Reload the page.'));
+    if (await outcome(ask('POST', where, formOf({ in: !now.in })), tell)) tell('');
     feed(delivery);
   };
 }
@@ -94,10 +88,9 @@ part('form').addEventListener('submit', async event => {
   const form = new FormData(part('form'));
   if (part('form').dataset.delivery) form.append('delivery', part('form').dataset.delivery);
   if (!form.get('until')) form.delete('until');
-  const { status, body } = await askOnce(part('form'), address, form);
-  tell(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
-  showAddress(body.address);
+  const made = await outcome(askOnce(part('form'), address, form), tell);
+  if (!made) return;
+  showAddress(made.address);
   list();
 });
 part('close').addEventListener('click', () => dialog.close());

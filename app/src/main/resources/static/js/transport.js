@@ -1,7 +1,8 @@
 // The transport at the foot of every project page: plays the programme cue by cue, shows where it is, and goes where
 // one clicks.
 
-import { ask, renew, say, typing } from './app.js';
+import { renew, say, typing } from './app.js';
+import { ask, glance, outcome } from './ask.js';
 import { timecode } from './clock.js';
 import { listen } from './live.js';
 import * as player from './player.js';
@@ -35,13 +36,9 @@ let moves = null;
 export async function refresh() {
   const mine = (refreshes += 1);
   const told = deltas;
-  const { status, body } = await ask('GET', `/projects/${project}/programme`);
+  const body = await outcome(ask('GET', `/projects/${project}/programme`));
   // a later one brings more
-  if (mine !== refreshes) return;
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
+  if (!body || mine !== refreshes) return;
   const missed = greeting !== null && greeting !== body.stamp;
   greeting = null;
   // what was told while this was under way may be newer than it
@@ -82,8 +79,8 @@ let layersOf = null;
 const beds = bar.querySelector('.beds');
 
 function beneath() {
-  layers ??= ask('GET', `/projects/${project}/layer`).then(({ status, body }) => {
-    if (status !== 200) {
+  layers ??= glance(ask('GET', `/projects/${project}/layer`)).then(body => {
+    if (!body) {
       layers = null;
       return;
     }

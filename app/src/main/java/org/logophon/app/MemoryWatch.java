@@ -11,8 +11,8 @@ import java.util.function.LongSupplier;
  */
 final class MemoryWatch {
 
-    /** As of the signal HUP, with which the launcher has memory ended that is used up at one stroke. */
-    private static final int STATUS = 129;
+    /** As of the signal TERM, which the launcher has sent when memory is used up at one stroke. */
+    private static final int STATUS = 143;
 
     private static final long LOOK_EVERY_MS = 4_000;
     /** More of the time than that spent on looking for memory, so many times in a row, is no peak that passes. */

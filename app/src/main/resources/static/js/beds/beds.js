@@ -1,6 +1,7 @@
 // The page of sounds and beds: what lies where under the programme, and the lists that it is taken from.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import * as transport from '../transport.js';
 import { drawOverview } from './overview.js';
 import { soundLists } from './sounds.js';
@@ -17,12 +18,9 @@ const isTyped = () => {
 };
 
 async function post(where, fields = {}) {
-  const form = new FormData();
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-  const { status, body } = await ask('POST', where, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
+  const done = await outcome(ask('POST', where, formOf(fields)));
   await read();
-  return status === 200 ? (body ?? {}) : null;
+  return done;
 }
 
 /** What is undone by sending what was there before. */
@@ -39,15 +37,11 @@ function offerBack(words, act) {
 let reading = 0;
 async function read() {
   const mine = ++reading;
-  const { status, body } = await ask('GET', `${address}/list`);
+  const now = await ask('GET', `${address}/list`);
   // of several on their way, the one that was asked for last is the newest
   if (mine !== reading || isTyped()) return;
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
   const typed = document.activeElement?.dataset?.field;
-  table = body;
+  table = now;
   lists.show(table.sounds);
   page('bedlist').replaceChildren(...table.beds.map(bedRow));
   page('no-beds').hidden = table.beds.length > 0;
@@ -206,10 +200,10 @@ async function putIntoGap({ cue, sound, seconds, level }) {
     cue.focus();
     return;
   }
-  const { status, body } = await ask('GET', marksOf(found.id));
-  const last = body?.words?.at(-1);
-  if (status !== 200 || !last) {
-    say(body?.sentence ?? `Cue ${found.number} has no words, so there is no gap after it.`);
+  const { words } = await ask('GET', marksOf(found.id));
+  const last = words.at(-1);
+  if (!last) {
+    say(`Cue ${found.number} has no words, so there is no gap after it.`);
     return;
   }
   const name = sound.selectedOptions[0]?.textContent;

@@ -1,8 +1,8 @@
 // The lists of sound files: brought in, heard, trimmed, levelled, noted where they are from.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, formOf, outcome, send } from '../ask.js';
 import * as player from '../player.js';
-import { send } from '../send.js';
 
 const LISTS = [
   ['project', 'This project'],
@@ -17,20 +17,16 @@ export function soundLists(box, address, changed) {
   const open = new Set();
 
   async function post(path, fields = {}) {
-    const form = new FormData();
-    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-    const { status, body } = await ask('POST', `${address}/sounds${path}`, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
+    const done = await outcome(ask('POST', `${address}/sounds${path}`, formOf(fields)));
     await changed();
-    return status === 200;
+    return done !== null;
   }
 
   async function bring(files) {
     for (const file of files) {
       say(`Importing ${file.name}…`);
-      const { status, body } = await send(`${address}/sounds?name=${encodeURIComponent(file.name)}`, file);
-      say(body?.sentence ?? 'It could not be read.');
-      if (status === 200) open.add(body.id);
+      const sound = await outcome(send(`${address}/sounds?name=${encodeURIComponent(file.name)}`, file));
+      if (sound) open.add(sound.id);
     }
     await changed();
   }

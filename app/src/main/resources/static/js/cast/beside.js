@@ -1,6 +1,7 @@
 // Voices side by side: up to six say the same line, and a key goes from one to the other at the same word.
 
-import { askPriced, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { askPriced } from '../ask.js';
 import * as player from '../player.js';
 import * as transport from '../transport.js';
 
@@ -36,11 +37,13 @@ export const letters = () => candidates.map((c, i) => ({ voice: c.voice, letter:
  * @returns null when it can't, after saying why; with a price and no sound when that comes first
  */
 export async function audition(wanted, { agrees = true, quiet = false } = {}) {
-  const { status, body } = await askPriced(wanted.address, wanted.fields, agrees);
-  if (status === 200) return body;
-  if (!quiet)
-    say((body?.sentence ?? 'This voice can’t be heard now.') + (status === 402 ? ' Press again to hear it.' : ''));
-  return status === 402 ? { voice: wanted.fields.voice, price: body.price, sentence: body.sentence } : null;
+  try {
+    return await askPriced(wanted.address, wanted.fields, 'Press again to hear it.', agrees);
+  } catch (refusal) {
+    if (!quiet) say(refusal.message);
+    const { price, sentence } = refusal.body;
+    return refusal.status === 402 ? { voice: wanted.fields.voice, price, sentence } : null;
+  }
 }
 
 /** Plays an audition from a second on. @returns true when it ran to its end */

@@ -1,6 +1,7 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { ask, askPriced, renew, say, typing } from '../app.js';
+import { renew, say, typing } from '../app.js';
+import { ask, askPriced, formOf, glance, outcome } from '../ask.js';
 import { tieDials } from '../dials.js';
 import { quoted } from '../quoted.js';
 import { voices } from './address.js';
@@ -118,13 +119,7 @@ async function list(voice) {
   const button = rowOf(voice)?.querySelector('.shortlist');
   if (!button) return;
   const on = button.getAttribute('aria-pressed') !== 'true';
-  const form = new FormData();
-  form.append('on', on);
-  const { status, body } = await ask('POST', `${voices()}/${voice}/shortlist`, form);
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
+  await ask('POST', `${voices()}/${voice}/shortlist`, formOf({ on }));
   button.setAttribute('aria-pressed', on);
   button.textContent = on ? '● listed' : 'list';
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
@@ -132,9 +127,7 @@ async function list(voice) {
 }
 
 async function measure(voice) {
-  const { status, body } = await askPriced(`${voices()}/${voice}/measure`, {});
-  say((body?.sentence ?? 'This voice can’t be measured now.') + (status === 402 ? ' Press again to measure it.' : ''));
-  if (status === 200) again();
+  if (await outcome(askPriced(`${voices()}/${voice}/measure`, {}, 'Press again to measure it.'))) again();
 }
 
 function note(voice) {
@@ -149,17 +142,10 @@ function note(voice) {
 }
 
 document.getElementById('note-keep')?.addEventListener('click', async () => {
-  const form = new FormData();
-  form.append('note', document.getElementById('note-text').value);
-  form.append('groups', document.getElementById('note-groups').value);
-  const stars = new FormData();
-  stars.append('stars', document.getElementById('note-stars').value);
-  const kept = await ask('POST', `${voices()}/${wantedVoice}/note`, form);
-  if (kept.status !== 200) {
-    say(kept.body.sentence);
-    return;
-  }
-  await ask('POST', `${voices()}/${wantedVoice}/stars`, stars);
+  const written = name => document.getElementById(`note-${name}`).value;
+  const about = `${voices()}/${wantedVoice}`;
+  await ask('POST', `${about}/note`, formOf({ note: written('text'), groups: written('groups') }));
+  await ask('POST', `${about}/stars`, formOf({ stars: written('stars') }));
   noting.close();
   again();
 });
@@ -337,11 +323,7 @@ document.addEventListener('click', async event => {
   if (!button) return;
   button.disabled = true;
   button.textContent = 'Downloading…';
-  const form = new FormData();
-  form.append('language', button.dataset.get);
-  const { status, body } = await ask('POST', `${voices()}/get`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) {
+  if (await outcome(ask('POST', `${voices()}/get`, formOf({ language: button.dataset.get })))) {
     again();
     return;
   }
@@ -353,14 +335,14 @@ const MEASURED_AGAIN_MS = 2000;
 async function follow() {
   const pill = document.getElementById('measuring');
   if (!pill) return;
-  const { status, body } = await ask('GET', `/projects/${stage().dataset.project}/cast/measured`);
+  const now = await glance(ask('GET', `/projects/${stage().dataset.project}/cast/measured`));
   const still = document.getElementById('measuring');
-  if (status === 200 && still) {
-    if (body.done >= body.total) {
+  if (now && still) {
+    if (now.done >= now.total) {
       await again();
       return;
     }
-    still.textContent = `measuring voices, ${body.done} of ${body.total}`;
+    still.textContent = `measuring voices, ${now.done} of ${now.total}`;
   }
   setTimeout(follow, MEASURED_AGAIN_MS);
 }

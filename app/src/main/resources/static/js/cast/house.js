@@ -1,6 +1,7 @@
 // House voices: a base voice, tuned, named and kept; and voices found from a plain description.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { voices } from './address.js';
 import * as beside from './beside.js';
 
@@ -66,15 +67,13 @@ export function openRow(row) {
 }
 
 async function flags() {
-  const { status, body } = await ask('GET', `${voices()}/flags?${new URLSearchParams(values())}`);
-  field('flags').textContent = status === 200 ? body.join(' ') : (body?.sentence ?? '');
+  const found = await outcome(ask('GET', `${voices()}/flags?${new URLSearchParams(values())}`), tell);
+  if (found) tell(found.join(' '));
 }
 
-function formOf(fields) {
-  const form = new FormData();
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-  return form;
-}
+const tell = sentence => {
+  field('flags').textContent = sentence;
+};
 
 async function hearTuned(voice, tuned) {
   const line = asked(voice);
@@ -95,27 +94,17 @@ async function keep() {
     base: wanted.voice,
     ...values(),
   };
-  const { status, body } = await ask(
-    'POST',
-    wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`,
-    formOf(fields),
-  );
-  if (status !== 200) {
-    field('flags').textContent = body.sentence;
-    return;
-  }
+  const where = wanted.house ? `${voices()}/${wanted.voice}/house` : `${voices()}/house`;
+  const made = await outcome(ask('POST', where, formOf(fields)), tell);
+  if (!made) return;
   tuning.close();
   describing.close();
-  say(`${body.name} is saved.`);
+  say(`${made.name} is saved.`);
   again();
 }
 
 async function remove() {
-  const { status, body } = await ask('POST', `${voices()}/${wanted.voice}/remove`, new FormData());
-  if (status !== 200) {
-    field('flags').textContent = body.sentence;
-    return;
-  }
+  if (!(await outcome(ask('POST', `${voices()}/${wanted.voice}/remove`, new FormData()), tell))) return;
   tuning.close();
   say('Removed.');
   again();
@@ -125,13 +114,16 @@ async function describe() {
   const words = document.getElementById('describe-words').value.trim();
   const said = document.getElementById('describe-said');
   if (!words) return;
-  const { status, body } = await ask(
-    'GET',
-    `/projects/${document.getElementById('stage').dataset.project}/cast/described?${new URLSearchParams({ words })}`,
+  const { project } = document.getElementById('stage').dataset;
+  said.textContent = '';
+  const found = await outcome(
+    ask('GET', `/projects/${project}/cast/described?${new URLSearchParams({ words })}`),
+    sentence => {
+      said.textContent = sentence;
+    },
   );
-  said.textContent = body?.sentence ?? '';
   document.getElementById('proposals').replaceChildren(
-    ...(status === 200 ? body.candidates : []).map(candidate => {
+    ...(found?.candidates ?? []).map(candidate => {
       const item = element('li', 'candidate');
       const tuned = named(name => candidate.tuning[name]);
       const row = element('div', 'row-of-buttons');

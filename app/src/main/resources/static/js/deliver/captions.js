@@ -1,6 +1,6 @@
 // Captions in a dialog: what readers see of each cue, corrected where it isn't what is spoken.
 
-import { ask } from '../app.js';
+import { ask, outcome } from '../ask.js';
 
 /** @param address of the project's captions */
 export function captions(address) {
@@ -27,11 +27,11 @@ export function captions(address) {
     const form = new FormData();
     form.set('shown', text);
     cue = row.contains(document.activeElement) ? row.dataset.cue : null;
-    const { status, body } = await ask('POST', `${address}/${row.dataset.cue}`, form);
     const problem = document.getElementById('captions-problem');
-    const done = status === 204;
-    problem.hidden = done;
-    problem.textContent = done ? '' : (body?.sentence ?? 'That did not work. Reload the page.');
+    const done = await outcome(ask('POST', `${address}/${row.dataset.cue}`, form), sentence => {
+      problem.textContent = sentence;
+    });
+    problem.hidden = done !== null;
     if (done) await renew();
   }
 

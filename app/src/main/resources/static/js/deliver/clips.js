@@ -1,6 +1,7 @@
 // Delivered clips that come back: each is looked into, and its cue is shown, or can be made again.
 
-import { ask, element } from '../app.js';
+import { element } from '../app.js';
+import { ask, outcome } from '../ask.js';
 
 /** What a clip carries stands at its beginning: this much of it is sent, however long it is. */
 const HEAD = 2 << 20;
@@ -15,14 +16,17 @@ export function clips(address) {
   let files = [];
 
   const form = () => {
-    const sent = new FormData();
-    files.forEach(file => sent.append('files', file.slice(0, HEAD), file.name));
-    return sent;
+    const heads = new FormData();
+    files.forEach(file => heads.append('files', file.slice(0, HEAD), file.name));
+    return heads;
   };
-  const tell = (status, body) => {
-    problem.hidden = status === 200;
-    problem.textContent = status === 200 ? '' : (body?.sentence ?? 'That did not work. Choose the files again.');
-  };
+  async function sent(address, body) {
+    const answer = await outcome(ask('POST', address, body), sentence => {
+      problem.textContent = sentence;
+    });
+    problem.hidden = answer !== null;
+    return answer;
+  }
 
   function line({ file, carries, number, role, text, address: where, sentence }) {
     const item = element('li', carries ? '' : 'foreign');
@@ -47,20 +51,18 @@ export function clips(address) {
   async function look(chosen) {
     files = [...chosen];
     if (!files.length) return;
-    const { status, body } = await ask('POST', address, form());
-    tell(status, body);
-    list.replaceChildren(...(status === 200 ? body.map(line) : []));
-    again.hidden = status !== 200 || !body.some(one => one.carries);
+    const found = (await sent(address, form())) ?? [];
+    list.replaceChildren(...found.map(line));
+    again.hidden = !found.some(one => one.carries);
   }
 
   again.addEventListener('click', async event => {
     const how = event.target.dataset.again;
     if (!how) return;
-    const sent = form();
-    sent.append('how', how);
-    const { status, body } = await ask('POST', `${address}/again`, sent);
-    tell(status, body);
-    if (status === 200) location.assign(body.address);
+    const wanted = form();
+    wanted.append('how', how);
+    const project = await sent(`${address}/again`, wanted);
+    if (project) location.assign(project.address);
   });
   chooser.addEventListener('change', () => look(chooser.files));
   document.addEventListener('dragover', event => {

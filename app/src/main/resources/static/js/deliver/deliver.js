@@ -1,6 +1,7 @@
 // The Deliver page: what goes in, what it will hold, and the deliveries; it follows what changes elsewhere.
 
-import { ask, renew, say } from '../app.js';
+import { renew, say } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import '../transport.js';
 import { captions } from './captions.js';
 import { clips } from './clips.js';
@@ -69,31 +70,30 @@ function choose({ parts, format, title, captionsKinds, rate, bits, minutes, inCl
 
 /** Keeps what is chosen as a set of one's own. */
 async function keepSet() {
-  const { status, body } = await ask('POST', `${address}/deliver/sets`, new FormData(form));
-  await setsAgain(status, body);
+  await sets('', new FormData(form));
 }
 
 async function forgetSet(name) {
-  const which = new FormData();
-  which.set('setName', name);
-  const { status, body } = await ask('POST', `${address}/deliver/sets/remove`, which);
-  await setsAgain(status, body);
+  await sets('/remove', formOf({ setName: name }));
 }
 
-async function setsAgain(status, body) {
+async function sets(path, wish) {
   const problem = document.getElementById('wish-problem');
-  problem.hidden = status === 204;
-  problem.textContent = status === 204 ? '' : (body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 204) await renew('#sets', `${address}/deliver/sets`);
+  const done = await outcome(ask('POST', `${address}/deliver/sets${path}`, wish), sentence => {
+    problem.textContent = sentence;
+  });
+  problem.hidden = done !== null;
+  if (done) await renew('#sets', `${address}/deliver/sets`);
 }
 
 /** Writes a delivery into the project's folder, or takes away what is left there; says what came of it. */
 async function intoFolder(where) {
-  const { status, body } = await ask('POST', where, new FormData());
   const told = document.getElementById('folder-told');
+  const done = await outcome(ask('POST', where, new FormData()), sentence => {
+    told.querySelector('span').textContent = sentence;
+  });
   told.hidden = false;
-  told.querySelector('span').textContent = body?.sentence ?? 'That did not work. Reload the page.';
-  told.querySelector('button').hidden = status !== 200 || !body.left;
+  told.querySelector('button').hidden = !done?.left;
 }
 
 const dialog = document.getElementById('delivered');

@@ -1,6 +1,7 @@
 // The folder whose scripts become clips like this project: only where the settings name a root for such folders.
 
-import { ask, element } from '../app.js';
+import { element } from '../app.js';
+import { ask, glance, outcome } from '../ask.js';
 
 const part = document.getElementById('watched');
 const told = document.getElementById('watched-told');
@@ -10,21 +11,24 @@ const stop = document.getElementById('watch-stop');
 const address = `/projects/${document.getElementById('transport').dataset.project}/watched`;
 
 async function state() {
-  const { status, body } = await ask('GET', address);
-  if (status !== 200) return;
-  part.hidden = !body.offered;
-  watch.hidden = body.folder !== '';
-  stop.hidden = body.folder === '';
-  const where = `Scripts put into ${body.folder} become clips beside them, with this project’s settings.`;
-  if (body.folder && told.textContent !== where) told.textContent = where;
-  untold.replaceChildren(...body.untold.map(sentence => element('p', 'notice brick', sentence)));
-  untold.hidden = body.untold.length === 0;
+  const now = await glance(ask('GET', address));
+  if (!now) return;
+  part.hidden = !now.offered;
+  watch.hidden = now.folder !== '';
+  stop.hidden = now.folder === '';
+  const where = `Scripts put into ${now.folder} become clips beside them, with this project’s settings.`;
+  if (now.folder && told.textContent !== where) told.textContent = where;
+  untold.replaceChildren(...now.untold.map(sentence => element('p', 'notice brick', sentence)));
+  untold.hidden = now.untold.length === 0;
 }
 
 async function act(path) {
-  const { body } = await ask('POST', path, new FormData());
+  let came = '';
+  await outcome(ask('POST', path, new FormData()), sentence => {
+    came = sentence;
+  });
   await state();
-  told.textContent = body?.sentence ?? 'That did not work. Reload the page.';
+  told.textContent = came;
 }
 
 watch.addEventListener('click', () => act(address));

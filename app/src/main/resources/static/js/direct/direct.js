@@ -1,6 +1,7 @@
 // The Direct page: the score of the chosen cue, its marks, and what can be done with them by key and by mouse.
 
-import { ask, renew, say, typing } from '../app.js';
+import { renew, say, typing } from '../app.js';
+import { ask, outcome } from '../ask.js';
 import { cueList } from '../cuelist.js';
 import { drag, isDragging } from './dragging.js';
 import { guessed } from './guess.js';
@@ -89,18 +90,12 @@ async function enterStage() {
   shown.take = now.dataset.take;
   shown.cue = now.dataset.cue;
   const [taken] = await Promise.all([
-    box.dataset.score ? ask('GET', box.dataset.score) : null,
+    box.dataset.score ? outcome(ask('GET', box.dataset.score)) : null,
     marks.load(`/projects/${project}/cues/${now.dataset.cue}`),
     loadNotes(`/projects/${project}/cues/${now.dataset.cue}`, () => now === stage()),
   ]);
   if (now !== stage()) return;
-  if (taken && taken.status !== 200) say(taken.body.sentence);
-  data =
-    taken?.status === 200 && (!marks.all() || marks.fits(taken.body))
-      ? taken.body
-      : marks.all()
-        ? guessed(marks.all())
-        : null;
+  data = taken && (!marks.all() || marks.fits(taken)) ? taken : marks.all() ? guessed(marks.all()) : null;
   // what fits a word's box is measured in the score's own type, which is fetched when it is first wanted
   await Promise.all([15, 13].map(px => document.fonts.load(`${px}px Reading`)));
   if (!data) {
@@ -332,11 +327,7 @@ async function render() {
 }
 
 async function once() {
-  const { status, body } = await ask('POST', `/projects/${project}/cues/${stage().dataset.cue}/more`, new FormData());
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
+  await ask('POST', `/projects/${project}/cues/${stage().dataset.cue}/more`, new FormData());
   render();
 }
 

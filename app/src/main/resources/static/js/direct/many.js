@@ -1,6 +1,7 @@
 // One mark on every cue of a role, or of the script.
 
-import { ask, renew, say } from '../app.js';
+import { renew } from '../app.js';
+import { ask, outcome } from '../ask.js';
 import * as marks from './marks.js';
 
 const EXAMPLES = { pace: '92', pitch: '-1.5', range: '120', loudness: '-3', style: 'weary 60' };
@@ -15,9 +16,7 @@ export function bindMany(form, project, changed) {
   form.addEventListener('submit', async event => {
     event.preventDefault();
     await marks.settled();
-    const { status, body } = await ask('POST', `/projects/${project}/marks/all`, new FormData(form));
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status === 200) {
+    if (await outcome(ask('POST', `/projects/${project}/marks/all`, new FormData(form)))) {
       changed();
       renew('#head', `/projects/${project}/render?step=DIRECT`);
     }

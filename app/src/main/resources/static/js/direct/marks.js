@@ -1,15 +1,16 @@
 // Marks of the chosen cue: choosing words and gaps, setting, nudging and removing what is asked of them.
 
-import { ask, say, underHead } from '../app.js';
+import { say, underHead } from '../app.js';
+import { ask, formOf, glance, outcome } from '../ask.js';
 
 // what a kind of mark takes, the server knows
-const answer = await ask('GET', '/mark-kinds');
-if (answer.status !== 200)
-  underHead('no-marks', `Marks can’t be set now. ${answer.body.sentence} Reload the page when it does.`);
+const known = await ask('GET', '/mark-kinds').catch(refusal => {
+  underHead('no-marks', `Marks can’t be set now. ${refusal.message} Reload the page when it does.`);
+});
 /** In what ways a reading says its words: {id, title, typed}. */
-export const PRONUNCIATIONS = answer.body?.pronunciations ?? [];
-export const LONGEST_READING = answer.body?.longestReading ?? 0;
-export const KINDS = Object.fromEntries((answer.body?.kinds ?? []).map(kind => [kind.id, kind]));
+export const PRONUNCIATIONS = known?.pronunciations ?? [];
+export const LONGEST_READING = known?.longestReading ?? 0;
+export const KINDS = Object.fromEntries((known?.kinds ?? []).map(kind => [kind.id, kind]));
 // from none upwards, and round
 function offered(id) {
   const choices = KINDS[id]?.choices ?? [];
@@ -45,8 +46,7 @@ export const load = address => queue(() => read(address));
 
 async function read(address) {
   cue = address;
-  const { status, body } = await ask('GET', `${address}/marks`);
-  marks = status === 200 ? body : null;
+  marks = await glance(ask('GET', `${address}/marks`));
   const last = (marks?.words.length ?? 1) - 1;
   chosen = { from: Math.min(chosen.from, last), to: Math.min(chosen.to, last), gap: chosen.gap && chosen.from < last };
 }
@@ -55,9 +55,9 @@ async function read(address) {
 export const reload = () =>
   inTurn(async () => {
     const address = cue;
-    const { status, body } = await ask('GET', `${address}/marks`);
-    if (status !== 200 || cue !== address || JSON.stringify(body) === JSON.stringify(marks)) return;
-    marks = body;
+    const now = await glance(ask('GET', `${address}/marks`));
+    if (!now || cue !== address || JSON.stringify(now) === JSON.stringify(marks)) return;
+    marks = now;
     changed('marks');
   });
 
@@ -85,9 +85,8 @@ function placeOf(kind, where) {
 
 /** Names of the sounds that may stand in a gap. */
 export async function sounds() {
-  const { status, body } = await ask('GET', `${cue.replace(/\/cues\/.*/, '')}/beds/list`);
-  if (status !== 200) throw new Error('The sounds can’t be read.');
-  return body.sounds.map(sound => sound.name);
+  const { sounds: all } = await ask('GET', `${cue.replace(/\/cues\/.*/, '')}/beds/list`);
+  return all.map(sound => sound.name);
 }
 
 /** The mark of a kind on just the chosen words. */
@@ -116,14 +115,9 @@ function inTurn(act) {
 export const settled = () => line;
 
 export async function send(path, fields) {
-  const form = new FormData();
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-  const { status, body } = await ask('POST', `${cue}${path}`, form);
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
-  marks = body;
+  const now = await outcome(ask('POST', `${cue}${path}`, formOf(fields)));
+  if (!now) return;
+  marks = now;
   changed('marks');
 }
 
@@ -229,12 +223,9 @@ export const paste = () =>
 /** Suggestions for a scope: proposed, taken ("/take") or cleared ("/clear"). @param one a single suggestion */
 export const suggest = (path, scope, one) =>
   inTurn(async () => {
-    const form = new FormData();
-    form.append('scope', scope);
+    const form = formOf({ scope });
     if (one) ['start', 'end', 'kind'].forEach(name => form.append(name, one[name]));
-    const { status, body } = await ask('POST', `${cue}/suggest${path}`, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status !== 200) return;
+    if (!(await outcome(ask('POST', `${cue}/suggest${path}`, form)))) return;
     await read(cue);
     changed('marks');
   });
@@ -242,9 +233,8 @@ export const suggest = (path, scope, one) =>
 /** @param way undo or redo */
 export const history = (way, project) =>
   inTurn(async () => {
-    const { status, body } = await ask('POST', `/projects/${project}/marks/${way}`, new FormData());
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status !== 200) return;
+    const done = await outcome(ask('POST', `/projects/${project}/marks/${way}`, new FormData()));
+    if (!done) return;
     await read(cue);
-    changed(body.dials ? 'dials' : 'marks');
+    changed(done.dials ? 'dials' : 'marks');
   });

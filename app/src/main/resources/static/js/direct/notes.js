@@ -1,6 +1,7 @@
 // Notes of those who listened, at their words in the score and in words under it.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element } from '../app.js';
+import { ask, glance, outcome } from '../ask.js';
 
 let notes = [];
 
@@ -9,9 +10,8 @@ export const openNotes = () => notes.filter(note => note.open && note.index >= 0
 
 /** Reads the notes of the chosen cue. @param address of the cue @param still false when another one is shown by now */
 export async function loadNotes(address, still) {
-  const { status, body } = await ask('GET', `${address}/notes`);
-  if (status !== 200 || !still()) return;
-  notes = body;
+  const now = await glance(ask('GET', `${address}/notes`));
+  if (now && still()) notes = now;
 }
 
 /** @param project its address @param pick chooses a word @param changed shows them anew */
@@ -37,8 +37,7 @@ export function showNotes(box, project, pick, changed) {
           'btn-quiet',
           'Done',
           async () => {
-            const { body: answer } = await ask('POST', `${project}/notes/${note.id}/done`, new FormData());
-            say(answer?.sentence ?? 'That did not work. Reload the page.');
+            await outcome(ask('POST', `${project}/notes/${note.id}/done`, new FormData()));
             changed();
           },
           `Done: ${note.remark}`,

@@ -1,21 +1,16 @@
 // The panel beside the score: voice, direction of cue, role and script, rests, takes.
 
-import { ask, askPriced, renew, say } from '../app.js';
+import { renew, say } from '../app.js';
+import { ask, askPriced, formOf, outcome } from '../ask.js';
 import { tieDials } from '../dials.js';
 import { cast } from '../casting.js';
 import * as player from '../player.js';
+import { tabsOf } from '../tabs.js';
 import * as transport from '../transport.js';
 
 let level = 'cue';
 
-async function nobody(project, role) {
-  const form = new FormData();
-  form.append('role', role);
-  form.append('voice', '');
-  const { status, body } = await ask('POST', `/projects/${project}/cast`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  return status === 200;
-}
+const nobody = (project, role) => outcome(ask('POST', `/projects/${project}/cast`, formOf({ role, voice: '' })));
 
 function bindVoice(now, project, changed) {
   const voice = now.querySelector('#voice');
@@ -37,17 +32,15 @@ function bindVoice(now, project, changed) {
     }
     transport.halt();
     event.target.disabled = true;
-    const { status, body } = await askPriced(`/projects/${project}/cast/audition`, {
-      role: voice.dataset.role,
-      voice: voice.value,
-    });
-    event.target.disabled = false;
-    if (status !== 200) {
-      say(body.sentence + (status === 402 ? ' Press Play again to hear it.' : ''));
-      return;
-    }
     try {
-      await player.play(body.sound);
+      const { sound } = await askPriced(
+        `/projects/${project}/cast/audition`,
+        { role: voice.dataset.role, voice: voice.value },
+        'Press Play again to hear it.',
+      ).finally(() => {
+        event.target.disabled = false;
+      });
+      await player.play(sound);
     } catch (error) {
       say(error.message);
     }
@@ -55,29 +48,10 @@ function bindVoice(now, project, changed) {
 }
 
 function bindLevels(now) {
-  const tabs = [...now.querySelectorAll('[role=tab]')];
-  const choose = name => {
+  const choose = tabsOf(now.querySelector('[role=tablist]'), name => {
     level = name;
-    tabs.forEach(tab => {
-      const chosen = tab.id === `tab-${name}`;
-      tab.setAttribute('aria-selected', chosen);
-      tab.tabIndex = chosen ? 0 : -1;
-      document.getElementById(tab.getAttribute('aria-controls')).hidden = !chosen;
-    });
     const rests = document.getElementById('role-rests');
     if (rests) rests.hidden = name !== 'role';
-  };
-  tabs.forEach((tab, i) => {
-    tab.addEventListener('click', () => choose(tab.id.slice(4)));
-    tab.addEventListener('keydown', event => {
-      const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-      if (!step) return;
-      event.preventDefault();
-      event.stopPropagation();
-      const next = tabs[(i + step + tabs.length) % tabs.length];
-      choose(next.id.slice(4));
-      next.focus();
-    });
   });
   choose(document.getElementById(`tab-${level}`) ? level : 'cue');
 }
@@ -95,14 +69,12 @@ export function bindPanel(now, project, reload) {
     const form = new FormData(event.currentTarget);
     form.append('role', event.currentTarget.dataset.role);
     form.append('version', event.currentTarget.dataset.version);
-    const { status, body } = await ask('POST', `/projects/${project}/roles/rests`, form);
-    if (status !== 200) say(body.sentence);
+    await outcome(ask('POST', `/projects/${project}/roles/rests`, form));
     changed();
   });
   now.querySelectorAll('[data-like], [data-follow]').forEach(one =>
     one.addEventListener('click', async () => {
-      const { body } = await ask('POST', one.dataset.like ?? one.dataset.follow, new FormData());
-      say(body?.sentence ?? 'That did not work. Reload the page.');
+      await outcome(ask('POST', one.dataset.like ?? one.dataset.follow, new FormData()));
       changed();
     }),
   );

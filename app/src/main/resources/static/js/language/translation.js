@@ -1,6 +1,6 @@
 // A version beside the first language: words are saved as they are left, and the table follows what happens elsewhere.
 
-import { ask } from '../app.js';
+import { ask, outcome } from '../ask.js';
 import { listen } from '../live.js';
 
 const main = document.querySelector('main');
@@ -64,10 +64,9 @@ async function look() {
 
 /** @param {(body?: any) => any} done */
 async function act(address, values, done = look) {
-  const { status, body } = await ask('POST', address, form(values));
-  tell(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) await done(body);
-  return status === 200;
+  const body = await outcome(ask('POST', address, form(values)), tell);
+  if (body) await done(body);
+  return body !== null;
 }
 
 async function save(field) {
@@ -120,6 +119,12 @@ document.getElementById('texts').addEventListener('change', async event => {
   event.target.value = '';
 });
 
+function offer({ money, characters }) {
+  agree.textContent = `Translate for ${money} at most`;
+  agree.dataset.characters = characters;
+  agree.focus();
+}
+
 /** The price first; then some cues at a time, so that what has come can be seen, and the rest be stopped. */
 async function translate(agreed) {
   const mine = (asking = {});
@@ -127,35 +132,31 @@ async function translate(agreed) {
   const skipped = [];
   let said = 0;
   for (;;) {
-    const { status, body } = await ask(
-      'POST',
-      `${base}/service`,
-      form({ agreed, skipped, ...(agreement ? { agreement } : {}) }),
-    );
-    if (status === 402) {
-      tell(body.sentence);
-      agree.textContent = `Translate for ${body.money} at most`;
-      agree.dataset.characters = body.characters;
-      agree.hidden = false;
-      agree.focus();
+    let some;
+    try {
+      some = await ask(
+        'POST',
+        `${base}/service`,
+        form({ agreed, skipped, ...(agreement ? { agreement } : {}) }),
+      );
+    } catch (refusal) {
+      tell(refusal.message);
+      agree.hidden = refusal.status !== 402;
+      if (agree.hidden) await look();
+      else offer(refusal.body);
       return;
     }
     agree.hidden = true;
-    if (status !== 200) {
-      tell(body.sentence);
-      await look();
-      return;
-    }
-    agreement = body.agreement;
-    skipped.push(...body.skipped);
-    said += body.said;
+    agreement = some.agreement;
+    skipped.push(...some.skipped);
+    said += some.said;
     tell(
-      body.left
-        ? `${said} translated, ${body.left} to go.`
+      some.left
+        ? `${said} translated, ${some.left} to go.`
         : `${said} translated${skipped.length ? `; there is no translation for ${skipped.length} of them` : ''}.`,
     );
     await look();
-    if (!body.left || asking !== mine) return;
+    if (!some.left || asking !== mine) return;
   }
 }
 document.getElementById('ask')?.addEventListener('click', () => translate(0));

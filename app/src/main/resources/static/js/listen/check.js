@@ -1,6 +1,7 @@
 // What a measurement finds in the kept takes, where an ear tires.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { edits } from './may.js';
 
 const AGAIN_MS = 300;
@@ -16,33 +17,29 @@ export function checkPanel(box, project, acts) {
   async function load() {
     clearTimeout(again);
     wanted = true;
-    const { status, body } = await ask('GET', `/projects/${project}/listen/check`);
-    if (status !== 200) {
-      told.textContent = body.sentence;
-      return;
-    }
-    const all = body.checked === body.of;
+    const now = await outcome(ask('GET', `/projects/${project}/listen/check`), sentence => {
+      told.textContent = sentence;
+    });
+    if (!now) return;
+    const all = now.checked === now.of;
     told.textContent =
-      body.of === 0
+      now.of === 0
         ? 'Nothing is rendered yet.'
         : all
-          ? body.findings.length
-            ? `${body.findings.length} found in ${takes(body.of)}.`
-            : `Nothing found in ${takes(body.of)}.`
-          : `${body.checked} of ${takes(body.of)} checked…`;
-    list.replaceChildren(...body.findings.map(item));
+          ? now.findings.length
+            ? `${now.findings.length} found in ${takes(now.of)}.`
+            : `Nothing found in ${takes(now.of)}.`
+          : `${now.checked} of ${takes(now.of)} checked…`;
+    list.replaceChildren(...now.findings.map(item));
     const back = box.querySelector('#checkback');
-    back.hidden = body.dismissed === 0;
-    back.textContent = `show ${body.dismissed} ignored`;
-    acts.found(body.findings.length);
+    back.hidden = now.dismissed === 0;
+    back.textContent = `show ${now.dismissed} ignored`;
+    acts.found(now.findings.length);
     if (!all) again = setTimeout(load, AGAIN_MS);
   }
 
   async function send(address, fields) {
-    const form = new FormData();
-    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-    const { body } = await ask('POST', `/projects/${project}/listen${address}`, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
+    await outcome(ask('POST', `/projects/${project}/listen${address}`, formOf(fields)));
     load();
   }
 

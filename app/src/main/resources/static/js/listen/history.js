@@ -1,6 +1,7 @@
 // What happened, in one list, and how it was then.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element } from '../app.js';
+import { ask } from '../ask.js';
 
 const KINDS = {
   takes: ['made', 'kept', 'deleted', 'restored', 'emptied'],
@@ -18,15 +19,8 @@ export function historyPanel(box, project, acts) {
   let cue = null;
 
   async function load() {
-    const { status, body } = await ask(
-      'GET',
-      `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`,
-    );
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
-    const lines = body.filter(line => !kind.value || KINDS[kind.value].includes(line.what));
+    const all = await ask('GET', `/projects/${project}/history${whole.checked || !cue ? '' : `?cue=${cue}`}`);
+    const lines = all.filter(line => !kind.value || KINDS[kind.value].includes(line.what));
     list.replaceChildren(...(lines.length ? lines.map(item) : [element('li', 'soft', 'Nothing of this kind yet.')]));
   }
 
@@ -47,21 +41,14 @@ export function historyPanel(box, project, acts) {
   }
 
   async function then(what, line, row) {
-    const { status, body } = await ask(
-      'GET',
-      `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`,
-    );
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
+    const was = await ask('GET', `/projects/${project}/cues/${what}/then?at=${encodeURIComponent(line.at)}`);
     row.querySelector('.then')?.remove();
     const box = element('div', 'then');
-    box.append(element('p', 'reading', body.words));
-    if (!body.otherWords) box.append(element('p', 'soft', 'The words are the same now.'));
-    if (body.sound) {
-      box.append(button('btn-quiet', `hear ${body.name}`, () => acts.hear(what, body.sound)));
-      if (!body.kept) box.append(button('btn-quiet', `keep ${body.name} again`, () => acts.keep(body.take)));
+    box.append(element('p', 'reading', was.words));
+    if (!was.otherWords) box.append(element('p', 'soft', 'The words are the same now.'));
+    if (was.sound) {
+      box.append(button('btn-quiet', `hear ${was.name}`, () => acts.hear(what, was.sound)));
+      if (!was.kept) box.append(button('btn-quiet', `keep ${was.name} again`, () => acts.keep(was.take)));
     } else {
       box.append(element('p', 'soft', 'No take was kept then, or its sound was emptied.'));
     }

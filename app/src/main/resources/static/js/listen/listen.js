@@ -1,12 +1,15 @@
 // The Listen page: the programme heard through, notes where the ear stops, takes side by side, approval.
 
-import { ask, askPriced, element, say, typing } from '../app.js';
+import { element, say, typing } from '../app.js';
+import { ask, askPriced, formOf, outcome } from '../ask.js';
 import { cueList } from '../cuelist.js';
 import { bind, explain } from '../keys.js';
 import { scoreOf } from '../scores.js';
+import { tabsOf } from '../tabs.js';
 import { wordAt } from '../timed.js';
 import * as transport from '../transport.js';
 import { checkPanel } from './check.js';
+import { cueFilter } from './cuefilter.js';
 import { describing } from './describe.js';
 import { hearing } from './hearing.js';
 import { historyPanel } from './history.js';
@@ -14,6 +17,7 @@ import { drawLanes, timeMap } from './lanes.js';
 import { notesPanel } from './notes.js';
 import { forget, sheetOf } from './sheets.js';
 import { listenKeys } from './listenkeys.js';
+import { takeFilter } from './takefilter.js';
 import { wholePanel } from './whole.js';
 import { wordsOf } from './words.js';
 
@@ -28,8 +32,6 @@ let chosen = [0, 0];
 let lanes = null;
 let hidden = false;
 let onlyNew = false;
-let filter = 'all';
-let laneFilter = '';
 // a place that the address names: seconds into its cue
 let asked = Number(new URLSearchParams(location.search).get('at') ?? NaN);
 // which cue shall be shown, and from where it shall be heard: its sheet may still be on its way
@@ -61,21 +63,11 @@ const words = wordsOf(page('words'), {
   play: index => ear.fromWord(index),
 });
 
-const FILTERS = {
-  all: () => true,
-  unheard: cue => cue.review === 'unheard',
-  noted: cue => cue.openNotes > 0,
-  changed: cue => cue.review === 'changed',
-};
+const filtered = cueFilter(page('filters'), page('order-told'), cues => list.filter(cues, filtered.wanted));
+const lanesOf = takeFilter(page('lane-filter'), () => draw());
 const isNew = cue => cue.review !== 'approved';
 
-async function send(path, fields = {}) {
-  const form = new FormData();
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-  const { status, body } = await ask('POST', `/projects/${project}${path}`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  return status === 200;
-}
+const send = (path, fields = {}) => outcome(ask('POST', `/projects/${project}${path}`, formOf(fields)));
 
 /** Shows a cue. @param tell false while the programme plays: the address follows when it stops */
 async function open(id, { at = null, tell = true } = {}) {
@@ -166,46 +158,16 @@ function fill() {
   deletedTakes();
 }
 
-const laneShown = take =>
-  !laneFilter ||
-  {
-    starred: take.starred,
-    unkept: !take.kept,
-    long: take.seconds > (takes.find(one => one.kept)?.seconds ?? 0),
-    short: take.seconds < (takes.find(one => one.kept)?.seconds ?? Infinity),
-  }[laneFilter] ||
-  (laneFilter.startsWith('label:') && take.labels.includes(laneFilter.slice(6))) ||
-  (laneFilter.startsWith('voice:') && take.voice === laneFilter.slice(6));
-
 function draw() {
   const box = page('lanes');
   page('lanes-empty').hidden = takes.length > 0;
-  fillLaneFilter();
-  const some = takes.filter(laneShown);
+  page('lane-tools').hidden = takes.length < 2;
+  const some = lanesOf.filter(takes);
   lanes = drawLanes(box, some, some.indexOf(takes[active]) < 0 ? 0 : some.indexOf(takes[active]), hidden, {
     hear: i => hear(takes.indexOf(some[i])),
     act: (i, what) => act(some[i], what),
   });
   show();
-}
-
-function fillLaneFilter() {
-  const select = page('lane-filter');
-  const values = [
-    ['', 'all takes'],
-    ['starred', 'starred'],
-    ['unkept', 'not kept'],
-    ['short', 'shorter than the kept one'],
-    ['long', 'longer than the kept one'],
-    ...new Set(takes.flatMap(take => take.labels)),
-  ].map(value => (Array.isArray(value) ? value : [`label:${value}`, `labelled “${value}”`]));
-  [...new Set(takes.map(take => take.voice))]
-    .slice(0, 20)
-    .forEach(voice => values.push([`voice:${voice}`, `by ${voice}`]));
-  if (!values.some(([value]) => value === laneFilter)) laneFilter = '';
-  select.replaceChildren(...values.map(([value, text]) => new Option(text, value)));
-  select.value = laneFilter;
-  page('lane-tools').hidden = takes.length < 2;
 }
 
 function deletedTakes() {
@@ -301,10 +263,8 @@ const describe = describing(page('describe'), async (take, fields) => {
   if (await send(`/listen/takes/${take.id}/words`, fields)) changed();
 });
 
-async function more(count) {
-  const { status, body } = await askPriced(`/projects/${project}/listen/cues/${sheet.id}/more`, { count });
-  say((body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''));
-}
+const more = count =>
+  outcome(askPriced(`/projects/${project}/listen/cues/${sheet.id}/more`, { count }, 'Press it again to agree.'));
 
 async function approve() {
   if (!takeOf()) {
@@ -321,7 +281,7 @@ async function approve() {
     const cues = transport.all();
     const next = cues
       .slice(transport.index() + 1)
-      .find(cue => ((!onlyNew || isNew(cue)) && FILTERS[filter](cue)) || (filter !== 'all' && isNew(cue)));
+      .find(cue => ((!onlyNew || isNew(cue)) && filtered.wanted(cue)) || (!filtered.all() && isNew(cue)));
     if (!next) {
       transport.halt();
       say('That was the last one.');
@@ -378,58 +338,12 @@ function note() {
   notes.write({ cue: sheet.id, at: sheet.words[at]?.[0] ?? 0, take: takeOf()?.id, word: words.text(at) });
 }
 
-function tab(name) {
-  ['notes', 'history', 'check', 'whole'].forEach(one => {
-    const chosenOne = one === name;
-    page(`tab-${one}`).setAttribute('aria-selected', chosenOne);
-    page(`tab-${one}`).tabIndex = chosenOne ? 0 : -1;
-    page(`panel-${one}`).hidden = !chosenOne;
-  });
+const tab = tabsOf(page('side-tabs'), name => {
   if (name === 'history') historyOf.load();
   if (name === 'check') check.load();
   if (name === 'whole') whole.load();
-}
-
-page('side-tabs').addEventListener('click', event => {
-  const to = event.target.closest('[role=tab]');
-  if (to) tab(to.id.slice(4));
-});
-page('side-tabs').addEventListener('keydown', event => {
-  const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-  if (!step) return;
-  event.preventDefault();
-  event.stopPropagation();
-  const tabs = [...page('side-tabs').querySelectorAll('[role=tab]')].filter(one => one.offsetParent);
-  const next = tabs[(tabs.indexOf(event.target) + step + tabs.length) % tabs.length];
-  tab(next.id.slice(4));
-  next.focus();
 });
 
-function order(cues) {
-  const count = which => cues.filter(FILTERS[which]).length;
-  const approved = cues.filter(cue => cue.review === 'approved').length;
-  page('order-told').textContent =
-    `${approved} of ${cues.length} approved${count('noted') ? ` · ${count('noted')} with notes` : ''}`;
-  page('filters')
-    .querySelectorAll('button')
-    .forEach(one => {
-      const name = one.dataset.filter;
-      one.querySelector('.count').textContent = name === 'all' ? '' : ` ${count(name)}`;
-      one.setAttribute('aria-pressed', name === filter);
-    });
-  list.filter(cues, FILTERS[filter]);
-}
-
-page('filters').addEventListener('click', event => {
-  const to = event.target.closest('button');
-  if (!to) return;
-  filter = to.dataset.filter;
-  order(transport.all());
-});
-page('lane-filter').addEventListener('change', event => {
-  laneFilter = event.target.value;
-  draw();
-});
 page('hide-names').addEventListener('change', event => {
   hidden = event.target.checked;
   draw();
@@ -496,7 +410,7 @@ document.addEventListener('logophon:cue', event => {
 
 function programme(cues) {
   list.show(cues, sheet?.id);
-  order(cues);
+  filtered.show(cues);
   page('nothing').hidden = cues.length > 0;
   page('sheet').hidden = cues.length === 0 || !sheet;
   if (!cues.length) return;

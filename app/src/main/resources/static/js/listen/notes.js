@@ -1,13 +1,8 @@
 // Notes on words: written where the ear stops, done in a later take.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { changes, edits } from './may.js';
-
-const form = fields => {
-  const made = new FormData();
-  Object.entries(fields).forEach(([name, value]) => made.append(name, value));
-  return made;
-};
 
 /** @param {{changed: Function, goTo: Function, back: Function}} acts goTo(note) */
 export function notesPanel(box, project, acts) {
@@ -17,10 +12,9 @@ export function notesPanel(box, project, acts) {
   let meant = null;
 
   async function send(address, fields) {
-    const { status, body } = await ask('POST', `/projects/${project}${address}`, form(fields));
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status === 200) acts.changed();
-    return status === 200;
+    const done = await outcome(ask('POST', `/projects/${project}${address}`, formOf(fields)));
+    if (done) acts.changed();
+    return done !== null;
   }
 
   function close() {

@@ -1,6 +1,6 @@
 // What the server tells of cues and takes, asked for once: the next cue is there before it sounds.
 
-import { ask } from '../app.js';
+import { ask } from '../ask.js';
 import { keep } from '../scores.js';
 
 const sheets = new Map();
@@ -9,10 +9,9 @@ const sheets = new Map();
 export function sheetOf(project, cue, stamp) {
   const known = sheets.get(cue);
   if (known?.stamp === stamp) return known.answer;
-  const answer = ask('GET', `/projects/${project}/listen/cues/${cue}`).then(({ status, body }) => {
-    if (status === 200) return body;
+  const answer = ask('GET', `/projects/${project}/listen/cues/${cue}`).catch(refusal => {
     sheets.delete(cue);
-    throw new Error(body?.sentence ?? 'This cue can’t be shown now.');
+    throw refusal;
   });
   keep(sheets, cue, { stamp, answer });
   return answer;

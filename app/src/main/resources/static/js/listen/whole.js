@@ -1,6 +1,7 @@
 // What is done to the takes of many cues at once: keeping, rendering again, comparing whole versions, cleaning up.
 
-import { ask, askPriced, element, say } from '../app.js';
+import { element } from '../app.js';
+import { ask, askPriced, formOf, outcome } from '../ask.js';
 
 const megabytes = bytes => `${(bytes / 1e6).toFixed(1)} MB`;
 
@@ -12,23 +13,16 @@ export function wholePanel(box, project, acts) {
   const scene = () => box.querySelector('#whole-scene').value;
 
   async function send(path, fields = {}) {
-    const form = new FormData();
-    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-    const { status, body } = await ask('POST', address + path, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status === 200) acts.changed();
+    if (await outcome(ask('POST', address + path, formOf(fields)))) acts.changed();
     load();
   }
 
   async function load() {
-    const [list, room] = await Promise.all([ask('GET', `${address}/versions`), ask('GET', `${address}/space`)]);
-    if (list.status === 200) {
-      const chosen = versions.value;
-      versions.replaceChildren(new Option('none', ''), ...list.body.map(one => new Option(one.name, one.id)));
-      versions.value = list.body.some(one => one.id === chosen) ? chosen : '';
-    }
-    if (room.status !== 200) return;
-    const { takes, all, loose, looseBytes, deleted, deletedBytes } = room.body;
+    const [list, room] = await Promise.all([ask('GET', `${address}/versions`), ask('GET', `${address}/storage`)]);
+    const chosen = versions.value;
+    versions.replaceChildren(new Option('none', ''), ...list.map(one => new Option(one.name, one.id)));
+    versions.value = list.some(one => one.id === chosen) ? chosen : '';
+    const { takes, all, loose, looseBytes, deleted, deletedBytes } = room;
     space.textContent = `${takes} take${takes === 1 ? '' : 's'} of this project use ${megabytes(all - deletedBytes)}.`;
     const clean = box.querySelector('#clean');
     clean.disabled = loose === 0;
@@ -50,12 +44,11 @@ export function wholePanel(box, project, acts) {
     .addEventListener('click', () =>
       send('/keep', { choice: box.querySelector('#whole-choice').value, scene: scene() }),
     );
-  box.querySelector('#again').addEventListener('click', async () => {
-    const { status, body } = await askPriced(`${address}/again`, { scene: scene() });
-    say(
-      (body?.sentence ?? 'That did not work. Reload the page.') + (status === 402 ? ' Press it again to agree.' : ''),
+  box
+    .querySelector('#again')
+    .addEventListener('click', () =>
+      outcome(askPriced(`${address}/again`, { scene: scene() }, 'Press it again to agree.')),
     );
-  });
   box.querySelector('#clean').addEventListener('click', () => send('/clean'));
   box.querySelector('#empty').addEventListener('click', () => send('/empty'));
   versions.addEventListener('change', async () => {
@@ -63,12 +56,8 @@ export function wholePanel(box, project, acts) {
       acts.version('', null);
       return;
     }
-    const { status, body } = await ask('GET', `${address}/versions/${versions.value}`);
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
-    const count = Object.keys(body).length;
+    const there = await ask('GET', `${address}/versions/${versions.value}`);
+    const count = Object.keys(there).length;
     box
       .querySelector('#version-told')
       .replaceChildren(
@@ -77,7 +66,7 @@ export function wholePanel(box, project, acts) {
           : `${count} cue${count === 1 ? '' : 's'} sound${count === 1 ? 's' : ''} different there. `,
         ...(count ? [element('kbd', '', 'V'), ' switches at the same word.'] : []),
       );
-    acts.version(versions.selectedOptions[0].textContent, body);
+    acts.version(versions.selectedOptions[0].textContent, there);
   });
   return { load };
 }

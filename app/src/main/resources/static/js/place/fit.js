@@ -1,6 +1,7 @@
 // Making cues fit their slots: what would come of it is shown first, and each can be left out.
 
-import { ask, element, say } from '../app.js';
+import { element, say } from '../app.js';
+import { ask, outcome } from '../ask.js';
 
 const seconds = value => `${value.toFixed(2)} s`;
 
@@ -26,6 +27,9 @@ export function fitDialog(dialog, address, applied) {
   const borrow = dialog.querySelector('#fit-borrow');
   const loosen = dialog.querySelector('#fit-loosen');
   let only = [];
+  const tell = sentence => {
+    told.textContent = sentence;
+  };
 
   const asked = () => new URLSearchParams({ borrow: borrow.checked, loosen: loosen.checked });
   const ticked = () => [...rows.querySelectorAll('input:checked')].map(input => input.value);
@@ -50,12 +54,9 @@ export function fitDialog(dialog, address, applied) {
   }
 
   async function preview() {
-    const { status, body } = await ask('GET', `${address}/fit?${asked()}`);
-    if (status !== 200) {
-      told.textContent = body.sentence;
-      return;
-    }
-    const shown = body.filter(one => !only.length || only.includes(one.cue));
+    const all = await outcome(ask('GET', `${address}/fit?${asked()}`), tell);
+    if (!all) return;
+    const shown = all.filter(one => !only.length || only.includes(one.cue));
     rows.replaceChildren(...shown.map(row));
     dialog.querySelector('.scrolling').hidden = shown.length === 0;
     const cut = shown.filter(one => !one.fits).length;
@@ -77,13 +78,10 @@ export function fitDialog(dialog, address, applied) {
     const form = new FormData();
     asked().forEach((value, name) => form.append(name, value));
     ticked().forEach(cue => form.append('only', cue));
-    const { status, body } = await ask('POST', `${address}/fit`, form);
-    if (status !== 200) {
-      told.textContent = body.sentence;
-      return;
-    }
+    const done = await outcome(ask('POST', `${address}/fit`, form), tell);
+    if (!done) return;
     dialog.close();
-    say(body.sentence);
+    say(done.sentence);
     applied();
   });
   dialog.querySelector('[data-close]').addEventListener('click', () => dialog.close());

@@ -1,6 +1,7 @@
 // Gaps at the ends of scenes, and spare time that is spread over all of them, shown first.
 
-import { ask, element, say } from '../app.js';
+import { element, say } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { counted } from '../counted.js';
 
 /** @param address of the step @param changed told when gaps are others */
@@ -11,13 +12,18 @@ export function gapsDialog(dialog, address, changed) {
   const most = dialog.querySelector('#spare-most');
   const apply = dialog.querySelector('#spare-apply');
 
+  const tell = sentence => {
+    told.textContent = sentence;
+  };
+
+  /** Whether it was done; what came of it is said on the page, and in the dialog when that stays. */
   async function send(path, fields) {
-    const form = new FormData();
-    Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-    const { status, body } = await ask('POST', address + path, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
-    if (status === 200) changed();
-    return status === 200 ? null : body?.sentence;
+    const done = await outcome(ask('POST', address + path, formOf(fields)), sentence => {
+      say(sentence);
+      tell(sentence);
+    });
+    if (done) changed();
+    return done !== null;
   }
 
   function scene({ scene: name, millis }) {
@@ -32,45 +38,38 @@ export function gapsDialog(dialog, address, changed) {
       placeholder: 'default',
     });
     input.addEventListener('change', async () => {
-      const wrong = await send('/scenes', { scene: name, seconds: input.value });
-      if (wrong) told.textContent = wrong;
-      preview();
+      if (await send('/scenes', { scene: name, seconds: input.value })) preview();
     });
     label.append(input, element('span', 'soft', 's after it'));
     return label;
   }
 
   async function preview() {
-    const { status, body } = await ask(
-      'GET',
-      `${address}/spare?${new URLSearchParams({ way: way.value, most: most.value })}`,
-    );
-    apply.disabled = status !== 200 || body.gaps.length === 0;
-    if (status !== 200) {
-      told.textContent = body.sentence;
-      return;
-    }
-    const longest = body.gaps.reduce((all, gap) => Math.max(all, gap.after), 0);
-    told.textContent =
-      body.spare < 0.05
+    const wanted = new URLSearchParams({ way: way.value, most: most.value });
+    const found = await outcome(ask('GET', `${address}/spare?${wanted}`), tell);
+    apply.disabled = !found?.gaps.length;
+    if (!found) return;
+    const { gaps, spare, left } = found;
+    const longest = gaps.reduce((all, gap) => Math.max(all, gap.after), 0);
+    tell(
+      spare < 0.05
         ? 'The programme has its target length.'
-        : body.gaps.length === 0
-          ? `${body.spare.toFixed(1)} s to spare, and no gap that can grow.`
-          : `${body.spare.toFixed(1)} s to spare: ${counted(body.gaps.length, 'gap')} would grow, ` +
-            `to ${longest.toFixed(2)} s at the most${body.left > 0.05 ? `; ${body.left.toFixed(1)} s stay` : ''}.`;
+        : gaps.length === 0
+          ? `${spare.toFixed(1)} s to spare, and no gap that can grow.`
+          : `${spare.toFixed(1)} s to spare: ${counted(gaps.length, 'gap')} would grow, ` +
+            `to ${longest.toFixed(2)} s at the most${left > 0.05 ? `; ${left.toFixed(1)} s stay` : ''}.`,
+    );
   }
 
   [way, most].forEach(one => one.addEventListener('change', preview));
   apply.addEventListener('click', async () => {
-    const wrong = await send('/spare', { way: way.value, most: most.value });
-    if (wrong) told.textContent = wrong;
-    else dialog.close();
+    if (await send('/spare', { way: way.value, most: most.value })) dialog.close();
   });
   dialog.querySelector('[data-close]').addEventListener('click', () => dialog.close());
   return async () => {
-    const { status, body } = await ask('GET', `${address}/scenes`);
+    const scenes = await ask('GET', `${address}/scenes`);
     box.replaceChildren(
-      ...(status === 200 && body.length ? body.map(scene) : [element('p', 'soft', 'The script has no scenes.')]),
+      ...(scenes.length ? scenes.map(scene) : [element('p', 'soft', 'The script has no scenes.')]),
     );
     preview();
     dialog.showModal();

@@ -1,6 +1,7 @@
 // The Place page: clips on the frames of the picture, what runs over, and what makes it fit.
 
-import { ask, element, say, typing } from '../app.js';
+import { element, say, typing } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { timecode } from '../clock.js';
 import * as transport from '../transport.js';
 import { choice } from './choice.js';
@@ -18,19 +19,8 @@ let table = null;
 let chosen = null;
 let rate = null;
 
-const form = fields => {
-  const made = new FormData();
-  Object.entries(fields).forEach(([name, value]) => made.append(name, value));
-  return made;
-};
-
 async function load() {
-  const { status, body } = await ask('GET', `${address}/table`);
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
-  table = body;
+  table = await ask('GET', `${address}/table`);
   rate = transport.frameRate();
   chosen ??= table.rows[0]?.id;
   table.rows.forEach(row => {
@@ -59,11 +49,10 @@ function slotFrom(row) {
 }
 
 async function send(path, body) {
-  const { status, body: answer } = await ask('POST', address + path, body);
-  say(answer?.sentence ?? 'That did not work. Reload the page.');
+  const done = await outcome(ask('POST', address + path, body));
   // also what was refused: the field says again what is true
   await load();
-  return status === 200;
+  return done !== null;
 }
 
 /** @param more true to choose it beside others */
@@ -97,10 +86,10 @@ const rows = placeTable(page('rows'), {
   place: (row, { kind, anchor, ...fields }) =>
     send(
       `/cues/${row.id}`,
-      form({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) }),
+      formOf({ ...fields, kind: kind.toUpperCase(), ...(anchor ? { anchor: anchor.toUpperCase() } : {}) }),
     ),
   choose,
-  fit: id => send('/fit', form({ only: id })),
+  fit: id => send('/fit', formOf({ only: id })),
   move: (id, frames) => send('/nudge', { cues: [id], frames }),
   box: row => picked.box(row),
   drop: slot => send(`/slots/${slot}/drop`, new FormData()),
@@ -140,7 +129,7 @@ function tap(edge) {
     say('I taps the in first.');
     return;
   }
-  send(`/cues/${chosen}`, form({ kind: 'SLOT', in: tapped.in, out: at }));
+  send(`/cues/${chosen}`, formOf({ kind: 'SLOT', in: tapped.in, out: at }));
   tapped = null;
 }
 
@@ -158,7 +147,7 @@ page('choose-all').addEventListener('change', event =>
   page(name).addEventListener('change', () =>
     send(
       '/picture',
-      form({
+      formOf({
         rate: page('rate').value,
         start: page('start').value,
         leastGapMillis: Math.round(Number(page('least').value || 0) * 1000),

@@ -1,6 +1,7 @@
 // Times of the picture from a file: shown first, corrected, then taken.
 
-import { ask, element, say } from '../app.js';
+import { element, say } from '../app.js';
+import { ask, outcome } from '../ask.js';
 import { counted } from '../counted.js';
 import * as transport from '../transport.js';
 
@@ -12,21 +13,24 @@ export function timesDialog(dialog, address, taken) {
   const file = dialog.querySelector('#times-file');
   const text = dialog.querySelector('#times-text');
   let slots = [];
+  const tell = sentence => {
+    told.textContent = sentence;
+  };
 
   async function read() {
     const form = new FormData();
     if (file.files.length) form.append('file', file.files[0]);
     else form.append('text', text.value);
-    const { status, body } = await ask('POST', `${address}/times`, form);
-    slots = status === 200 ? body.slots : [];
+    const found = await outcome(ask('POST', `${address}/times`, form), tell);
+    slots = found?.slots ?? [];
     const matched = slots.filter(slot => slot.cue).length;
     const moved = slots.filter(slot => slot.was).length;
-    told.textContent =
-      status !== 200
-        ? body.sentence
-        : `${body.format[0].toUpperCase()}${body.format.slice(1)}: ${counted(slots.length, 'slot')}, ` +
+    if (found)
+      tell(
+        `${found.format[0].toUpperCase()}${found.format.slice(1)}: ${counted(slots.length, 'slot')}, ` +
           `${matched} for a cue${moved ? `, ${moved} moved` : ''}.` +
-          (body.guessed.length ? ` Understood as ${body.guessed.join('; ')}.` : '');
+          (found.guessed.length ? ` Understood as ${found.guessed.join('; ')}.` : ''),
+      );
     rows.closest('.scrolling').hidden = slots.length === 0;
     take.hidden = slots.length === 0;
     rows.replaceChildren(...slots.map(row));
@@ -64,23 +68,23 @@ export function timesDialog(dialog, address, taken) {
   take.addEventListener('click', async () => {
     const twice = slots.map(slot => slot.cue).filter((cue, i, all) => cue && all.indexOf(cue) !== i);
     if (twice.length) {
-      told.textContent = 'A cue has one slot only. Choose another cue for the second.';
+      tell('A cue has one slot only. Choose another cue for the second.');
       return;
     }
-    const { status, body } = await ask('POST', `${address}/times/take`, {
-      slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })),
-    });
-    if (status !== 200) {
-      told.textContent = body.sentence;
-      return;
-    }
+    const done = await outcome(
+      ask('POST', `${address}/times/take`, {
+        slots: slots.map(({ inMillis, outMillis, number, name, cue }) => ({ inMillis, outMillis, number, name, cue })),
+      }),
+      tell,
+    );
+    if (!done) return;
     dialog.close();
-    say(body.sentence);
+    say(done.sentence);
     taken();
   });
   dialog.querySelector('[data-close]').addEventListener('click', () => dialog.close());
   return () => {
-    told.textContent = '';
+    tell('');
     file.value = '';
     rows.closest('.scrolling').hidden = true;
     take.hidden = true;

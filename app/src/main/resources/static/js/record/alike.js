@@ -1,7 +1,8 @@
 // A voice of ours that measures like the person who recorded: looked for, compared in figures, and kept as a house
 // voice.
 
-import { ask, element, say } from '../app.js';
+import { element, say } from '../app.js';
+import { ask, outcome } from '../ask.js';
 
 const part = id => document.getElementById(id);
 const DIALS = { pace: 'pace', semitones: 'pitch', range: 'range', timbre: 'timbre' };
@@ -18,15 +19,12 @@ export function alike(project, role) {
     if (!whose) return;
     part('alike-go').disabled = true;
     say('Measuring voices on the same words…');
-    const { status, body } = await ask('GET', `${address}?role=${encodeURIComponent(whose)}`);
+    const measured = await outcome(ask('GET', `${address}?role=${encodeURIComponent(whose)}`));
     part('alike-go').disabled = false;
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
+    if (!measured) return;
     say('');
-    found = body.candidates;
-    part('alike-person').textContent = `${whose}, as recorded (${Math.round(body.seconds)} s): ${body.person}`;
+    found = measured.candidates;
+    part('alike-person').textContent = `${whose}, as recorded (${Math.round(measured.seconds)} s): ${measured.person}`;
     part('alike-list').replaceChildren(...found.map((candidate, i) => choice(candidate, i)));
     part('alike-told').hidden = true;
     dialog.showModal();
@@ -58,14 +56,14 @@ export function alike(project, role) {
     const candidate = found[Number(form.get('choice'))];
     form.delete('choice');
     ['base', ...Object.keys(DIALS)].forEach(name => form.append(name, candidate[name]));
-    const { status, body } = await ask('POST', address, form);
-    if (status === 200) {
+    try {
+      const { sentence } = await ask('POST', address, form);
       dialog.close();
-      say(body.sentence);
-      return;
+      say(sentence);
+    } catch (refusal) {
+      part('alike-told').textContent = refusal.message;
+      part('alike-told').hidden = false;
     }
-    part('alike-told').textContent = body?.sentence ?? 'That did not work. Reload the page.';
-    part('alike-told').hidden = false;
   });
   part('alike-leave').addEventListener('click', () => dialog.close());
 }

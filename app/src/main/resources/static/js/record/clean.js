@@ -1,6 +1,7 @@
 // How recordings are cleaned: what is ticked, remembered with the role.
 
-import { ask, say } from '../app.js';
+import { say } from '../app.js';
+import { ask, outcome } from '../ask.js';
 
 const page = id => document.getElementById(id);
 const TICKS = ['rumble', 'clicks', 'clipped'];
@@ -25,10 +26,9 @@ export function cleaner(project, { take, done }) {
     TICKS.forEach(name => form.append(name, String(ticked(name))));
     page('clean-go').disabled = true;
     say('Cleaning…');
-    const { status, body } = await ask('POST', `/projects/${project}/record/takes/${asked.id}/clean`, form);
-    say(body?.sentence ?? 'That did not work. Reload the page.');
+    const cleaned = await outcome(ask('POST', `/projects/${project}/record/takes/${asked.id}/clean`, form));
     page('clean-go').disabled = false;
-    if (status === 200) done(body.take);
+    if (cleaned) done(cleaned.take);
   });
 
   return known => {

@@ -1,10 +1,10 @@
 // Recordings that come as files: a file a cue by its number, or one file for many, cut and looked over before it is
 // taken.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, glance, outcome, send } from '../ask.js';
 import { clock } from '../clock.js';
 import * as player from '../player.js';
-import { send } from '../send.js';
 
 const box = document.getElementById('brought');
 const LOOK_MS = 1500;
@@ -47,24 +47,13 @@ export function filesOf(project, { rows, role, done }) {
 
   async function one(file, cue) {
     say(`Checking ${file.name} against cue ${cue.number}…`);
-    const { status, body } = await send(
-      `/projects/${project}/record/cues/${cue.id}?name=${encodeURIComponent(file.name)}`,
-      file,
-    );
-    say(body?.sentence ?? 'It could not be read.');
-    if (status === 200) done(cue.id);
+    const where = `/projects/${project}/record/cues/${cue.id}?name=${encodeURIComponent(file.name)}`;
+    if (await outcome(send(where, file))) done(cue.id);
   }
 
   async function many(file) {
     say(`Importing ${file.name}…`);
-    const { status, body } = await send(
-      `${address}?name=${encodeURIComponent(file.name)}&role=${encodeURIComponent(role())}`,
-      file,
-    );
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
+    await send(`${address}?name=${encodeURIComponent(file.name)}&role=${encodeURIComponent(role())}`, file);
     say('Finding its words.');
     await look();
   }
@@ -72,10 +61,10 @@ export function filesOf(project, { rows, role, done }) {
   /** Shows what is on its way, and looks again while something works. */
   async function look() {
     clearTimeout(looking);
-    const { status, body } = await ask('GET', address);
-    if (status !== 200) return;
+    const uploads = await glance(ask('GET', address));
+    if (!uploads) return;
     const before = new Set(shown.keys());
-    body.forEach(upload => {
+    uploads.forEach(upload => {
       draw(upload);
       before.delete(upload.id);
     });
@@ -86,7 +75,7 @@ export function filesOf(project, { rows, role, done }) {
       shown.delete(id);
       done(null);
     });
-    if (body.some(upload => ['hearing', 'cutting', 'taking'].includes(upload.state)))
+    if (uploads.some(upload => ['hearing', 'cutting', 'taking'].includes(upload.state)))
       looking = setTimeout(look, LOOK_MS);
   }
 
@@ -171,8 +160,7 @@ export function filesOf(project, { rows, role, done }) {
     foot.append(
       go,
       button('btn-quiet', 'Delete file', async () => {
-        const { body } = await ask('POST', `${address}/${upload.id}/remove`, new FormData());
-        say(body?.sentence ?? 'That did not work. Reload the page.');
+        await outcome(ask('POST', `${address}/${upload.id}/remove`, new FormData()));
         look();
       }),
     );
@@ -185,8 +173,7 @@ export function filesOf(project, { rows, role, done }) {
           const [from, to] = [...row.querySelectorAll('[type=number]')].map(input => Number(input.value));
           return { cue: row.dataset.cue, from, to };
         });
-      const { body } = await ask('POST', `${address}/${upload.id}/take`, wanted);
-      say(body?.sentence ?? 'That did not work. Reload the page.');
+      await outcome(ask('POST', `${address}/${upload.id}/take`, wanted));
       look();
     });
     return form;

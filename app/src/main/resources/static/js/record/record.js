@@ -1,6 +1,7 @@
 // The Record page: a role's cues in large type, one after another, said by a person and held against the script.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { bind, explain } from '../keys.js';
 import * as player from '../player.js';
 import { scoreOf } from '../scores.js';
@@ -29,12 +30,7 @@ const place = () => rows.findIndex(row => row.id === wanted);
 // --- what is to be read
 
 async function list() {
-  const { status, body } = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
-  if (status !== 200) {
-    say(body.sentence);
-    return;
-  }
-  rows = body;
+  rows = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
   const done = rows.filter(row => row.said).length;
   page('toread-told').textContent = `${rows.length === 1 ? '1 cue' : `${rows.length} cues`} · ${done} recorded`;
   page('nothing').hidden = rows.length > 0;
@@ -62,15 +58,14 @@ async function open(id) {
   wanted = id;
   await voice.stop();
   player.stop();
-  const { status, body } = await ask('GET', `/projects/${project}/record/cues/${id}`);
+  const now = await outcome(ask('GET', `/projects/${project}/record/cues/${id}`));
   if (wanted !== id) return;
-  if (status !== 200) {
+  if (!now) {
     wanted = sheet?.id ?? null;
-    say(body.sentence);
     return;
   }
-  const another = sheet?.id !== body.id;
-  sheet = body;
+  const another = sheet?.id !== now.id;
+  sheet = now;
   transport.goTo(id);
   const fields = new URLSearchParams({ cue: id, ...(role() ? { role: role() } : {}) });
   history.replaceState(null, '', `/projects/${project}/record?${fields}`);
@@ -170,12 +165,8 @@ function takeCard(take) {
 }
 
 async function leave(take, finding, line) {
-  const form = new FormData();
-  form.append('kind', finding.kind.toUpperCase());
-  form.append('start', finding.start);
-  const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/dismiss`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200) line.remove();
+  const form = formOf({ kind: finding.kind.toUpperCase(), start: finding.start });
+  if (await outcome(ask('POST', `/projects/${project}/listen/takes/${take.id}/dismiss`, form))) line.remove();
 }
 
 async function hear(take, from) {
@@ -198,9 +189,7 @@ async function hear(take, from) {
 }
 
 async function keep(take, on) {
-  const { status, body } = await ask('POST', `/projects/${project}/listen/takes/${take.id}/keep`, new FormData());
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status !== 200) return;
+  if (!(await outcome(ask('POST', `/projects/${project}/listen/takes/${take.id}/keep`, new FormData())))) return;
   if (on && place() + 1 < rows.length) {
     await list();
     go(1);
@@ -264,14 +253,12 @@ page('recast').addEventListener('submit', async event => {
   if (!take) return;
   const form = new FormData(page('recast'));
   form.append('ownPitch', String(page('ownpitch').checked));
-  const { status, body } = await ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  coming = status === 200 ? sheet.id : null;
+  const done = await outcome(ask('POST', `/projects/${project}/record/takes/${take.id}/recast`, form));
+  coming = done ? sheet.id : null;
   await open(wanted);
 });
 page('byvoice').addEventListener('click', async () => {
-  const { body } = await ask('POST', `/projects/${project}/record/cues/${sheet.id}/voice`, new FormData());
-  say(body?.sentence ?? 'That did not work. Reload the page.');
+  await outcome(ask('POST', `/projects/${project}/record/cues/${sheet.id}/voice`, new FormData()));
   await open(wanted);
   list();
 });

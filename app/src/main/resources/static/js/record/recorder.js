@@ -1,8 +1,8 @@
 // A cue said by a person: count-in, level, what is wrong with it, and on to the server.
 
 import { button, element } from '../app.js';
+import { send } from '../ask.js';
 import * as kept from './kept.js';
-import { send } from '../send.js';
 import * as tape from './tape.js';
 
 const page = id => document.getElementById(id);
@@ -129,21 +129,23 @@ export function recorder(project, { cue, begins, taken }) {
 
   /** Gives a recording to the server; until it has it, the browser keeps it. */
   async function hand(about, parts) {
-    const { status, body } = await send(
-      `/projects/${about.project}/record/cues/${about.cue}`,
-      tape.wav(parts),
-      'Logophon doesn’t answer. The recording is kept in this browser, and offered again.',
-    );
-    if (status === 200) {
-      await kept.forget(about.id).catch(() => {});
-      advise(body.sentence);
-      await taken(about.cue, body.take);
-    } else {
-      advise(body?.sentence ?? 'It could not be saved.', 'bad');
+    let saved;
+    try {
+      saved = await send(
+        `/projects/${about.project}/record/cues/${about.cue}`,
+        tape.wav(parts),
+        'Logophon doesn’t answer. The recording is kept in this browser, and offered again.',
+      );
+    } catch (refusal) {
+      advise(refusal.message, 'bad');
       // what the server has refused for good isn't offered again: it said why
-      if (status === 422 || status === 400) await kept.forget(about.id).catch(() => {});
+      if ([400, 422].includes(refusal.status)) await kept.forget(about.id).catch(() => {});
       else leftover();
+      return;
     }
+    await kept.forget(about.id).catch(() => {});
+    advise(saved.sentence);
+    await taken(about.cue, saved.take);
   }
 
   /** Recordings that never reached the server, from this or an earlier visit. */

@@ -1,6 +1,7 @@
 // What somebody with a link hears: read along, jump, note, approve.
 
-import { ask, say, typing } from '../app.js';
+import { say, typing } from '../app.js';
+import { ask, formOf, outcome } from '../ask.js';
 import { clock } from '../clock.js';
 import * as through from '../sound/through.js';
 import * as under from '../sound/under.js';
@@ -24,12 +25,9 @@ function timesOf(one) {
   if (!words.has(one.take)) {
     words.set(
       one.take,
-      ask('GET', `${here}/takes/${one.take}/words`).then(({ status, body }) => {
-        if (status !== 200) {
-          words.delete(one.take);
-          throw new Error(body.sentence);
-        }
-        return body;
+      ask('GET', `${here}/takes/${one.take}/words`).catch(refusal => {
+        words.delete(one.take);
+        throw refusal;
       }),
     );
   }
@@ -39,13 +37,10 @@ function timesOf(one) {
 // --- what there is
 
 async function read() {
-  const { status, body } = await ask('GET', `${here}/programme`);
-  if (status !== 200) {
-    over(status, body);
-    return;
-  }
+  const now = await ask('GET', `${here}/programme`).catch(over);
+  if (!now) return;
   const current = cue()?.id;
-  shown = body;
+  shown = now;
   at = Math.max(
     0,
     shown.cues.findIndex(one => one.id === current),
@@ -86,8 +81,8 @@ async function read() {
 }
 
 /** A link that ended while it was open. */
-function over(status, body) {
-  if (status === 0) {
+function over(refusal) {
+  if (refusal.status === 0) {
     say('Logophon doesn’t answer. This page looks again.');
     return;
   }
@@ -95,7 +90,7 @@ function over(status, body) {
   clearInterval(looking);
   part('cues').replaceChildren();
   part('nothing').hidden = false;
-  part('nothing').textContent = body?.sentence ?? 'There is nothing to play here any more.';
+  part('nothing').textContent = refusal.message;
   ['play', 'note', 'seek'].forEach(id => {
     part(id).disabled = true;
   });
@@ -104,9 +99,8 @@ function over(status, body) {
 
 const looking = setInterval(async () => {
   if (document.hidden) return;
-  const { status, body } = await ask('GET', `${here}/stamp`);
-  if (status !== 200) over(status, body);
-  else if (body.stamp !== shown.stamp) read();
+  const now = await ask('GET', `${here}/stamp`).catch(over);
+  if (now && now.stamp !== shown.stamp) read();
 }, LOOK_MS);
 
 // --- where one is
@@ -214,12 +208,17 @@ function me() {
 }
 
 async function tell(address, fields) {
-  const form = new FormData();
-  Object.entries(fields).forEach(([key, value]) => form.append(key, value));
-  const { status, body } = await ask('POST', `${here}/${address}`, form);
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 200 || status === 409) await read();
-  return status === 200;
+  try {
+    const { sentence } = await ask('POST', `${here}/${address}`, formOf(fields));
+    await read();
+    say(sentence);
+    return true;
+  } catch (refusal) {
+    // what it is about has changed: it is shown as it is now
+    if (refusal.status === 409) await read();
+    say(refusal.message);
+    return false;
+  }
 }
 
 const acts = {
@@ -256,8 +255,7 @@ async function note() {
 part('approve-all').addEventListener('click', async () => {
   const name = me();
   if (!name) return;
-  const { body } = await ask('POST', `${here}/approval`, { takes: shown.cues.map(one => one.take), name });
-  say(body?.sentence ?? 'That did not work. Reload the page.');
+  await outcome(ask('POST', `${here}/approval`, { takes: shown.cues.map(one => one.take), name }));
   read();
 });
 part('play').addEventListener('click', () => (through.isPlaying() ? stop() : play()));

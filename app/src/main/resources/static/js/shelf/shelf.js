@@ -1,8 +1,8 @@
 // The shelf follows what changes in its projects, but not under the hand of somebody who renames one.
 
 import { house, renew } from '../app.js';
+import { outcome, send } from '../ask.js';
 import { listen } from '../live.js';
-import { send } from '../send.js';
 
 function underHand() {
   const list = document.getElementById('projects');
@@ -42,10 +42,11 @@ function becomes(field, address) {
     if (!file) return;
     const told = document.getElementById(`${field}-told`);
     told.textContent = `Importing ${file.name}…`;
-    const { status, body } = await send(address(encodeURIComponent(file.name)), file);
+    const made = await outcome(send(address(encodeURIComponent(file.name)), file), sentence => {
+      told.textContent = sentence;
+    });
     event.target.value = '';
-    if (status === 200) location.href = body.address;
-    else told.textContent = body?.sentence ?? 'It could not be read.';
+    if (made) location.href = made.address;
   });
 }
 

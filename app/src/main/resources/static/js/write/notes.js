@@ -1,6 +1,6 @@
 // Notes of those who listened, in the margin beside their cue.
 
-import { ask } from '../app.js';
+import { ask, glance } from '../ask.js';
 import { project, script } from './script.js';
 
 let byCue = new Map();
@@ -14,10 +14,10 @@ export function noted(state) {
 }
 
 async function load() {
-  const { status, body } = await ask('GET', `/projects/${project}/notes`);
-  if (status !== 200) return;
+  const notes = await glance(ask('GET', `/projects/${project}/notes`));
+  if (!notes) return;
   byCue = new Map();
-  body
+  notes
     .filter(note => note.open && note.number)
     .forEach(note => byCue.set(note.cue, [...(byCue.get(note.cue) ?? []), `“${note.word}”: ${note.remark}`]));
   if (script.state) noted(script.state);

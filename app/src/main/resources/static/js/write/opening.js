@@ -1,6 +1,7 @@
 // Opening documents: dropped or chosen, shown as what they would become, then taken.
 
-import { ask, element, say } from '../app.js';
+import { element, say } from '../app.js';
+import { ask, outcome } from '../ask.js';
 import { counted } from '../counted.js';
 import { area, change, project, take } from './script.js';
 
@@ -36,13 +37,12 @@ async function preview() {
     );
     return;
   }
-  const { status, body } = await ask('POST', `/projects/${project}/open/preview`, form());
-  if (status !== 200) {
-    shown.replaceChildren(bad('', body.sentence));
-    return;
-  }
-  shown.replaceChildren(...body.map(card));
-  const usable = body.every(file => !file.problem);
+  const found = await outcome(ask('POST', `/projects/${project}/open/preview`, form()), sentence =>
+    shown.replaceChildren(bad('', sentence)),
+  );
+  if (!found) return;
+  shown.replaceChildren(...found.map(card));
+  const usable = found.every(file => !file.problem);
   buttons.forEach(button => {
     button.disabled = !usable;
   });

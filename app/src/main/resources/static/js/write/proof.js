@@ -1,6 +1,7 @@
 // The proof panel: findings as cards beside the text, and what is done about them.
 
-import { ask, button, element, say } from '../app.js';
+import { button, element, say } from '../app.js';
+import { ask, glance } from '../ask.js';
 import { area, change, onCaret, project, script, take } from './script.js';
 import { hear } from './hear.js';
 
@@ -34,12 +35,12 @@ const look = kind => LOOKS[kind] ?? (ADVICE.includes(kind) ? 'advice' : 'wrong')
 /** Asks for the findings of the text as it was last saved. */
 export async function proof() {
   const asked = ++wanted;
-  const { status, body } = await ask('GET', `/projects/${project}/proof${showRight ? '?all=true' : ''}`);
-  if (status !== 200 || asked !== wanted) return;
-  dismissed = body.dismissed;
-  right = body.right;
-  findings = body.findings.map(f => ({ ...f, look: look(f.kind) }));
-  if (body.version === script.version) mark();
+  const found = await glance(ask('GET', `/projects/${project}/proof${showRight ? '?all=true' : ''}`));
+  if (!found || asked !== wanted) return;
+  dismissed = found.dismissed;
+  right = found.right;
+  findings = found.findings.map(f => ({ ...f, look: look(f.kind) }));
+  if (found.version === script.version) mark();
   show();
 }
 
@@ -283,15 +284,11 @@ async function takeItems(items) {
 
 async function dismiss(alike, here) {
   for (const finding of here ? alike : alike.slice(0, 1)) {
-    const { status, body } = await ask('POST', `/projects/${project}/proof/dismiss`, {
+    await ask('POST', `/projects/${project}/proof/dismiss`, {
       cue: here ? finding.cue : null,
       kind: finding.kind,
       text: finding.text,
     });
-    if (status !== 200) {
-      say(body.sentence);
-      return;
-    }
   }
   proof();
 }

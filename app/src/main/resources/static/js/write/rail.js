@@ -1,41 +1,35 @@
 // The panels beside the script: tabs, readings, find, versions, counts, the watch list.
 
-import { ask, fill, say } from '../app.js';
+import { fill, say } from '../app.js';
+import { ask, glance } from '../ask.js';
+import { tabsOf } from '../tabs.js';
 import { area, change, project, script, take } from './script.js';
 import { hear } from './hear.js';
 import { proof } from './proof.js';
 
-const tabs = [...document.querySelectorAll('.tabs [role=tab]')];
-const panel = document.getElementById('panel');
 const proofPanel = document.getElementById('proof');
 const other = document.getElementById('other');
 const comparing = document.getElementById('comparing');
 let current = 'proof';
+let opened = Promise.resolve(false);
 
-export async function openPanel(name) {
+const choose = tabsOf(document.querySelector('.tabs'), name => {
+  opened = open(name);
+});
+
+/** True when the panel is there and another one than proof. */
+export function openPanel(name) {
+  choose(name);
+  return opened;
+}
+
+async function open(name) {
   current = name;
-  tabs.forEach(tab => {
-    const chosen = tab.dataset.panel === name;
-    tab.setAttribute('aria-selected', chosen);
-    tab.tabIndex = chosen ? 0 : -1;
-    if (chosen) panel.setAttribute('aria-labelledby', tab.id);
-  });
   proofPanel.hidden = name !== 'proof';
   other.hidden = name === 'proof';
   other.replaceChildren();
   return name !== 'proof' && (await fill(other, `/projects/${project}/${name}`));
 }
-
-tabs.forEach((tab, i) => {
-  tab.addEventListener('click', () => openPanel(tab.dataset.panel));
-  tab.addEventListener('keydown', event => {
-    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    if (!step) return;
-    const next = tabs[(i + step + tabs.length) % tabs.length];
-    next.focus();
-    openPanel(next.dataset.panel);
-  });
-});
 
 /**
  * Counts and versions follow the script, but not under the hand; readings and the watch list change what proof
@@ -63,8 +57,8 @@ document.addEventListener('htmx:afterRequest', event => {
     !event.detail.elt.closest('#finding')
   ) {
     proof();
-    ask('GET', `/projects/${project}/script`).then(({ status, body }) => {
-      if (status === 200 && body.version === script.version) take(body);
+    glance(ask('GET', `/projects/${project}/script`)).then(now => {
+      if (now?.version === script.version) take(now);
     });
   }
 });

@@ -1,6 +1,7 @@
 // The script as the page holds it: the editor, what the server says of it, and how a change gets there and back.
 
-import { ask, say } from '../app.js';
+import { say } from '../app.js';
+import { ask, formOf, glance, outcome } from '../ask.js';
 import { editor } from './editor.js';
 
 const page = document.querySelector('.write');
@@ -74,30 +75,38 @@ async function send() {
   saved.textContent = 'saving…';
   const sent = area.mark();
   const text = area.text();
-  const { status, body } = await ask('PUT', `/projects/${project}/script`, { text, version: script.version, base });
-  if (status === 200) {
-    kept = sent;
-    if (typeof body.text === 'string' && unsaved()) {
-      // somebody else's words came along, and these went on meanwhile: they are brought together with the next save
-      base = text;
-      script.version = body.version;
-      kept = null;
-    } else {
-      if (typeof body.text === 'string') say('Someone else changed other cues meanwhile. Both changes are here.');
-      base = null;
-      take(body);
-    }
-    if (unsaved()) later();
-  } else if (status === 409) {
+  let state;
+  try {
+    state = await ask('PUT', `/projects/${project}/script`, { text, version: script.version, base });
+  } catch (refusal) {
+    notSaved(refusal);
+    return;
+  }
+  kept = sent;
+  if (typeof state.text === 'string' && unsaved()) {
+    // somebody else's words came along, and these went on meanwhile: they are brought together with the next save
+    base = text;
+    script.version = state.version;
+    kept = null;
+  } else {
+    if (typeof state.text === 'string') say('Someone else changed other cues meanwhile. Both changes are here.');
+    base = null;
+    take(state);
+  }
+  if (unsaved()) later();
+}
+
+function notSaved({ status, body, message }) {
+  if (status === 409) {
     theirs = body;
-    conflict.querySelector('.sentence').textContent = body.sentence;
+    conflict.querySelector('.sentence').textContent = message;
     conflict.hidden = false;
     saved.textContent = 'not saved: changed in another window';
-  } else {
-    saved.textContent = 'not saved yet';
-    say(body?.sentence ?? 'The script can’t be saved.');
-    if (status === 0 || status >= 500) setTimeout(later, 2000);
+    return;
   }
+  saved.textContent = 'not saved yet';
+  say(message);
+  if (status === 0 || status >= 500) setTimeout(later, 2000);
 }
 
 function save() {
@@ -121,18 +130,18 @@ export async function change(address, fields = {}, make = null) {
   clearTimeout(waiting);
   while (saving || (unsaved() && !theirs)) await save();
   if (theirs) return null;
-  const form = new FormData();
-  Object.entries(fields).forEach(([name, value]) => form.append(name, value));
-  form.append('version', script.version);
+  const { version } = script;
   changing += 1;
-  const { status, body } = await ask('POST', address, make ? make(script.version) : form).finally(() => {
-    changing -= 1;
-  });
-  setTimeout(catchUp);
-  if (status === 200) return body;
-  say(body?.sentence ?? 'That did not work. Reload the page.');
-  if (status === 409) await refresh();
-  return null;
+  try {
+    return await ask('POST', address, make ? make(version) : formOf({ ...fields, version })).finally(() => {
+      changing -= 1;
+      setTimeout(catchUp);
+    });
+  } catch (refusal) {
+    say(refusal.message);
+    if (refusal.status === 409) await refresh();
+    return null;
+  }
 }
 
 /** Changes the shape of the script, and shows what comes of it. */
@@ -147,9 +156,9 @@ export async function refresh() {
   // a change of this page's own is heard of before its answer is here, and the answer tells more
   missed = Boolean(saving) || changing > 0;
   if (missed || unsaved() || theirs) return;
-  const { status, body } = await ask('GET', `/projects/${project}/script?text=true`);
+  const now = await glance(ask('GET', `/projects/${project}/script?text=true`));
   if (saving || changing) missed = true;
-  else if (status === 200 && !unsaved() && body.version > script.version) take(body);
+  else if (now && !unsaved() && now.version > script.version) take(now);
 }
 
 function catchUp() {
@@ -191,39 +200,27 @@ document.addEventListener('logophon:programme', event => {
 });
 
 document.getElementById('take-theirs').addEventListener('click', async () => {
-  const { status, body: kept } = await ask('POST', `/projects/${project}/script/draft`, {
-    text: area.text(),
-    version: script.version,
-  });
-  if (status !== 200) {
-    say(kept.sentence);
-    return;
-  }
-  const { body } = await ask('GET', `/projects/${project}/script?text=true`);
+  await ask('POST', `/projects/${project}/script/draft`, { text: area.text(), version: script.version });
+  const now = await ask('GET', `/projects/${project}/script?text=true`);
   theirs = null;
   base = null;
   conflict.hidden = true;
-  take(body);
+  take(now);
 });
 document.getElementById('keep-both').addEventListener('click', async () => {
-  const { status, body } = await ask('POST', `/projects/${project}/script/aside`, {
+  const { address } = await ask('POST', `/projects/${project}/script/aside`, {
     text: area.text(),
     version: script.version,
   });
-  if (status === 200) {
-    kept = area.mark();
-    location.assign(body.address);
-  } else {
-    say(body.sentence);
-  }
+  kept = area.mark();
+  location.assign(address);
 });
 
 /** The first state; what is older than the text is dropped. */
 export async function begin() {
-  const { status, body } = await ask('GET', `/projects/${project}/script`);
+  const now = await outcome(ask('GET', `/projects/${project}/script`));
   // words typed before this script had loaded are words too
   if (unsaved()) later();
-  if (status !== 200) say(body.sentence);
-  else if (!script.state && body.version === script.version) take(body);
+  if (now && !script.state && now.version === script.version) take(now);
   page.dataset.ready = 'true';
 }

@@ -1,6 +1,8 @@
 // How the script falls into cues: the way, the numbers, cuts by hand, undo and redo.
 
-import { ask, element } from '../app.js';
+import { element } from '../app.js';
+import { ask, outcome } from '../ask.js';
+import { counted } from '../counted.js';
 import { area, onChange, project, reshape, script } from './script.js';
 
 const byId = id => document.getElementById(id);
@@ -28,19 +30,22 @@ async function preview() {
   const sized = most !== undefined;
   byId('limit-of').hidden = !sized;
   if (sized) Object.assign(byId('limit'), { min: least, max: most });
-  const { status, body } = await ask(
-    'GET',
-    `/projects/${project}/script/split?way=${way}&limit=${sized ? byId('limit').value || 0 : 0}`,
+  const limit = sized ? byId('limit').value || 0 : 0;
+  let told = '';
+  const split = await outcome(
+    ask('GET', `/projects/${project}/script/split?way=${way}&limit=${limit}`),
+    sentence => {
+      told = sentence;
+    },
   );
   if (turn !== previews) return;
-  byId('split-take').disabled = status !== 200;
-  byId('split-preview').textContent =
-    status !== 200
-      ? body.sentence
-      : `${body.cues} ${body.cues === 1 ? 'cue' : 'cues'}, the longest about ${body.longest}.${body.forced.length
-          ? ` ${body.forced.length} end inside a sentence that is over the size.` : ''}`;
+  byId('split-take').disabled = !split;
+  byId('split-preview').textContent = !split
+    ? told
+    : `${counted(split.cues, 'cue')}, the longest about ${split.longest}.${split.forced.length
+        ? ` ${split.forced.length} end inside a sentence that is over the size.` : ''}`;
   byId('split-lines').replaceChildren(
-    ...(status === 200 ? body.lines : []).map(line => {
+    ...(split?.lines ?? []).map(line => {
       const row = element('li');
       row.append(element('span', '', line.start), element('span', 'figures', line.seconds));
       return row;

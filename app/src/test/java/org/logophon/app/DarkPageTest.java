@@ -50,7 +50,7 @@ class DarkPageTest extends BrowserTest {
             assertThat(page.locator(step[1]).first()).isAttached();
             accessible();
         }
-        for (String house : new String[] {"/", "/space", "/state", "/word", "/feed", "/ledger"}) {
+        for (String house : new String[] {"/", "/storage", "/status", "/notifications", "/feed", "/ledger"}) {
             page.navigate(address() + house);
             isDark(true);
             accessible();

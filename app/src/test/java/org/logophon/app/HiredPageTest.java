@@ -2,11 +2,17 @@ package org.logophon.app;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Route;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.ResourceLock;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.logophon.core.voice.VoiceCatalogue;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -97,5 +103,40 @@ class HiredPageTest extends BrowserTest {
                         "tr", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Paid by keyboard")))
                 .containsText("44");
         accessible();
+    }
+
+    /** Whichever answer comes first: of a head that is drawn anew, and of the press on its button. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aPressAtTheHeadIsAnsweredWhateverDrawsItAnew(boolean drawnFirst) {
+        String project = newProject("Pressed meanwhile", "The rope is new.");
+        server.post(project + "/cast", Map.of("role", "Narrator", "voice", "hired-imogen"));
+        page.navigate(address() + project + "/write");
+        assertThat(page.locator(".write[data-ready]")).isVisible();
+        assertThat(page.locator("#head .btn-amber")).hasText("Render 1 cue");
+        List<Route> drawing = new ArrayList<>();
+        List<Route> pressing = new ArrayList<>();
+        page.route("**/render?step=WRITE", route -> {
+            boolean press = route.request().method().equals("POST");
+            (press ? pressing : drawing).add(route);
+        });
+        page.evaluate("""
+                async () => {
+                  const { renew } = await import('/js/app.js');
+                  renew('#head', document.querySelector('#head .btn-amber').getAttribute('hx-post'));
+                }""");
+        page.waitForCondition(() -> !drawing.isEmpty());
+        page.locator("#head .btn-amber").press("Enter");
+        page.waitForCondition(() -> !pressing.isEmpty());
+        (drawnFirst ? drawing : pressing).remove(0).resume();
+        if (!drawnFirst) {
+            assertThat(page.locator(".priced")).containsText("This costs 16 characters");
+        }
+        (drawnFirst ? pressing : drawing).remove(0).resume();
+        page.unrouteAll();
+        drawing.forEach(Route::resume);
+        assertThat(page.locator(".priced")).containsText("This costs 16 characters");
+        page.evaluate("() => new Promise(resolve => setTimeout(resolve, 200))");
+        assertThat(page.locator(".priced")).containsText("This costs 16 characters");
     }
 }

@@ -90,10 +90,8 @@ class LauncherTest extends Launched {
         // the application's memory is used up: this is the signal that it gives itself
         ProcessHandle application = child(launcher, "org.logophon.app.Application");
         assertThat(application.info().arguments().map(List::of).orElseThrow())
-                .contains("-XX:OnOutOfMemoryError=kill -HUP %p");
-        new ProcessBuilder("kill", "-HUP", Long.toString(application.pid()))
-                .start()
-                .waitFor();
+                .contains("-XX:OnOutOfMemoryError=kill -TERM %p");
+        application.destroy();
         await("the application ends", () -> !runs(application));
         await("another application is begun", () -> read(log).contains("ran out of memory or was killed"));
 
@@ -140,18 +138,18 @@ class LauncherTest extends Launched {
     }
 
     @Test
-    void memoryThatIsUsedUpEndsTheProcessWithAStatusOfItsOwn() throws Exception {
+    void memoryThatIsUsedUpEndsTheProcessInOrder() throws Exception {
         Process hungry = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-Xmx32m",
-                        "-XX:OnOutOfMemoryError=kill -HUP %p",
+                        "-XX:OnOutOfMemoryError=kill -TERM %p",
                         "-cp",
                         System.getProperty("java.class.path"),
                         Hungry.class.getName())
                 .redirectErrorStream(true)
                 .start();
         String said = new String(hungry.getInputStream().readAllBytes());
-        assertThat(hungry.waitFor()).isEqualTo(129);
+        assertThat(hungry.waitFor()).isEqualTo(143);
         assertThat(said).contains("ended in order");
     }
 

@@ -301,7 +301,7 @@ class ListenTest extends ApplicationTest {
                                 Map.of("labels", "x".repeat(31)))
                         .body())
                 .contains("A label has 30 characters at most, and this has 31.");
-        JsonNode before = server.json(project + "/listen/space");
+        JsonNode before = server.json(project + "/listen/storage");
         assertThat(before.get("takes").asInt()).isEqualTo(4);
         assertThat(before.get("loose").asInt()).isEqualTo(2);
         assertThat(before.get("looseBytes").asLong())

@@ -150,12 +150,12 @@ class LivePageTest extends BrowserTest {
     @Test
     @ResourceLock("upkeep")
     void spaceShowsWhatItHasTakenAwayAndIsAccessible() {
-        page.navigate(address() + "/space");
+        page.navigate(address() + "/storage");
         assertThat(page.locator("html[data-live]")).isAttached();
         accessible();
         page.getByText("Free it now").click();
         // a job like others: it waits for its turn
-        assertThat(page.locator("#space"))
+        assertThat(page.locator("#storage"))
                 .containsText("Taken away just now", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
         assertThat(page.getByText("Free it now")).isEnabled();
         accessible();

@@ -25,7 +25,7 @@ class PagePartsTest extends ApplicationTest {
         TreeSet<String> asked = new TreeSet<>();
         for (String page : List.of(
                 "/",
-                "/space",
+                "/storage",
                 "/ledger",
                 project + "/write",
                 project + "/cast",

@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -83,6 +82,16 @@ class PicturePageTest extends BrowserTest {
         return sorted.get(sorted.size() / 2);
     }
 
+    /** Brings the picture to a second. */
+    private void showAt(double seconds) {
+        page.evaluate("""
+                seconds => new Promise(resolve => {
+                  const video = document.querySelector('video');
+                  video.addEventListener('seeked', () => resolve(video.currentTime), { once: true });
+                  video.currentTime = seconds;
+                })""", seconds);
+    }
+
     @Test
     void anOwnPictureStartsAndGoesWithTheVoiceAndItsSlotsAreTapped(@TempDir Path folder) throws Exception {
         String project = server.project(
@@ -105,21 +114,22 @@ class PicturePageTest extends BrowserTest {
         List<Double> off = new java.util.ArrayList<>();
         // a frame is seen from its own time on until the next one's
         seen.forEach(one -> off.add(one.get(1).asDouble() - one.get(0).asDouble() - FRAME / 2));
-        assertThat(off.size()).as("frames seen in five seconds").isGreaterThan(60);
+        assertThat(off).as("frames seen in five seconds").hasSizeGreaterThanOrEqualTo(24);
         assertThat(Math.abs(median(off.subList(0, 12))))
                 .as("at the start: " + off.subList(0, 12))
                 .isLessThanOrEqualTo(FRAME);
         assertThat(Math.abs(median(off.subList(off.size() / 2, off.size()))))
                 .as("later")
                 .isLessThanOrEqualTo(FRAME);
+        page.locator(".transport .play").click();
         page.locator("#rows .cuecell").first().click();
+        showAt(1);
         page.keyboard().press("i");
-        assertThat(page.locator(".transport .hint")).containsText("O taps the out");
-        page.waitForFunction(
-                "from => document.querySelector('video').currentTime > from + 0.5",
-                page.evaluate("() => document.querySelector('video').currentTime"));
+        assertThat(page.locator(".transport .hint")).containsText("In at 00:00:01:00. O taps the out");
+        showAt(2.2);
         page.keyboard().press("o");
-        assertThat(page.getByLabel("Slot of cue 010 begins at")).hasValue(Pattern.compile("00:00:0\\d:\\d\\d"));
+        assertThat(page.getByLabel("Slot of cue 010 begins at")).hasValue("00:00:01:00");
+        assertThat(page.getByLabel("Slot of cue 010 ends at")).hasValue("00:00:02:05");
         page.locator("#video-close").click();
         assertThat(page.locator("video")).isHidden();
     }

@@ -40,7 +40,7 @@ class StatusTest extends ApplicationTest {
                         "jvm_memory_used_bytes{area=\"heap\"",
                         "hikaricp_connections_active");
         assertThat(figures).as("what people write is no figure").doesNotContain("nobody has said", "Counted");
-        assertThat(server.get("/state").body()).contains("Workers", "connections in use", "Slowest recently");
+        assertThat(server.get("/status").body()).contains("Workers", "connections in use", "Slowest recently");
     }
 
     private String figures() {

@@ -35,9 +35,9 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Calls an address with a tiding as JSON, signed by HMAC-SHA-256 (RFC 2104) over the time and the body. An address
- * inside this machine or a private network isn't called unless the settings allow it, and nothing is followed anywhere
- * else.
+ * Calls an address with a notification as JSON, signed by HMAC-SHA-256 (RFC 2104) over the time and the body. An
+ * address inside this machine or a private network isn't called unless the settings allow it, and nothing is followed
+ * anywhere else.
  */
 @Component
 class Hooks {
@@ -173,19 +173,19 @@ class Hooks {
     }
 
     /** @throws NotTaken when it is to be called again */
-    void send(NotificationSettings wish, Notification tiding) {
+    void send(NotificationSettings wish, Notification notification) {
         URI uri = uri(wish.hook());
         if (uri == null || !mayCall(uri)) {
             // what a name leads to may have changed since it was written down
             return;
         }
         Map<String, Object> told = new LinkedHashMap<>();
-        told.put("id", tiding.id());
-        told.put("kind", tiding.kind().id());
-        told.put("project", tiding.projectName());
-        told.put("sentence", tiding.sentence());
-        told.put("address", place.address(tiding.address()));
-        told.put("at", tiding.at().toString());
+        told.put("id", notification.id());
+        told.put("kind", notification.kind().id());
+        told.put("project", notification.projectName());
+        told.put("sentence", notification.sentence());
+        told.put("address", place.address(notification.address()));
+        told.put("at", notification.at().toString());
         String body = JSON.writeValueAsString(told);
         String time = Long.toString(clock.instant().getEpochSecond());
         HttpPost request = new HttpPost(uri);

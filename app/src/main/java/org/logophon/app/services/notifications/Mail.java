@@ -60,15 +60,15 @@ class Mail {
         return to;
     }
 
-    void send(String to, Notification tiding) {
+    void send(String to, Notification notification) {
         if (sender == null) {
             return;
         }
         SimpleMailMessage message = new SimpleMailMessage();
         message.setTo(to);
         message.setFrom(from);
-        message.setSubject(tiding.projectName() + ": " + firstLine(tiding.sentence()));
-        message.setText(tiding.sentence() + "\n\n" + place.address(tiding.address()) + "\n");
+        message.setSubject(notification.projectName() + ": " + firstLine(notification.sentence()));
+        message.setText(notification.sentence() + "\n\n" + place.address(notification.address()) + "\n");
         sender.send(message);
     }
 

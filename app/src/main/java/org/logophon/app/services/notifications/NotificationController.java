@@ -26,7 +26,7 @@ class NotificationController {
     private static final Duration WHILE_AWAY = Duration.ofHours(12);
     private static final int MOST = 5;
 
-    private final Notifications tidings;
+    private final Notifications notifications;
     private final NotificationSettingsRepository wishes;
     private final Mail mail;
     private final Hooks hooks;
@@ -34,13 +34,13 @@ class NotificationController {
     private final Clock clock;
 
     NotificationController(
-            Notifications tidings,
+            Notifications notifications,
             NotificationSettingsRepository wishes,
             Mail mail,
             Hooks hooks,
             Visits visits,
             Clock clock) {
-        this.tidings = tidings;
+        this.notifications = notifications;
         this.wishes = wishes;
         this.mail = mail;
         this.hooks = hooks;
@@ -51,10 +51,10 @@ class NotificationController {
     record NotificationLine(long id, String project, String sentence, String address) {}
 
     /** @param after the last that the page has shown; less than 0 for a page that has shown none */
-    @GetMapping({"/tidings", "/workspaces/{workspace}/tidings"})
+    @GetMapping({"/notifications/new", "/workspaces/{workspace}/notifications/new"})
     @ResponseBody
     List<NotificationLine> since(@RequestParam(defaultValue = "-1") long after) {
-        return tidings
+        return notifications
                 .since(
                         visits.workspace(),
                         wishes.of(me()),
@@ -62,19 +62,19 @@ class NotificationController {
                         clock.instant().minus(after < 0 ? JUST_NOW : WHILE_AWAY),
                         MOST)
                 .stream()
-                .map(tiding ->
-                        new NotificationLine(tiding.id(), tiding.projectName(), tiding.sentence(), tiding.address()))
+                .map(notification -> new NotificationLine(
+                        notification.id(), notification.projectName(), notification.sentence(), notification.address()))
                 .toList();
     }
 
-    @GetMapping("/word")
+    @GetMapping("/notifications")
     String page(Model model) {
         model.addAttribute("wish", wishes.of(me()));
         model.addAttribute("mailing", mail.there());
-        return "word";
+        return "notifications";
     }
 
-    @PostMapping("/word")
+    @PostMapping("/notifications")
     @ResponseBody
     SentenceAnswer save(
             @RequestParam(defaultValue = "false") boolean renders,
@@ -89,7 +89,7 @@ class NotificationController {
                 now.id(), me(), renders, deliveries, visitors, Mail.checked(mail), address, secret));
         return new SentenceAnswer(
                 secret.isEmpty() || secret.equals(now.secret())
-                        ? "Kept."
+                        ? "Saved."
                         : "Saved. Signing secret of the webhook: " + secret);
     }
 

@@ -47,7 +47,7 @@ class NotificationRepository {
     Optional<Notification> find(long id) {
         return jdbc.sql(SELECT + "where t.id = :id")
                 .param("id", id)
-                .query(NotificationRepository::tiding)
+                .query(NotificationRepository::notification)
                 .optional();
     }
 
@@ -60,7 +60,7 @@ class NotificationRepository {
                 .param("id", id)
                 .param("since", since.atOffset(ZoneOffset.UTC))
                 .param("most", most)
-                .query(NotificationRepository::tiding)
+                .query(NotificationRepository::notification)
                 .list();
     }
 
@@ -71,7 +71,7 @@ class NotificationRepository {
                 .update();
     }
 
-    private static Notification tiding(ResultSet row, int at) throws SQLException {
+    private static Notification notification(ResultSet row, int at) throws SQLException {
         return new Notification(
                 row.getLong("id"),
                 row.getObject("workspace_id", UUID.class),

@@ -37,7 +37,7 @@ class Notifications {
             PeopleSettings people,
             JobQueue jobs,
             OneTimeTask<Void> sendTask,
-            @Value("${logophon.tidings.long:60s}") Duration longWork) {
+            @Value("${logophon.notifications.long:60s}") Duration longWork) {
         this.table = table;
         this.wishes = wishes;
         this.people = people;
@@ -89,17 +89,17 @@ class Notifications {
     }
 
     private void tell(UUID project, Notification.Kind kind, String sentence, String address, boolean brief) {
-        Notification tiding = table.add(project, kind, sentence, address, brief)
+        Notification notification = table.add(project, kind, sentence, address, brief)
                 .flatMap(id -> table.find(id))
                 .orElse(null);
-        if (tiding == null) {
+        if (notification == null) {
             // its project was taken away meanwhile, and nobody asks any more
             return;
         }
         List<String> names = new ArrayList<>();
-        for (NotificationSettings wish : wishes.elsewhere(tiding.workspace(), people.on())) {
+        for (NotificationSettings wish : wishes.elsewhere(notification.workspace(), people.on())) {
             if (wish.of(kind)) {
-                names.addAll(Sending.names(tiding, wish));
+                names.addAll(Sending.names(notification, wish));
             }
         }
         if (!names.isEmpty()) {
@@ -110,7 +110,7 @@ class Notifications {
     /** For pages: what is new for somebody, a few at most. */
     List<Notification> since(UUID workspace, NotificationSettings wish, long id, Instant since, int most) {
         return table.after(workspace, id, since, most).stream()
-                .filter(tiding -> wish.of(tiding.kind()))
+                .filter(notification -> wish.of(notification.kind()))
                 .toList();
     }
 }

@@ -34,53 +34,53 @@ class Sending {
     static class Job {
         @Bean
         OneTimeTask<Void> sendTask(
-                ObjectProvider<Sending> sending, @Value("${logophon.tidings.wait:30s}") Duration firstWait) {
+                ObjectProvider<Sending> sending, @Value("${logophon.notifications.wait:30s}") Duration firstWait) {
             return Tasks.oneTime("send-tiding")
                     .onFailure(new MaxRetriesFailureHandler<>(
                             MOST_TRIES,
                             new ExponentialBackoffFailureHandler<>(firstWait),
                             (failed, operations) ->
-                                    LOG.warn("A tiding could not be sent {} times, and is given up", MOST_TRIES)))
+                                    LOG.warn("A notification could not be sent {} times, and is given up", MOST_TRIES)))
                     .execute((instance, context) -> sending.getObject().send(instance.getId()));
         }
     }
 
-    private final NotificationRepository tidings;
+    private final NotificationRepository notifications;
     private final NotificationSettingsRepository wishes;
     private final Mail mail;
     private final Hooks hooks;
 
-    Sending(NotificationRepository tidings, NotificationSettingsRepository wishes, Mail mail, Hooks hooks) {
-        this.tidings = tidings;
+    Sending(NotificationRepository notifications, NotificationSettingsRepository wishes, Mail mail, Hooks hooks) {
+        this.notifications = notifications;
         this.wishes = wishes;
         this.mail = mail;
         this.hooks = hooks;
     }
 
-    /** Of the jobs that bring a tiding to somebody. */
-    static List<String> names(Notification tiding, NotificationSettings wish) {
+    /** Of the jobs that bring a notification to somebody. */
+    static List<String> names(Notification notification, NotificationSettings wish) {
         List<String> names = new ArrayList<>();
-        if (!wish.mail().isEmpty() && !tiding.brief()) {
-            names.add(MAIL + " " + tiding.id() + " " + wish.id());
+        if (!wish.mail().isEmpty() && !notification.brief()) {
+            names.add(MAIL + " " + notification.id() + " " + wish.id());
         }
         if (!wish.hook().isEmpty()) {
-            names.add(HOOK + " " + tiding.id() + " " + wish.id());
+            names.add(HOOK + " " + notification.id() + " " + wish.id());
         }
         return names;
     }
 
     private void send(String name) {
         String[] parts = name.split(" ");
-        Optional<Notification> tiding = tidings.find(Long.parseLong(parts[1]));
+        Optional<Notification> notification = notifications.find(Long.parseLong(parts[1]));
         Optional<NotificationSettings> wish = wishes.find(UUID.fromString(parts[2]));
-        if (tiding.isEmpty() || wish.isEmpty()) {
+        if (notification.isEmpty() || wish.isEmpty()) {
             return;
         }
         // somebody may have changed their mind since it was asked for
         if (parts[0].equals(MAIL) && !wish.get().mail().isEmpty()) {
-            mail.send(wish.get().mail(), tiding.get());
+            mail.send(wish.get().mail(), notification.get());
         } else if (parts[0].equals(HOOK) && !wish.get().hook().isEmpty()) {
-            hooks.send(wish.get(), tiding.get());
+            hooks.send(wish.get(), notification.get());
         }
     }
 }

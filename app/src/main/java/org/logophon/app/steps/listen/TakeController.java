@@ -109,7 +109,7 @@ class TakeController {
         return new SentenceAnswer(count == 1 ? "1 cue is rendered again." : count + " cues are rendered again.");
     }
 
-    @GetMapping("/space")
+    @GetMapping("/storage")
     TakeSpace space(@PathVariable UUID id) {
         return takes.space(id);
     }

@@ -32,25 +32,25 @@ class StorageController {
     /** What the upkeep took away. */
     record RemovedLine(String what, long things, String size) {}
 
-    @GetMapping("/space")
+    @GetMapping("/storage")
     String page(Model model) {
         fill(model);
-        return "space";
+        return "storage";
     }
 
     /** What changes when the upkeep has run. */
-    @GetMapping("/space/now")
+    @GetMapping("/storage/now")
     String now(Model model) {
         fill(model);
-        return "space :: now";
+        return "storage :: now";
     }
 
     @NeedsNoRoom
-    @PostMapping("/space/upkeep")
+    @PostMapping("/storage/upkeep")
     String run(Model model) {
         upkeep.soon();
         fill(model);
-        return "space :: now";
+        return "storage :: now";
     }
 
     private void fill(Model model) {

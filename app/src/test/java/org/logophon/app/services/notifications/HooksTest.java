@@ -109,7 +109,7 @@ class HooksTest {
         return new NotificationSettings(UUID.randomUUID(), null, true, true, true, "", hook, "secret");
     }
 
-    private static final Notification TIDING = new Notification(
+    private static final Notification NOTIFICATION = new Notification(
             1,
             UUID.randomUUID(),
             UUID.randomUUID(),
@@ -149,7 +149,7 @@ class HooksTest {
         // outside while it is looked at, inside when it is called
         Hooks hooks = new Hooks(false, PLACE, Clock.systemUTC(), new Names("8.8.8.8", "8.8.8.8", "127.0.0.1"));
         assertThat(hooks.checked(address)).isEqualTo(address);
-        assertThatThrownBy(() -> hooks.send(wish(address), TIDING)).isInstanceOf(Hooks.NotTaken.class);
+        assertThatThrownBy(() -> hooks.send(wish(address), NOTIFICATION)).isInstanceOf(Hooks.NotTaken.class);
         assertThat(called).hasValue(0);
         inside.stop(0);
     }
@@ -166,7 +166,7 @@ class HooksTest {
         });
         String address = "http://127.0.0.1:" + server.getAddress().getPort() + "/";
         Hooks hooks = new Hooks(true, PLACE, Clock.systemUTC(), SystemDefaultDnsResolver.INSTANCE);
-        assertThatThrownBy(() -> hooks.send(wish(address), TIDING)).hasMessageContaining("status 307");
+        assertThatThrownBy(() -> hooks.send(wish(address), NOTIFICATION)).hasMessageContaining("status 307");
         assertThat(followed).hasValue(0);
         server.stop(0);
     }
@@ -186,7 +186,7 @@ class HooksTest {
         });
         Hooks hooks = new Hooks(true, PLACE, Clock.systemUTC(), SystemDefaultDnsResolver.INSTANCE);
         String address = "http://127.0.0.1:" + server.getAddress().getPort() + "/";
-        assertThatCode(() -> hooks.send(wish(address), TIDING)).doesNotThrowAnyException();
+        assertThatCode(() -> hooks.send(wish(address), NOTIFICATION)).doesNotThrowAnyException();
         assertThat(end.getCount()).as("it was still answering").isEqualTo(1);
         end.countDown();
         server.stop(0);

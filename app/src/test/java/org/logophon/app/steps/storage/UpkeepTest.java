@@ -69,8 +69,8 @@ class UpkeepTest extends SharedApplication {
         jdbc.update("update scheduled_tasks set picked = true, picked_by = 'test' where task_name = 'upkeep' "
                 + "and not picked");
         try {
-            assertThat(server.post("/space/upkeep", Map.of()).body()).contains("Under way");
-            assertThat(server.get("/space").body()).contains("Under way");
+            assertThat(server.post("/storage/upkeep", Map.of()).body()).contains("Under way");
+            assertThat(server.get("/storage").body()).contains("Under way");
         } finally {
             jdbc.update("update scheduled_tasks set picked = false, picked_by = null where picked_by = 'test'");
         }
@@ -170,14 +170,14 @@ class UpkeepTest extends SharedApplication {
     @Test
     @ResourceLock("upkeep")
     void thePageSaysWhatThereIsWhenItGoesAndRunsIt() {
-        String page = server.get("/space").body();
+        String page = server.get("/storage").body();
         assertThat(page)
                 .contains("Takes", "Versions of scripts", "Deliveries", "Answers of hired voices", "Deleted projects")
                 .contains("Kept: they were paid for.");
         int before = count("select count(*) from upkeep_report");
-        assertThat(server.post("/space/upkeep", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(server.post("/storage/upkeep", Map.of()).statusCode()).isEqualTo(200);
         await("the upkeep has run", () -> count("select count(*) from upkeep_report") > before);
-        assertThat(server.get("/space/now").body()).contains("Taken away");
+        assertThat(server.get("/storage/now").body()).contains("Taken away");
     }
 
     @Test

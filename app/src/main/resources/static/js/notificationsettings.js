@@ -1,9 +1,9 @@
 // What somebody wants to be told, and how.
 
-import { ask } from './app.js';
-import { byBrowser, choose } from './tidings.js';
+import { ask, outcome } from './ask.js';
+import { byBrowser, choose } from './notifications.js';
 
-const form = document.getElementById('wish');
+const form = document.getElementById('settings');
 const told = document.getElementById('told');
 const browser = document.getElementById('browser');
 
@@ -16,8 +16,9 @@ browser.addEventListener('change', async () => {
     told.textContent = 'Your browser doesn’t let this page notify you. Its settings for this site can allow it.';
   }
 });
-form.addEventListener('submit', async event => {
+form.addEventListener('submit', event => {
   event.preventDefault();
-  const { body } = await ask('POST', '/word', new FormData(form));
-  told.textContent = body?.sentence ?? 'That did not work. Reload the page.';
+  outcome(ask('POST', '/notifications', new FormData(form)), sentence => {
+    told.textContent = sentence;
+  });
 });

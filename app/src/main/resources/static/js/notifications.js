@@ -17,7 +17,7 @@ export const choose = on => localStorage.setItem(KEY, on ? 'browser' : 'page');
 
 function show(line) {
   if (!corner) {
-    corner = element('div', 'tidings');
+    corner = element('div', 'notifications');
     corner.setAttribute('role', 'status');
     document.body.append(corner);
   }
@@ -45,7 +45,7 @@ async function look() {
   if (asking) return;
   asking = true;
   try {
-    const answer = await fetch(`${house}/tidings?after=${last}`, { headers: { Accept: 'application/json' } });
+    const answer = await fetch(`${house}/notifications/new?after=${last}`, { headers: { Accept: 'application/json' } });
     if (!answer.ok) return;
     for (const line of await answer.json()) {
       last = Math.max(last, line.id);
