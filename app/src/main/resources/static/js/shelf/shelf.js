@@ -42,7 +42,7 @@ function becomes(field, address) {
     if (!file) return;
     const told = document.getElementById(`${field}-told`);
     told.textContent = `Importing ${file.name}…`;
-    const made = await outcome(send(address(encodeURIComponent(file.name)), file), sentence => {
+    const made = await outcome(send(address(file.name), file), sentence => {
       told.textContent = sentence;
     });
     event.target.value = '';
@@ -50,5 +50,9 @@ function becomes(field, address) {
   });
 }
 
-becomes('draft', name => `${house}/drafts?name=${name}`);
+const typed = id => document.getElementById(id).value;
+becomes('draft', name => {
+  const wish = { name, project: typed('name'), from: typed('draft-from'), to: typed('draft-to') };
+  return `${house}/drafts?${new URLSearchParams(wish)}`;
+});
 becomes('brought', () => `${house}/projects/file`);

@@ -68,6 +68,13 @@ function show() {
     const listed = open.filter(belongs);
     if (!listed.length) continue;
     parts.push(element('h3', 'kindhead', `${title} · ${listed.length}`));
+    const directed = listed.filter(f => f.suggestions[0]?.act === 'MARK');
+    if (directed.length > 1)
+      parts.push(
+        button('btn btn-plain', `Set marks for all ${directed.length} directions`, () =>
+          takeItems(directed.map(f => item(f, f.suggestions[0]))),
+        ),
+      );
     const same = new Map();
     for (const finding of listed) {
       const key =

@@ -129,7 +129,7 @@ class NotificationsTest {
         String secret = kept.replaceAll(".*: ", "");
         assertThat(wish(Map.of("renders", "true", "mail", "keeper@narration.example", "hook", hookAddress)))
                 .as("it is told once")
-                .isEqualTo("Kept.");
+                .isEqualTo("Saved.");
         assertThat(server.get("/notifications").body())
                 .contains("keeper@narration.example")
                 .doesNotContain(secret);
@@ -226,7 +226,7 @@ class NotificationsTest {
             page.locator("[name=renders]").uncheck();
             page.getByLabel("E-mail to").fill("keeper@narration.example");
             page.keyboard().press("Enter");
-            PlaywrightAssertions.assertThat(page.locator("#told")).hasText("Kept.");
+            PlaywrightAssertions.assertThat(page.locator("#told")).hasText("Saved.");
             page.reload();
             PlaywrightAssertions.assertThat(page.locator("[name=renders]"))
                     .not()

@@ -334,11 +334,21 @@ class RecordingsTest extends ApplicationTest {
         assertThat(sheet().path("takes").get(0).path("kept").asBoolean()).isTrue();
     }
 
+    @Test
+    void aStretchThatIsNoneIsRefusedBeforeAnythingIsHeard() {
+        byte[] sound = PersonSaying.wav(0.5, 0.5, LINE);
+        assertThat(send("/drafts?name=letter.wav&from=two", sound).body())
+                .contains("The start is written as minutes and seconds, like 6:00");
+        HttpResponse<String> beyond = send("/drafts?name=letter.wav&from=5:00", sound);
+        assertThat(beyond.statusCode()).isEqualTo(422);
+        assertThat(beyond.body()).contains("There is nothing from the start to the end that you typed.");
+    }
+
     /** By Debian's recogniser; every word that it wasn't sure of is something to look at, until it is written anew. */
     @Test
     void withoutAScriptTheWordsOfARecordingAreADraft() {
         HttpResponse<String> answer = send(
-                "/drafts?name=letter.wav",
+                "/drafts?name=letter.wav&project=Letter+of+1911&from=0:00&to=1:00",
                 PersonSaying.clearly(
                         0.5,
                         1.2,
@@ -350,6 +360,7 @@ class RecordingsTest extends ApplicationTest {
                 "a draft",
                 Duration.ofSeconds(120),
                 () -> server.json(project + "/record/files").isEmpty());
+        assertThat(server.get(project + "/write").body()).contains("Letter of 1911");
         JsonNode cues = server.cues(project);
         assertThat(cues.size()).isGreaterThanOrEqualTo(2);
         assertThat(server.ready(project)).isEqualTo(cues.size());

@@ -22,6 +22,7 @@ import org.logophon.app.services.project.SpeakingRates;
 import org.logophon.speech.NativeVoices;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What becomes of cues, numbers, readings and versions when a script changes. */
 @Execution(ExecutionMode.CONCURRENT)
@@ -324,12 +325,41 @@ class ScriptTest extends ApplicationTest {
     }
 
     @Test
+    void directionsInBracketsBecomeMarksAtOnePress() {
+        String project = server.project(
+                "Directions", "He counted [pause 1.5] seven ships. (whispering) Nobody rows. He waits (beat) still.");
+        List<JsonNode> directions = server.json(project + "/proof")
+                .get("findings")
+                .valueStream()
+                .filter(finding -> finding.get("kind").asString().equals("STAGE_DIRECTION"))
+                .toList();
+        assertThat(directions)
+                .extracting(finding ->
+                        finding.get("suggestions").get(0).get("label").asString())
+                .containsExactly("Set a mark: a pause of 1.5 s", "Set a mark: whisper", "Set a mark: a pause of 0.5 s");
+        String said = take(project, JsonMapper.builder().build().valueToTree(directions))
+                .body();
+        assertThat(said).contains("3 places changed in the script");
+        assertThat(text(project)).isEqualTo("He counted seven ships. Nobody rows. He waits still.");
+        String cue = server.cues(project).get(0).get("id").asString();
+        assertThat(server.json(project + "/cues/" + cue + "/marks").get("marks"))
+                .extracting(mark ->
+                        mark.get("kind").asString() + " " + mark.get("value").asString()
+                                + " on "
+                                + text(project)
+                                        .substring(
+                                                mark.get("start").asInt(),
+                                                mark.get("end").asInt()))
+                .containsExactlyInAnyOrder("pause 1500 on counted", "whisper  on Nobody rows", "pause 500 on waits");
+    }
+
+    @Test
     void aHomographIsReadByItsPlaceAndMovesWithItsWord() {
         String project = server.project("Place", "I have wound the clock. The wound healed.");
         JsonNode first =
                 server.json(project + "/proof?all=true").get("findings").get(0);
         assertThat(first.get("text").asString()).isEqualTo("wound");
-        take(project, tools.jackson.databind.json.JsonMapper.builder().build().readTree("[" + first + "]"));
+        take(project, JsonMapper.builder().build().readTree("[" + first + "]"));
         assertThat(server.json(project + "/proof").get("findings"))
                 .as("the other one stays open or is right")
                 .allSatisfy(f -> assertThat(f.get("from").asInt()).isGreaterThan(10));

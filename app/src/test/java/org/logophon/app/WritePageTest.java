@@ -90,6 +90,9 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#findings")).containsText("a cue can hold 10,000");
         assertThat(page.locator("#head")).containsText("Render 2 cues");
         accessible();
+        page.getByText("Split at sentences").click();
+        assertThat(page.locator("#findings")).not().containsText("a cue can hold 10,000");
+        assertThat(page.locator("#head")).containsText(Pattern.compile("Render [2-4]\\d cues"));
     }
 
     @Test

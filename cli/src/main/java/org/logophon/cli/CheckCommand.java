@@ -11,6 +11,7 @@ import java.util.concurrent.Callable;
 import org.logophon.cli.input.ExitStatus;
 import org.logophon.cli.input.ScriptFile;
 import org.logophon.cli.input.ScriptOptions;
+import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.review.proof.CueToProof;
 import org.logophon.core.review.proof.DetectedLanguage;
 import org.logophon.core.review.proof.Finding;
@@ -55,7 +56,8 @@ final class CheckCommand implements Callable<Integer> {
         ReadingList readings = options.readings(warnings);
         Map<String, Voice> cast = options.cast();
         Voice narrator = options.voice();
-        ScriptFile file = ScriptFile.read(script, options.splitting(), options.numbers(), narrator.language());
+        ScriptFile file = ScriptFile.read(
+                script, options.splitting(ResolvedDirection.NEUTRAL), options.numbers(), narrator.language());
         warnings.addAll(options.own().warnings());
         warnings.addAll(file.remarks());
         warnings.addAll(options.unknownRoles(file.script().roles()));

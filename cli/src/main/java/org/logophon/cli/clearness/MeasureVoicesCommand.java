@@ -69,6 +69,12 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
             description = "Keep the figures in the data folder: Cast shows them after the next start of Logophon.")
     private boolean keep;
 
+    @Option(
+            names = "--rates",
+            paramLabel = "FILE",
+            description = "Write how fast the built-in voices speak, and measure nothing else.")
+    private Path rates;
+
     private final OwnEngines own = OwnEngines.of(System.getenv());
 
     private record Measured(Voice voice, Clearness clearness, VoiceFigures figures) {}
@@ -76,6 +82,10 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         PrintWriter out = spec.commandLine().getOut();
+        if (rates != null) {
+            Files.writeString(rates, SpeakingRatesMeasured.table(only));
+            return ExitStatus.DONE;
+        }
         String tool = Recogniser.version();
         List<Voice> voices = chosen();
         int cores = Runtime.getRuntime().availableProcessors();

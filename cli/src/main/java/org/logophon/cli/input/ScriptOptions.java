@@ -15,12 +15,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.text.reading.ReadingList;
 import org.logophon.core.text.reading.ReadingsFile;
 import org.logophon.core.text.script.CueNumbers;
 import org.logophon.core.text.script.Splitting;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
+import org.logophon.core.voice.figures.SpeakingRateTable;
 import org.logophon.speech.NativeVoices;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -85,8 +87,13 @@ public final class ScriptOptions {
         return usage(() -> new CueNumbers(numberFrom, numberStep, numberWidth, ""));
     }
 
-    public Splitting splitting() {
-        return usage(() -> Splitting.parse(split));
+    /** @param direction of all voices: cues of some seconds are cut by how fast they speak */
+    public Splitting splitting(ResolvedDirection direction) {
+        Splitting asked = usage(() -> Splitting.parse(split));
+        return asked.at(Stream.concat(Stream.of(voice()), cast().values().stream())
+                .mapToDouble(one -> SpeakingRateTable.tempo(one, direction))
+                .max()
+                .orElse(1));
     }
 
     /** Role in lower case to voice. */

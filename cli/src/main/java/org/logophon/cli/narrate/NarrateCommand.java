@@ -237,7 +237,10 @@ public final class NarrateCommand implements Callable<Integer> {
         List<ScriptFile> files = new ArrayList<>();
         for (Path script : scripts) {
             ScriptFile file = ScriptFile.read(
-                    script, options.splitting(), options.numbers(), plan.voice().language());
+                    script,
+                    options.splitting(plan.direction()),
+                    options.numbers(),
+                    plan.voice().language());
             file.remarks().forEach(remark -> outcome.warning(file.name() + ": " + remark));
             files.add(file);
         }

@@ -181,7 +181,7 @@ class ProjectContents {
     }
 
     private static double reference(Project project, Cue cue, Recipe recipe, String unspeakable) {
-        if (unspeakable != null) {
+        if (unspeakable != null && !ScriptCue.tooLong(cue.text())) {
             return 0;
         }
         // what rules say of written forms was counted with the text

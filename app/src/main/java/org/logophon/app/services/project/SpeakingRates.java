@@ -8,6 +8,7 @@ import java.util.Map;
 import org.logophon.app.platform.node.DatabaseChange;
 import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.core.text.estimate.SpeakingRate;
+import org.logophon.core.voice.figures.SpeakingRateTable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -34,14 +35,15 @@ public class SpeakingRates {
         this.clock = clock;
     }
 
-    /** Null while the voice hasn't spoken enough to be measured. */
+    /** By what it has spoken here, else as it was measured before; null where nobody knows. */
     public SpeakingRate of(String voiceId) {
         if (rates == null || changed && measuredAt.plus(FRESH).isBefore(clock.instant())) {
             changed = false;
             measuredAt = clock.instant();
             rates = measured();
         }
-        return rates.get(voiceId);
+        SpeakingRate here = rates.get(voiceId);
+        return here != null ? here : SpeakingRateTable.of(voiceId).orElse(null);
     }
 
     /** Something was spoken, here or on another server. */

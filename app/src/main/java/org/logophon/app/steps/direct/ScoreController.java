@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.DoneAnswer;
 import org.logophon.app.platform.web.SentenceAnswer;
+import org.logophon.app.services.direction.MarkService;
 import org.logophon.app.services.project.CastService;
 import org.logophon.app.services.project.CueState;
 import org.logophon.app.services.project.CueView;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import org.logophon.app.platform.web.SentenceAnswer;
+import org.logophon.app.services.direction.MarkService;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.core.direction.mark.Mark;

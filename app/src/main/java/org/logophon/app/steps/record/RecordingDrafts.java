@@ -7,7 +7,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.logophon.app.platform.audio.AudioStore;
@@ -18,6 +20,8 @@ import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.steps.record.UploadRepository.Piece;
 import org.logophon.app.steps.record.UploadRepository.State;
 import org.logophon.app.steps.record.UploadRepository.Upload;
+import org.logophon.core.signal.pitch.PitchMeter;
+import org.logophon.core.signal.pitch.PitchTrack;
 import org.logophon.core.signal.sound.Resampler;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SoundSource;
@@ -45,6 +49,8 @@ class RecordingDrafts {
     private static final double BEFORE_SECONDS = 0.2;
 
     private static final double AFTER_SECONDS = 0.3;
+    /** Of a word, in which the voice comes down or goes up. */
+    private static final double ENDING_SECONDS = 0.2;
 
     private final Projects projects;
     private final ScriptSaving scripts;
@@ -77,7 +83,7 @@ class RecordingDrafts {
      * @throws Refused with a sentence when nothing is heard, or somebody has begun to write meanwhile
      */
     void write(Upload upload) {
-        List<HeardDraft.Paragraph> draft = HeardDraft.of(heard(audio.source(upload.sound())));
+        List<HeardDraft.Paragraph> draft = draft(audio.source(upload.sound()));
         if (draft.isEmpty()) {
             throw new Refused("No words were recognised in " + upload.name() + ". Is it speech, in US English?");
         }
@@ -121,18 +127,40 @@ class RecordingDrafts {
                 .update();
     }
 
-    private List<HeardWord> heard(SoundSource sound) {
+    private List<HeardDraft.Paragraph> draft(SoundSource sound) {
         List<HeardWord> words = new ArrayList<>();
+        Map<HeardWord, Double> endings = new HashMap<>();
+        List<Double> middles = new ArrayList<>();
         double length = sound.length() / (double) sound.rate();
         double at = 0;
         while (at < length) {
             Sound chunk = Recordings.stretch(sound, at, Math.min(length, at + CHUNK_SECONDS));
             double seconds = at + CHUNK_SECONDS >= length ? chunk.seconds() : rest(chunk);
-            double from = at;
-            hear(Recordings.stretch(sound, at, at + seconds)).forEach(word -> words.add(word.later(from)));
+            Sound part = Recordings.stretch(sound, at, at + seconds);
+            PitchTrack track = PitchMeter.track(part);
+            if (track.medianHz() > 0) {
+                middles.add(track.medianHz());
+            }
+            for (HeardWord heard : hear(part)) {
+                HeardWord word = heard.later(at);
+                words.add(word);
+                endings.put(word, ending(heard, track, part.rate()));
+            }
             at += seconds;
         }
-        return words;
+        double middle =
+                middles.isEmpty() ? 0 : middles.stream().sorted().toList().get(middles.size() / 2);
+        return HeardDraft.of(
+                words,
+                word -> middle > 0 && endings.get(word) > 0
+                        ? PitchTrack.semitones(middle, endings.get(word))
+                        : Double.NaN);
+    }
+
+    /** Pitch at the end of a word, in Hz; 0 where it has none. */
+    private static double ending(HeardWord word, PitchTrack track, int rate) {
+        int end = (int) (word.toSeconds() * rate);
+        return track.between(end - (int) (ENDING_SECONDS * rate), end, rate).medianHz();
     }
 
     /** Seconds to the middle of the last rest in the later half; all of it where nobody rests. */

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.page.Durations;
 import org.logophon.app.services.project.Project;
+import org.logophon.app.services.project.ProjectTempo;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.ScriptParsing;
@@ -13,10 +14,7 @@ import org.logophon.app.services.project.ScriptShape;
 import org.logophon.app.services.script.DeliveryHistory;
 import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.services.script.ScriptStateReader;
-import org.logophon.core.direction.ResolvedDirection;
-import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.ReferenceTime;
-import org.logophon.core.text.estimate.SpeakingRate;
 import org.logophon.core.text.script.CueNumbers;
 import org.logophon.core.text.script.HandCuts;
 import org.logophon.core.text.script.Script;
@@ -41,13 +39,16 @@ class ShapeController {
     private final ScriptSaving saving;
     private final ScriptStateReader states;
     private final DeliveryHistory delivered;
+    private final ProjectTempo voices;
 
     ShapeController(
             Projects projects,
             ScriptSaving saving,
             ScriptStateReader states,
             DeliveryHistory delivered,
-            ScriptParsing scripts) {
+            ScriptParsing scripts,
+            ProjectTempo voices) {
+        this.voices = voices;
         this.scripts = scripts;
         this.projects = projects;
         this.saving = saving;
@@ -65,15 +66,13 @@ class ShapeController {
     SplitPreview preview(@PathVariable UUID id, @RequestParam String way, @RequestParam(defaultValue = "0") int limit) {
         ProjectView view = projects.view(id);
         Project project = view.project();
-        Script script = scripts.of(project.script(), project.shape().with(splitting(way, limit)), project.language());
+        double tempo = voices.of(view);
+        Script script = scripts.of(
+                project.script(), project.shape().with(splitting(way, limit).at(tempo)), project.language());
         double longest = 0;
         List<CuePreview> lines = new ArrayList<>();
         for (ScriptCue cue : script.cues()) {
-            double seconds = Estimate.seconds(
-                    cue.text().length(),
-                    ReferenceTime.seconds(cue.text(), project.language()),
-                    new SpeakingRate(1),
-                    ResolvedDirection.of(project.direction()).paceFactor());
+            double seconds = ReferenceTime.seconds(cue.text(), project.language()) * tempo;
             longest = Math.max(longest, seconds);
             if (lines.size() < MOST_SHOWN) {
                 lines.add(new CuePreview(
@@ -93,8 +92,9 @@ class ShapeController {
             @RequestParam String way,
             @RequestParam(defaultValue = "0") int limit,
             @RequestParam int version) {
-        Splitting splitting = splitting(way, limit);
-        ScriptShape shape = projects.require(id).shape().with(splitting);
+        ProjectView view = projects.view(id);
+        Splitting splitting = splitting(way, limit).at(voices.of(view));
+        ScriptShape shape = view.project().shape().with(splitting);
         return shaped(id, shape, version, "New cue at " + splitting.mode().title());
     }
 

@@ -10,14 +10,16 @@ final class Limits implements Check {
     public void look(CueToProof cue, List<Finding> found) {
         int length = cue.text().length();
         String problem = ScriptCue.problem(cue.text());
-        if (problem == null && length > cue.most()) {
+        boolean over = length > cue.most();
+        if (problem == null && over) {
             problem = "This cue has %,d characters, and its voice takes %,d at once. Split it."
                     .formatted(length, cue.most());
         }
         if (problem != null) {
             int end = Math.min(length, 60);
+            List<Suggestion> suggestions = over ? List.of(new Suggestion(Suggestion.Act.SPLIT, "")) : List.of();
             found.add(new Finding(
-                    0, end, cue.text().substring(0, end), FindingKind.OVER_LIMIT, problem, "", List.of(), false));
+                    0, end, cue.text().substring(0, end), FindingKind.OVER_LIMIT, problem, "", suggestions, false));
         }
     }
 }

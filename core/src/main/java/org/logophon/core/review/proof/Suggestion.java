@@ -22,8 +22,12 @@ public record Suggestion(Act act, String text, int at) {
         WRITE,
         /** Starts a new cue after these words. */
         CUT,
+        /** Starts new cues at ends of sentences, all through a cue. */
+        SPLIT,
         /** Takes the text out. */
         REMOVE,
+        /** Takes a written direction out, and puts the mark there that it stands for; the text says which. */
+        MARK,
         /** Casts a voice of the language; the text is the voice's name. */
         CAST
     }
@@ -37,7 +41,9 @@ public record Suggestion(Act act, String text, int at) {
         return switch (act) {
             case SAY, LETTERS, WRITE -> text;
             case CUT -> "Split after “" + text + "”";
+            case SPLIT -> "Split at sentences";
             case REMOVE -> "Take it out";
+            case MARK -> "Set a mark: " + text;
             case CAST -> "Cast " + text;
         };
     }

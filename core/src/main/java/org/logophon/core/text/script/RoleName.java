@@ -29,7 +29,7 @@ record RoleName(String name, int length, boolean capital) {
         return Optional.of(new RoleName(capital ? titled(written) : written, found.end(), capital));
     }
 
-    private static String titled(String capitals) {
+    static String titled(String capitals) {
         return UCharacter.toTitleCase(ULocale.ROOT, capitals, BreakIterator.getWordInstance(ULocale.ROOT));
     }
 }

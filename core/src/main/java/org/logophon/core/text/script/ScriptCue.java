@@ -30,6 +30,11 @@ public record ScriptCue(int start, int end, String scene, String role, String te
         return index < places.length ? places[index] : places.length == 0 ? start : places[places.length - 1] + 1;
     }
 
+    /** True for a text that is too long for one cue, and could be said in several. */
+    public static boolean tooLong(String text) {
+        return text.length() > MOST_CHARACTERS;
+    }
+
     public boolean speakable() {
         return problem(text) == null;
     }
@@ -38,7 +43,7 @@ public record ScriptCue(int start, int end, String scene, String role, String te
      * Why a text can't be rendered as one cue, as a sentence that says what to do; null when it can.
      */
     public static String problem(String text) {
-        if (text.length() > MOST_CHARACTERS) {
+        if (tooLong(text)) {
             return "This cue has %,d characters; a cue can hold %,d. Put a blank line where it should be split."
                     .formatted(text.length(), MOST_CHARACTERS);
         }

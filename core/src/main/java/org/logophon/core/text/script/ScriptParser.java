@@ -3,6 +3,7 @@ package org.logophon.core.text.script;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 
@@ -22,6 +23,7 @@ final class ScriptParser {
 
     private final String source;
     private final boolean mixedCaseNames;
+    private final ScreenplayLayout screenplay;
     private final List<Paragraph> paragraphs = new ArrayList<>();
     private final List<Script.Scene> scenes = new ArrayList<>();
     private final List<Script.Note> notes = new ArrayList<>();
@@ -34,10 +36,12 @@ final class ScriptParser {
     private String role = Script.NARRATOR;
     private final Set<String> names = new HashSet<>();
     private boolean named;
+    private boolean underName;
 
     ScriptParser(String source) {
         this.source = source;
         this.mixedCaseNames = usesNames(source);
+        this.screenplay = ScreenplayLayout.of(source);
     }
 
     void read() {
@@ -71,11 +75,45 @@ final class ScriptParser {
             blanks = Paragraph.APART;
             scene = title(line);
             scenes.add(new Script.Scene(start, end, scene));
+        } else if (screenplay.isScene(line)) {
+            closeParagraph();
+            blanks = Paragraph.APART;
+            scene = line.strip();
+            scenes.add(new Script.Scene(start, end, scene));
         } else if (isNote(line)) {
             notes.add(new Script.Note(start, end, line.strip().substring(2).strip()));
         } else {
-            spoken(start, end, line);
+            Optional<String> speaker =
+                    lines.isEmpty() ? screenplay.speaker(line, after(end, LONGEST_TITLE)) : Optional.empty();
+            if (speaker.isPresent()) {
+                speaks(speaker.get(), start, end);
+            } else {
+                spoken(start, end, line);
+            }
         }
+    }
+
+    /** What the name says stands under it; after that the narrator goes on. */
+    private void speaks(String name, int start, int end) {
+        role = name;
+        named = true;
+        names.add(name);
+        underName = true;
+        paragraphStart = start;
+        paragraphEnd = end;
+    }
+
+    /** The line after the one that ends there, so much of it at the most. */
+    private String after(int end, int most) {
+        int next = end + 1;
+        if (next < source.length() && source.charAt(end) == '\r' && source.charAt(next) == '\n') {
+            next++;
+        }
+        int to = next;
+        while (to < source.length() && to - next < most && !endsLine(source.charAt(to))) {
+            to++;
+        }
+        return next < to ? source.substring(next, to) : "";
     }
 
     /**
@@ -134,18 +172,7 @@ final class ScriptParser {
     }
 
     private boolean capitalNameAfter(int end) {
-        int next = end + 1;
-        if (next < source.length() && source.charAt(end) == '\r' && source.charAt(next) == '\n') {
-            next++;
-        }
-        int to = next;
-        while (to < source.length() && to - next < LONGEST_NAME && !endsLine(source.charAt(to))) {
-            to++;
-        }
-        return next < to
-                && RoleName.at(source.substring(next, to))
-                        .filter(RoleName::capital)
-                        .isPresent();
+        return RoleName.at(after(end, LONGEST_NAME)).filter(RoleName::capital).isPresent();
     }
 
     private void closeParagraph() {
@@ -158,6 +185,10 @@ final class ScriptParser {
         lines.clear();
         paragraphStart = -1;
         named = false;
+        if (underName) {
+            role = Script.NARRATOR;
+            underName = false;
+        }
     }
 
     /**
@@ -192,11 +223,11 @@ final class ScriptParser {
         return line.stripLeading().startsWith("//");
     }
 
-    private interface LineReader {
+    interface LineReader {
         void read(int start, int end);
     }
 
-    private static void forEachLine(String source, LineReader reader) {
+    static void forEachLine(String source, LineReader reader) {
         int start = 0;
         while (start < source.length()) {
             int end = start;

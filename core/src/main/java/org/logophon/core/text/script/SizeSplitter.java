@@ -11,6 +11,11 @@ import org.logophon.core.text.estimate.ReferenceTime;
  */
 final class SizeSplitter {
 
+    /**
+     * Of the seconds that a cue may have, so many are filled: an estimate is this far off at times, by our own voices.
+     */
+    private static final double FILLED = 0.97;
+
     private SizeSplitter() {}
 
     /**
@@ -77,7 +82,7 @@ final class SizeSplitter {
         return switch (splitting.mode()) {
             case CHARACTERS -> piece.codePointCount(0, piece.length()) <= splitting.limit();
             case WORDS -> Words.count(piece) <= splitting.limit();
-            default -> ReferenceTime.seconds(piece, language) <= splitting.limit();
+            default -> ReferenceTime.seconds(piece, language) * splitting.tempo() <= splitting.limit() * FILLED;
         };
     }
 }

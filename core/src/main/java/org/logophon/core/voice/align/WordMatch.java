@@ -35,6 +35,9 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
     private static final double SHORTEST_SECONDS = 0.07;
 
     private static final double PAUSE_DB = -38;
+    /** So far over the noise of a room somebody speaks. */
+    private static final double OVER_NOISE_DB = 6;
+
     private static final int MOST_UNSAID = 12;
     /** A word that is so far over the usual distance is no doubt yet, and so far over it a full one. */
     private static final double SURE = 1.15;
@@ -86,10 +89,7 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
                 references.stream().mapToInt(said -> said.sound().rate()).min().orElseThrow();
         double highest = MelCepstra.highestHertz(Math.min(sound.rate(), rates));
         MelCepstra asked = MelCepstra.of(sound.cut(span.from(), span.to()), highest);
-        boolean[] quiet = new boolean[asked.levels().length];
-        for (int j = 0; j < quiet.length; j++) {
-            quiet[j] = asked.levels()[j] <= PAUSE_DB;
-        }
+        boolean[] quiet = quiet(asked.levels());
         List<PooledVoice.Told> told = references.stream()
                 .map(said -> PooledVoice.Told.of(said, asked, highest))
                 .toList();
@@ -104,6 +104,20 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
                 fits(starts, compared),
                 strange(compared, quiet, span.from(), step, asked.stepSeconds()),
                 unsaid(compared, span.from(), step));
+    }
+
+    /** Steps in which nobody speaks: quiet ones, and in a loud room those that are hardly over its noise. */
+    private static boolean[] quiet(float[] levels) {
+        float[] sorted = levels.clone();
+        Arrays.sort(sorted);
+        float noise = sorted[sorted.length / 20];
+        float speech = sorted[sorted.length * 19 / 20];
+        double threshold = Math.max(PAUSE_DB, noise + Math.min(OVER_NOISE_DB, (speech - noise) / 2));
+        boolean[] quiet = new boolean[levels.length];
+        for (int j = 0; j < quiet.length; j++) {
+            quiet[j] = levels[j] <= threshold;
+        }
+        return quiet;
     }
 
     /** The sound beside one base. */

@@ -112,6 +112,10 @@ final class ScriptFindings {
         double[] sorted = ratio.clone();
         Arrays.sort(sorted);
         double usual = sorted[sorted.length / 2];
+        if (usual == 0) {
+            // most words have no time of their own: nothing here is a measure for the others
+            return;
+        }
         for (int i = 0; i < ratio.length; i++) {
             WordTime word = words.get(i);
             double more = seconds(i) - kind[i] * usual;

@@ -57,4 +57,46 @@ class DialogueTest {
                 .extracting(ScriptCue::text)
                 .containsExactly("Fog.", "Fog till noon. Remember: never look down.");
     }
+
+    private static final String SCREENPLAY = """
+            INT. LIGHTHOUSE - NIGHT
+
+            The lamp turns. Nobody speaks.
+
+                            DOVER
+                        (softly)
+                    I was never here.
+
+                            KENT (V.O.)
+                    You were.
+                    I saw you.
+
+            Dover leaves.
+
+                            DOVER
+                    Good night.
+            """;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"blank-line", "sentence", "heading", "words:200"})
+    void theLayoutOfAScreenplayHasItsSpeakersAndScenes(String splitting) {
+        Script script = Script.parse(SCREENPLAY, Splitting.parse(splitting), HandCuts.NONE, "en-GB");
+        assertThat(script.cues())
+                .extracting(ScriptCue::role)
+                .containsSubsequence("Narrator", "Dover", "Kent", "Narrator", "Dover");
+        assertThat(script.cues()).extracting(ScriptCue::role).containsOnly("Narrator", "Dover", "Kent");
+        assertThat(script.cues()).extracting(ScriptCue::scene).containsOnly("INT. LIGHTHOUSE - NIGHT");
+        assertThat(script.cues().stream().map(ScriptCue::text).toList().toString())
+                .contains("You were.", "Good night.", "Dover leaves.")
+                .doesNotContain("DOVER", "V.O.");
+    }
+
+    @Test
+    void aTitleInCapitalsOverItsTextIsNoSpeaker() {
+        assertThat(cues("THE LIGHTHOUSE\nIt was built in 1911.\n\nTHE KEEPER\nHe came later."))
+                .extracting(ScriptCue::role, ScriptCue::text)
+                .containsExactly(
+                        tuple("Narrator", "THE LIGHTHOUSE It was built in 1911."),
+                        tuple("Narrator", "THE KEEPER He came later."));
+    }
 }

@@ -14,6 +14,7 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.logophon.core.text.estimate.ReferenceTime;
 
 class SplittingTest {
 
@@ -184,5 +185,38 @@ class SplittingTest {
     @Provide
     Arbitrary<List<Integer>> places() {
         return Arbitraries.integers().between(0, 250).list().ofMaxSize(6);
+    }
+
+    @Test
+    void aSlowVoiceGetsShorterCuesAndTheScriptKeepsThem() {
+        String source = "The keeper counted the ships. ".repeat(40).strip();
+        Splitting usual = Splitting.parse("seconds:20");
+        Splitting slow = usual.at(1.25);
+        assertThat(slow.id()).isEqualTo("seconds:20:1.250");
+        assertThat(Splitting.parse(slow.id())).isEqualTo(slow);
+        assertThat(usual.at(1).id()).isEqualTo("seconds:20");
+        assertThat(Splitting.parse("words:40").at(1.25).id()).isEqualTo("words:40");
+        for (Splitting one : List.of(usual, slow)) {
+            assertThat(Script.parse(source, one, HandCuts.NONE, "en-GB").cues())
+                    .hasSizeGreaterThan(3)
+                    .allSatisfy(cue -> assertThat(ReferenceTime.seconds(cue.text(), "en-GB") * one.tempo())
+                            .isLessThan(20));
+        }
+        assertThatThrownBy(() -> Splitting.parse("words:40:1.2")).hasMessageContaining("words:N");
+        assertThatThrownBy(() -> Splitting.parse("seconds:40:0")).hasMessageContaining("times the usual");
+        assertThatThrownBy(() -> Splitting.parse("seconds:40:1e9")).hasMessageContaining("seconds:N");
+    }
+
+    @Test
+    void aLongTextIsCutWhereSentencesBegin() {
+        String text = "The keeper counted the ships. “Seven,” he said, and smiled. "
+                .repeat(20)
+                .strip();
+        List<Integer> starts = Splitting.parse("seconds:15").starts(text, "en-GB");
+        assertThat(starts)
+                .hasSizeGreaterThan(3)
+                .isSorted()
+                .allSatisfy(start -> assertThat(text.substring(start)).matches("(?s)(The keeper|“?Seven).*"));
+        assertThat(Splitting.parse("seconds:600").starts(text, "en-GB")).isEmpty();
     }
 }

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.Hums;
+import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.render.Utterance;
 
 /** A reading held against nine words, with a word more or less. */
@@ -71,5 +74,27 @@ class WordMatchTest {
         assertThat(strange.before()).isEqualTo(50);
         assertThat(strange.from() / (double) RATE).isCloseTo(from / (double) RATE, within(0.1));
         assertThat(strange.to() / (double) RATE).isCloseTo(from / (double) RATE + SECONDS, within(0.1));
+    }
+
+    /** Noise 25 dB under the speech. */
+    private static Sound inALoudRoom(Sound clean) {
+        Random random = new Random(5);
+        double level = clean.rms(0, clean.samples().length) * Decibels.toFactor(-25);
+        float[] samples = clean.samples().clone();
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] += (float) (level * random.nextGaussian());
+        }
+        return new Sound(samples, clean.rate());
+    }
+
+    @Test
+    void aPauseInALoudRoomIsNothingSaid() {
+        Hums reading = new Hums(130, RATE).silence(0.2);
+        IntStream.range(0, 5).forEach(word -> reading.word(word, 10 * word, SECONDS));
+        reading.silence(1.2);
+        IntStream.range(5, 9).forEach(word -> reading.word(word, 10 * word, SECONDS));
+        assertThat(WordMatch.of(REFERENCES, inALoudRoom(reading.silence(0.2).sound()))
+                        .strange())
+                .isEmpty();
     }
 }

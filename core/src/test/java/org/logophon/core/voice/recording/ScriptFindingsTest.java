@@ -83,6 +83,13 @@ class ScriptFindingsTest {
     }
 
     @Test
+    void whereMostWordsHaveNoTimeNoneIsHeldAgainstThem() {
+        ScriptFindings findings = of(words(new int[] {0, 0, 900, 0, 0, 0, 0}, new int[7]));
+        findings.stumbles(List.of(words(EVEN, new int[7])), List.of(RATE));
+        assertThat(findings.all()).isEmpty();
+    }
+
+    @Test
     void whatIsLeftOutAndWhatIsAddedIsNamedByItsWords() {
         ScriptFindings findings = of(words(EVEN, new int[7]));
         findings.unsaid(TEXT.indexOf("over"), TEXT.indexOf("Skerrow"));

@@ -7,6 +7,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.logophon.app.platform.failure.Refused;
+import org.logophon.app.services.direction.MarkService;
+import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.PlaceReading;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectView;
@@ -18,13 +20,17 @@ import org.logophon.app.services.project.ScriptShape;
 import org.logophon.app.services.script.ScriptChangeReport;
 import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.services.script.ScriptStateReader;
+import org.logophon.core.direction.mark.DirectionMarks;
 import org.logophon.core.review.proof.FindingKind;
 import org.logophon.core.review.proof.Suggestion.Act;
+import org.logophon.core.text.reading.BracketedDirections;
 import org.logophon.core.text.reading.PronunciationKind;
 import org.logophon.core.text.reading.Reading;
 import org.logophon.core.text.script.HandCuts;
 import org.logophon.core.text.script.Script;
 import org.logophon.core.text.script.ScriptCue;
+import org.logophon.core.text.script.SplitMode;
+import org.logophon.core.text.script.Splitting;
 import org.logophon.core.text.script.TextDiff;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -42,6 +48,9 @@ class SuggestionApplier {
     private static final Set<FindingKind> CAPITALS_COUNT =
             Set.of(FindingKind.ACRONYM, FindingKind.MIXED, FindingKind.UNKNOWN_WORD, FindingKind.ROMAN_NUMERAL);
 
+    /** Of a paragraph that is too long for a cue: as long as those that nobody calls long. */
+    private static final Splitting PARTS = new Splitting(SplitMode.SECONDS, ScriptCue.LONG_SECONDS);
+
     private final Projects projects;
     private final ScriptParsing scripts;
     private final ReadingRepository readings;
@@ -49,6 +58,7 @@ class SuggestionApplier {
     private final ScriptSaving saving;
     private final ScriptStateReader states;
     private final VoiceCatalogue voices;
+    private final MarkService marks;
 
     SuggestionApplier(
             Projects projects,
@@ -57,7 +67,9 @@ class SuggestionApplier {
             ScriptSaving saving,
             ScriptStateReader states,
             VoiceCatalogue voices,
-            ScriptParsing scripts) {
+            ScriptParsing scripts,
+            MarkService marks) {
+        this.marks = marks;
         this.scripts = scripts;
         this.projects = projects;
         this.readings = readings;
@@ -116,7 +128,12 @@ class SuggestionApplier {
                     kept++;
                 }
                 case WRITE, REMOVE -> edits.add(edit(project.script(), cue, item));
+                case MARK -> {
+                    mark(project, view, item);
+                    edits.add(edit(project.script(), cue, item));
+                }
                 case CUT -> cuts.add(cue.sourceAt(Math.max(item.from(), Math.min(item.to() - 1, item.at()))));
+                case SPLIT -> PARTS.starts(cue.text(), project.language()).forEach(at -> cuts.add(cue.sourceAt(at)));
                 case CAST -> edits.addAll(cast(id, script, cue, item));
             }
         }
@@ -147,6 +164,22 @@ class SuggestionApplier {
         } else {
             readings.put(project, reading);
         }
+    }
+
+    /** The mark goes with the words when the direction is taken out. */
+    private void mark(Project project, ProjectView view, Item item) {
+        List<CueView> cue =
+                view.cues().stream().filter(one -> one.id().equals(item.cue())).toList();
+        marks.change(
+                project.id(),
+                cue,
+                "directions",
+                (text, own) -> BracketedDirections.in(text).stream()
+                        .filter(direction -> direction.start() == item.from())
+                        .flatMap(direction -> DirectionMarks.of(text, direction, project.language()).stream())
+                        .findFirst()
+                        .map(mark -> own.with(mark, text))
+                        .orElse(own));
     }
 
     private static TextEdit edit(String source, ScriptCue cue, Item item) {

@@ -21,6 +21,7 @@ import org.logophon.app.platform.people.Workspace;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.Picture;
 import org.logophon.app.services.project.PlaceReading;
+import org.logophon.app.services.direction.MarkService;
 import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
@@ -60,7 +61,8 @@ class SuggestionApplierTest {
             saving,
             mock(ScriptStateReader.class),
             NativeVoices.catalogue(),
-            new ScriptParsing());
+            new ScriptParsing(),
+            mock(MarkService.class));
 
     SuggestionApplierTest() {
         ScriptShape shape = new ScriptShape(Splitting.DEFAULT, HandCuts.NONE, CueNumbers.DEFAULT, false);

@@ -1,4 +1,4 @@
-package org.logophon.app.steps.direct;
+package org.logophon.app.services.direction;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -6,8 +6,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import org.logophon.app.platform.failure.Refused;
-import org.logophon.app.services.direction.CueSettings;
-import org.logophon.app.services.direction.ScoreEdits;
 import org.logophon.app.services.direction.ScoreEdits.Edit;
 import org.logophon.app.services.direction.ScoreEdits.Snapshot;
 import org.logophon.app.services.project.CueView;
@@ -21,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Changes the marks of cues; every change can be undone, also after a reload. */
 @Service
-class MarkService {
+public class MarkService {
 
     private final Projects projects;
     private final ProjectRepository table;
@@ -111,7 +109,7 @@ class MarkService {
     }
 
     /** A change that was taken back or done again. @param dials true when it was one of more than marks */
-    record Turned(String what, boolean dials) {
+    public record Turned(String what, boolean dials) {
 
         static Turned of(Edit edit) {
             return new Turned(
