@@ -110,16 +110,22 @@ export async function fill(target, address, free = () => true) {
 
 const renewing = new Map();
 
-/** When what somebody has pressed in a part is answered. */
-const pressesAnswered = part =>
-  new Promise(resolve => {
-    const look = () => (part.isConnected && part.querySelector('.htmx-request') ? setTimeout(look, 20) : resolve());
-    look();
-  });
+const PATIENCE_MS = 5000;
+// what is asked for by them is shown first, whatever else comes
+const PRESSED = '#head .htmx-request, #filters.htmx-request';
+const isPressed = part => part.isConnected && part.querySelector(PRESSED) !== null;
+
+/** When what somebody has pressed in a part is answered. @returns false when that takes too long to wait for */
+async function pressesAnswered(part) {
+  const until = Date.now() + PATIENCE_MS;
+  while (isPressed(part) && Date.now() < until) await new Promise(resolve => setTimeout(resolve, 20));
+  return !isPressed(part);
+}
 
 /**
  * Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows
- * most. What somebody presses in the part meanwhile is answered first, and a price that is its answer stays.
+ * most. What somebody presses there meanwhile is answered first, and a price that is its answer stays.
+ * @param {string | (() => string)} address worked out anew when its answer has come: that counts if it is the same
  */
 export function renew(selector, address) {
   const underWay = renewing.get(selector);
@@ -127,17 +133,22 @@ export function renew(selector, address) {
     underWay.next = address;
     return underWay.done;
   }
-  const turn = { next: address };
+  const turn = { next: address, done: null };
   renewing.set(selector, turn);
+  let waits = true;
   turn.done = (async () => {
     while (turn.next && document.querySelector(selector)) {
-      const asked = turn.next;
+      const where = turn.next;
+      const addressNow = () => (typeof where === 'function' ? where() : where);
+      const asked = addressNow();
       const part = document.querySelector(selector);
       turn.next = null;
+      let late = false;
       let landed = false;
       const land = (/** @type {any} */ { detail }) => {
         if (detail.target !== part || detail.requestConfig.elt !== part) return;
-        landed = !part.querySelector('.htmx-request');
+        late = (waits && isPressed(part)) || addressNow() !== asked;
+        landed = !late;
         detail.shouldSwap &&= landed;
       };
       document.addEventListener('htmx:beforeSwap', land);
@@ -146,10 +157,11 @@ export function renew(selector, address) {
       } finally {
         document.removeEventListener('htmx:beforeSwap', land);
       }
-      if (landed) continue;
-      await pressesAnswered(part);
-      // this one went nowhere: it is asked for anew, but where the press was answered with a price
-      if (!document.querySelector(`${selector} .priced`)) turn.next ??= asked;
+      // another answer took the part's place meanwhile, or is about to: this one went nowhere
+      if (landed || (!late && part.isConnected)) continue;
+      waits = await pressesAnswered(part);
+      // a price that a press was answered with stays
+      if (!document.querySelector(`${selector} .priced`)) turn.next ??= where;
     }
   })().finally(() => renewing.delete(selector));
   return turn.done;

@@ -40,13 +40,13 @@ async function more(upTo = '') {
 }
 
 /** The stage as it is now, with as many voices as are looked at. */
-async function again(address = location.href) {
-  const asked = new URL(address);
-  asked.searchParams.set('shown', rows().length);
-  await renew('#stage', asked.href);
-  // filters may have been set meanwhile: their answer is newer, whichever came first
-  if (location.href !== address) await again();
-}
+const again = () =>
+  renew('#stage', () => {
+    // filters may be set meanwhile, and more voices have come
+    const wanted = new URL(location.href);
+    wanted.searchParams.set('shown', rows().length);
+    return wanted.href;
+  });
 
 /** @param agrees whether hearing it again agrees to the price that it had the first time: not while arrows pass by */
 async function hear(voice, agrees = true) {
@@ -158,7 +158,7 @@ async function cast(voice) {
   if (!address.searchParams.has('language'))
     document.querySelectorAll('#filters select').forEach(select => address.searchParams.set(select.name, select.value));
   history.replaceState(null, '', address);
-  again(address.href);
+  again();
   renew('#head', `/projects/${project}/render?step=CAST`);
   transport.refresh();
 }

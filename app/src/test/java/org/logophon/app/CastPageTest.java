@@ -63,8 +63,12 @@ class CastPageTest extends BrowserTest {
         assertThat(page.locator("tr[data-voice='" + far + "'] .shortlist")).hasAttribute("aria-pressed", "false");
         assertThat(page.locator("#voices tr[data-voice]")).hasCount(shown);
         if (shown < all) {
-            page.locator("#voices .more").scrollIntoViewIfNeeded();
-            assertThat(page.locator("#voices tr[data-voice]").nth(shown)).isAttached();
+            // the stage may be drawn anew meanwhile, since others make house voices
+            page.waitForFunction("""
+                    shown => {
+                      document.querySelector('#voices .more')?.scrollIntoView();
+                      return document.querySelectorAll('#voices tr[data-voice]').length > shown;
+                    }""", shown);
         }
         accessible();
     }

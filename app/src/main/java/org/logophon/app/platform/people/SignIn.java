@@ -22,8 +22,11 @@ class SignIn {
     static final int SHORTEST = 15;
 
     private static final Duration TRIES_KEPT = Duration.ofDays(1);
-    /** Looked at for names that nobody has, so that they take as long. */
-    private static final String NOBODY = PassPhrase.kept("no account has this name", SHORTEST);
+
+    /** Looked at for names that nobody has, so that they take as long; made when somebody first signs in. */
+    private static final class Nobody {
+        static final String PHRASE = PassPhrase.kept("no account has this name", SHORTEST);
+    }
 
     private final PersonRepository people;
     private final Clock clock;
@@ -50,7 +53,7 @@ class SignIn {
         }
         Optional<PersonRepository.Kept> kept = people.named(StorableText.of(name));
         boolean right = PassPhrase.matches(
-                phrase, kept.map(PersonRepository.Kept::phrase).orElse(NOBODY));
+                phrase, kept.map(PersonRepository.Kept::phrase).orElseGet(() -> Nobody.PHRASE));
         if (kept.isEmpty() || !right) {
             throw new Forbidden("Name or pass phrase is wrong.");
         }
