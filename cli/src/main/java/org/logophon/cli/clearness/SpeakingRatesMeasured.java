@@ -18,6 +18,7 @@ import org.logophon.core.voice.figures.ClearnessPassage;
 import org.logophon.core.voice.figures.MeasuringPassage;
 import org.logophon.core.voice.render.Narrator;
 import org.logophon.core.voice.render.Recipe;
+import org.logophon.core.voice.render.SpeechFailed;
 import org.logophon.speech.Engines;
 import org.logophon.speech.NativeVoices;
 import org.logophon.speech.WorkerPool;
@@ -45,8 +46,7 @@ final class SpeakingRatesMeasured {
         try (WorkerPool pool = new WorkerPool(cores)) {
             Narrator narrator = new Narrator(new Engines(pool, null, List.of()), new WorkerResampler(pool));
             List<Future<String>> lines = new ArrayList<>();
-            byBase.forEach((base, voice) -> lines.add(
-                    readers.submit(() -> String.format(Locale.ROOT, "%s\t%.3f%n", base, rate(narrator, voice)))));
+            byBase.forEach((base, voice) -> lines.add(readers.submit(() -> line(base, narrator, voice))));
             for (Future<String> line : lines) {
                 table.append(line.get());
             }
@@ -56,12 +56,23 @@ final class SpeakingRatesMeasured {
         return table.toString();
     }
 
+    private static String line(String base, Narrator narrator, Voice voice) {
+        try {
+            return String.format(Locale.ROOT, "%s\t%.3f%n", base, rate(narrator, voice));
+        } catch (SpeechFailed mute) {
+            // some voices make no sound of their language's passage
+            return "";
+        }
+    }
+
     private static double rate(Narrator narrator, Voice voice) {
         String text = voice.language().startsWith("en")
                 ? ClearnessPassage.TEXT
                 : MeasuringPassage.in(voice.language()).text();
         Recipe recipe = Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
         Sound sound = narrator.render(recipe).sound();
-        return SpeechSpan.soundingSeconds(sound) * recipe.paceFactor() / ReferenceTime.seconds(text, voice.language());
+        SpeechSpan span = SpeechSpan.of(sound);
+        double seconds = (span.to() - span.from()) / (double) sound.rate();
+        return seconds * recipe.paceFactor() / ReferenceTime.seconds(text, voice.language());
     }
 }

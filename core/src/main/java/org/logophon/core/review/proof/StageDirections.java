@@ -10,7 +10,9 @@ import org.logophon.core.review.proof.Suggestion.Act;
 import org.logophon.core.text.reading.BracketedDirections;
 import org.logophon.core.text.reading.BracketedDirections.Bracketed;
 
-/** Directions in brackets: not spoken, or asked about where that isn't sure; and words of directing that stand alone. */
+/**
+ * Directions in brackets: not spoken, or asked about where that isn't sure; and words of directing that stand alone.
+ */
 final class StageDirections implements Check {
 
     /** "Laughs.": a sentence of one word, which an actor does and nobody says. */

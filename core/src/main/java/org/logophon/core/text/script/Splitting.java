@@ -60,12 +60,13 @@ public record Splitting(SplitMode mode, int limit, double tempo) {
 
     /** The same for voices of a tempo; itself when it isn't by seconds. */
     public Splitting at(double voices) {
-        return mode == SplitMode.SECONDS ? new Splitting(mode, limit, Math.round(voices * 1_000) / 1_000.0) : this;
+        double within = Math.max(LEAST_TEMPO, Math.min(MOST_TEMPO, voices));
+        return mode == SplitMode.SECONDS ? new Splitting(mode, limit, Math.round(within * 1_000) / 1_000.0) : this;
     }
 
     /**
-     * Where new cues would start inside a text that is split by size: at ends of sentences, and inside one only where it
-     * is over the size itself.
+     * Where new cues would start inside a text that is split by size: at ends of sentences, and inside one only where
+     * it is over the size itself.
      *
      * @return indexes of words, in order
      */

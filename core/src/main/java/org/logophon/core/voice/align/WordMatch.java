@@ -38,6 +38,8 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
     /** So far over the noise of a room somebody speaks. */
     private static final double OVER_NOISE_DB = 6;
 
+    private static final double ROOM_UNDER_SPEECH_DB = 15;
+
     private static final int MOST_UNSAID = 12;
     /** A word that is so far over the usual distance is no doubt yet, and so far over it a full one. */
     private static final double SURE = 1.15;
@@ -112,7 +114,8 @@ public record WordMatch(List<Fit> words, List<Strange> strange, List<Unsaid> uns
         Arrays.sort(sorted);
         float noise = sorted[sorted.length / 20];
         float speech = sorted[sorted.length * 19 / 20];
-        double threshold = Math.max(PAUSE_DB, noise + Math.min(OVER_NOISE_DB, (speech - noise) / 2));
+        // without a pause in it the quietest is speech, too
+        double threshold = speech - noise < ROOM_UNDER_SPEECH_DB ? PAUSE_DB : Math.max(PAUSE_DB, noise + OVER_NOISE_DB);
         boolean[] quiet = new boolean[levels.length];
         for (int j = 0; j < quiet.length; j++) {
             quiet[j] = levels[j] <= threshold;

@@ -7,8 +7,8 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 
 /**
- * A first draft of a script from what a recogniser heard: a paragraph where the speaker rests for long, a sentence where
- * the voice falls and rests, every doubtful word known.
+ * A first draft of a script from what a recogniser heard: a paragraph where the speaker rests for long, a sentence
+ * where the voice falls and rests, every doubtful word known.
  */
 public final class HeardDraft {
 
