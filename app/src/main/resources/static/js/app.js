@@ -122,6 +122,9 @@ async function pressesAnswered(part) {
   return !isPressed(part);
 }
 
+/** Whether a part of the page is being asked for again. */
+export const isRenewing = selector => renewing.has(selector);
+
 /**
  * Asks again for a part of the page. While one is under way, only the last one asked for after it follows: it knows
  * most. What somebody presses there meanwhile is answered first, and a price that is its answer stays.

@@ -1,6 +1,6 @@
 // The Cast page: the list of voices, the line that they say, and giving one to a role.
 
-import { renew, say, typing } from '../app.js';
+import { isRenewing, renew, say, typing } from '../app.js';
 import { ask, askPriced, formOf, glance, outcome } from '../ask.js';
 import { tieDials } from '../dials.js';
 import { quoted } from '../quoted.js';
@@ -116,12 +116,14 @@ async function step(by) {
 }
 
 async function list(voice) {
-  const button = rowOf(voice)?.querySelector('.shortlist');
-  if (!button) return;
-  const on = button.getAttribute('aria-pressed') !== 'true';
+  const button = () => rowOf(voice)?.querySelector('.shortlist');
+  if (!button()) return;
+  const on = button().getAttribute('aria-pressed') !== 'true';
   await ask('POST', `${voices()}/${voice}/shortlist`, formOf({ on }));
-  button.setAttribute('aria-pressed', on);
-  button.textContent = on ? '● listed' : 'list';
+  button()?.setAttribute('aria-pressed', on);
+  button()?.replaceChildren(on ? '● Shortlisted' : 'Shortlist');
+  // what is on its way may have been asked for before
+  if (isRenewing('#stage')) again();
   document.querySelector(`.dot[data-voice="${voice}"]`)?.classList.toggle('listed', on);
   say(on ? `${nameOf(voice)} is on the shortlist.` : `${nameOf(voice)} is off the shortlist.`);
 }

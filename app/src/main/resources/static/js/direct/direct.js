@@ -53,12 +53,7 @@ const list = cueList(
   },
 );
 
-function reload() {
-  // what can still be undone stays in sight
-  const undo = document.getElementById('deleted-take')?.cloneNode(true);
-  undoable = undo ? { cue: stage().dataset.cue, undo } : null;
-  renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
-}
+const reload = () => renew('#stage', `/projects/${project}/direct?cue=${stage().dataset.cue}`);
 
 function keepUndo(now) {
   if (undoable?.cue === now.dataset.cue && !document.getElementById('deleted-take')) {
@@ -374,8 +369,12 @@ window.addEventListener('resize', () => {
   resizing = setTimeout(draw, 80);
 });
 
-document.addEventListener('htmx:beforeSwap', event => {
-  if (event.detail.target.id === 'stage') onScore = Boolean(document.activeElement?.closest('#score .word'));
+document.addEventListener('htmx:beforeSwap', ({ detail }) => {
+  if (detail.target.id !== 'stage') return;
+  onScore = Boolean(document.activeElement?.closest('#score .word'));
+  // what can still be undone stays in sight when the stage is only drawn anew
+  const undo = detail.requestConfig.verb === 'get' && document.getElementById('deleted-take');
+  undoable = undo ? { cue: stage().dataset.cue, undo: undo.cloneNode(true) } : null;
 });
 // a cue that is shown anew keeps its score, and the keyboard on it, until the new one is drawn
 document.addEventListener('htmx:afterSwap', () => {

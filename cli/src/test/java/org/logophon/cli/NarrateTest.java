@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,6 +21,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.logophon.cli.input.ExitStatus;
 import org.logophon.core.delivery.FolderHold;
+import org.logophon.core.signal.wav.WavReader;
+import org.logophon.core.voice.figures.ClearnessPassage;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -284,6 +288,52 @@ class NarrateTest {
                 tool("praat", "--run", praat.toString(), out.resolve("010.wav").toString())
                         .strip());
         assertThat(woman).as("most of it is Isla's, an octave over Aldric").isGreaterThan(150);
+    }
+
+    /** By the sound: the promise is about clips, not about estimates. */
+    @ParameterizedTest
+    @CsvSource({"rufus,100", "isla,100", "bram,85"})
+    void cuesOfSomeSecondsKeepToThem(String voice, int pace) throws Exception {
+        String file = script("long.txt", ClearnessPassage.TEXT.replace("\n", " ") + "\n")
+                .toString();
+        Path out = folder.resolve("seconds");
+        Run run = run(
+                "narrate",
+                file,
+                "--out",
+                out.toString(),
+                "--name",
+                "{number}",
+                "--json",
+                "--voice",
+                voice,
+                "--pace",
+                Integer.toString(pace),
+                "--split",
+                "seconds:12");
+        assertThat(run.status()).as(run.err()).isZero();
+        List<Double> seconds = JsonMapper.builder()
+                .build()
+                .readTree(run.out())
+                .get("clips")
+                .valueStream()
+                .map(clip -> out.resolve(clip.get("file").asString()))
+                .map(NarrateTest::seconds)
+                .toList();
+        assertThat(seconds)
+                .hasSizeGreaterThan(4)
+                .allSatisfy(one -> assertThat(one).isLessThan(12 * 1.03));
+        assertThat(seconds.stream().mapToDouble(one -> one).sum() / seconds.size())
+                .as("they are filled")
+                .isGreaterThan(7.5);
+    }
+
+    private static double seconds(Path clip) {
+        try {
+            return WavReader.read(Files.readAllBytes(clip)).seconds();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test

@@ -20,11 +20,11 @@ import org.apache.tika.parser.microsoft.OfficeParserConfig;
 import org.apache.tika.parser.microsoft.ooxml.OOXMLParser;
 import org.apache.tika.parser.microsoft.rtf.RTFParser;
 import org.apache.tika.parser.odf.OpenDocumentParser;
-import org.apache.tika.parser.pdf.PDFParser;
 import org.xml.sax.SAXException;
 
 /**
- * Word, OpenDocument, RTF and PDF through Apache Tika, with a deadline and a limit on what a packed file unpacks to.
+ * Word, OpenDocument and RTF through Apache Tika, and PDF through PDFBox, with a deadline and a limit on what a packed
+ * file unpacks to.
  */
 final class OfficeFile {
 
@@ -33,24 +33,21 @@ final class OfficeFile {
 
     private OfficeFile() {}
 
+    /** @param parser null for PDF, which is read by {@link PdfFile} */
     private record Format(String title, Parser parser) {}
 
     static OpenedDocument read(String fileName, String name, byte[] bytes, String start) {
         Format format = format(fileName, bytes, start);
-        ScriptHandler handler = new ScriptHandler();
         ExecutorService one = Executors.newSingleThreadExecutor(task -> {
             Thread thread = new Thread(task, "document");
             thread.setDaemon(true);
             return thread;
         });
-        Future<?> work = one.submit(() -> {
-            ParseContext context = new ParseContext();
-            context.set(OfficeParserConfig.class, bodyOnly());
-            format.parser().parse(new ByteArrayInputStream(bytes), handler, new Metadata(), context);
-            return null;
-        });
+        Future<OpenedDocument> work = one.submit(() -> format.parser() == null
+                ? PdfFile.read(name, bytes, ScriptHandler.MOST_CHARACTERS)
+                : parsed(name, format, bytes));
         try {
-            work.get(DEADLINE_SECONDS, TimeUnit.SECONDS);
+            return work.get(DEADLINE_SECONDS, TimeUnit.SECONDS);
         } catch (TimeoutException slow) {
             throw new DocumentUnusable(
                     fileName + " takes longer than " + DEADLINE_SECONDS + " seconds to read. Save it as plain text.");
@@ -62,6 +59,14 @@ final class OfficeFile {
         } finally {
             one.shutdownNow();
         }
+    }
+
+    private static OpenedDocument parsed(String name, Format format, byte[] bytes)
+            throws IOException, SAXException, TikaException {
+        ScriptHandler handler = new ScriptHandler();
+        ParseContext context = new ParseContext();
+        context.set(OfficeParserConfig.class, bodyOnly());
+        format.parser().parse(new ByteArrayInputStream(bytes), handler, new Metadata(), context);
         return OpenedDocument.ofText(name, format.title(), handler.script(), handler.skipped());
     }
 
@@ -74,6 +79,9 @@ final class OfficeFile {
     }
 
     private static DocumentUnusable unusable(String fileName, Format format, Throwable cause) {
+        if (cause instanceof DocumentUnusable said) {
+            return said;
+        }
         for (Throwable at = cause; at != null; at = at.getCause()) {
             if (at instanceof EncryptedDocumentException
                     || at.getClass().getSimpleName().contains("Password")
@@ -94,7 +102,7 @@ final class OfficeFile {
 
     private static Format format(String fileName, byte[] bytes, String start) {
         if (start.startsWith("%PDF-")) {
-            return new Format("PDF", new PDFParser());
+            return new Format("PDF", null);
         }
         if (start.startsWith("{\\rtf")) {
             return new Format("RTF document", new RTFParser());

@@ -16,7 +16,7 @@ final class ScriptHandler extends DefaultHandler {
             Set.of("p", "li", "td", "th", "div", "blockquote", "h1", "h2", "h3", "h4", "h5", "h6");
     private static final Set<String> ASIDE =
             Set.of("header", "footer", "footnote", "endnote", "comment", "annotation", "embedded", "package-entry");
-    private static final int MOST_CHARACTERS = 4_000_000;
+    static final int MOST_CHARACTERS = 4_000_000;
 
     private final ScriptText script = new ScriptText();
     private final StringBuilder block = new StringBuilder();
