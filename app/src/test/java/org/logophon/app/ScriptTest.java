@@ -354,6 +354,22 @@ class ScriptTest extends ApplicationTest {
     }
 
     @Test
+    void aDirectionUnderANameGoesWithItsLine() {
+        String script = "DOVER\n(softly)\nI was never here.\n\nKENT\nYou were.\n\nDOVER\nGood night.";
+        String project = server.project("Screenplay", script);
+        List<JsonNode> directions = server.json(project + "/proof")
+                .get("findings")
+                .valueStream()
+                .filter(finding -> finding.get("kind").asString().equals("STAGE_DIRECTION"))
+                .toList();
+        take(project, JsonMapper.builder().build().valueToTree(directions));
+        assertThat(text(project)).isEqualTo(script.replace("(softly)\n", ""));
+        assertThat(server.json(project + "/script").get("cues"))
+                .extracting(cue -> cue.get("role").asString())
+                .containsExactly("Dover", "Kent", "Dover");
+    }
+
+    @Test
     void aHomographIsReadByItsPlaceAndMovesWithItsWord() {
         String project = server.project("Place", "I have wound the clock. The wound healed.");
         JsonNode first =

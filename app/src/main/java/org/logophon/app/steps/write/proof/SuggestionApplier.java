@@ -188,9 +188,27 @@ class SuggestionApplier {
         if (item.act() == Act.WRITE) {
             return new TextEdit(start, end, item.text());
         }
+        int line = lineAlone(source, start, end);
+        if (line >= 0) {
+            return new TextEdit(line, Math.min(source.length(), endOfLine(source, end) + 1), "");
+        }
         boolean spaceAfter = end < source.length() && source.charAt(end) == ' ';
         boolean spaceBefore = start > 0 && source.charAt(start - 1) == ' ';
         return new TextEdit(spaceBefore && !spaceAfter ? start - 1 : start, spaceAfter ? end + 1 : end, "");
+    }
+
+    /** Where the line begins on which nothing else stands; −1 for none. */
+    private static int lineAlone(String source, int start, int end) {
+        int from = source.lastIndexOf('\n', Math.max(0, start - 1)) + 1;
+        int to = endOfLine(source, end);
+        boolean alone = source.substring(Math.min(from, start), start).isBlank()
+                && source.substring(end, to).isBlank();
+        return alone && start > 0 && to < source.length() ? from : -1;
+    }
+
+    private static int endOfLine(String source, int from) {
+        int end = source.indexOf('\n', from);
+        return end < 0 ? source.length() : end;
     }
 
     /** The paragraph gets a role of its own, named for its language, and the voice; what follows goes on as before. */
