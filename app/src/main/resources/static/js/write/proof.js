@@ -257,7 +257,7 @@ function card(alike) {
   );
   if (
     ['SAY', 'LETTERS'].includes(finding.suggestions[0]?.act) ||
-    (!finding.suggestions.length && finding.kind === 'UNKNOWN_WORD')
+    finding.kind === 'UNKNOWN_WORD'
   ) {
     chips.append(respell(finding, words));
   }

@@ -354,6 +354,21 @@ class ScriptTest extends ApplicationTest {
     }
 
     @Test
+    void aNameFromElsewhereIsSaidAsItIsThereAtOnePress() {
+        String project = server.project("Origin", "They sailed from Königsberg at noon.");
+        JsonNode findings = server.json(project + "/proof").get("findings");
+        assertThat(findings.get(0).get("suggestions").get(0).get("label").asString())
+                .isEqualTo("Say it as German");
+        assertThat(take(project, findings).body()).contains("1 mark set");
+        assertThat(server.json(project + "/proof").get("findings")).isEmpty();
+        String cue = server.cues(project).get(0).get("id").asString();
+        JsonNode mark =
+                server.json(project + "/cues/" + cue + "/marks").get("marks").get(0);
+        assertThat(mark.get("kind").asString() + " " + mark.get("value").asString())
+                .isEqualTo("language de own");
+    }
+
+    @Test
     void aDirectionUnderANameGoesWithItsLine() {
         String script = "DOVER\n(softly)\nI was never here.\n\nKENT\nYou were.\n\nDOVER\nGood night.";
         String project = server.project("Screenplay", script);

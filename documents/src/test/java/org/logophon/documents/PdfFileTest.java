@@ -25,8 +25,8 @@ import org.logophon.core.text.script.ScriptCue;
 class PdfFileTest {
 
     private static final List<String> PARAGRAPHS = List.of(
-            "We got up early this morning because we wanted to see the sun come up over the water. It was still dark when "
-                    + "we left the house, and several neighbours were asleep.",
+            "We got up early this morning because we wanted to see the sun come up over the water. It was still "
+                    + "dark when we left the house, and several neighbours were asleep.",
             "My brother had made some coffee, and he gave me a cup in the car.",
             "After an hour we came to the beach and sat down to wait. There was nobody there except an old man with a "
                     + "well-known dog, who remembered everything about the railroad.");

@@ -1,5 +1,7 @@
 package org.logophon.core.review.proof;
 
+import java.util.Locale;
+
 /**
  * Something to do about a finding.
  *
@@ -28,6 +30,8 @@ public record Suggestion(Act act, String text, int at) {
         REMOVE,
         /** Takes a written direction out, and puts the mark there that it stands for; the text says which. */
         MARK,
+        /** Says the words as in another language, in the voice's own sounds; the text is its tag. */
+        LANGUAGE,
         /** Casts a voice of the language; the text is the voice's name. */
         CAST
     }
@@ -44,6 +48,7 @@ public record Suggestion(Act act, String text, int at) {
             case SPLIT -> "Split at sentences";
             case REMOVE -> "Take it out";
             case MARK -> "Set a mark: " + text;
+            case LANGUAGE -> "Say it as " + Locale.forLanguageTag(text).getDisplayLanguage(Locale.ENGLISH);
             case CAST -> "Cast " + text;
         };
     }

@@ -49,6 +49,9 @@ final class UnknownWords implements Check {
     private static void add(CueToProof cue, int start, int end, List<Finding> found) {
         if (start >= 0) {
             String text = cue.text().substring(start, end).replaceFirst("['’]s?$", "");
+            List<Suggestion> suggestions = WordOrigin.of(text)
+                    .map(origin -> List.of(new Suggestion(Suggestion.Act.LANGUAGE, origin.tag())))
+                    .orElse(List.of());
             found.add(new Finding(
                     start,
                     start + text.length(),
@@ -56,7 +59,7 @@ final class UnknownWords implements Check {
                     FindingKind.UNKNOWN_WORD,
                     "Not in the dictionary. Play the guess, or respell it.",
                     text.toLowerCase(Locale.ROOT),
-                    List.of(),
+                    suggestions,
                     false));
         }
     }

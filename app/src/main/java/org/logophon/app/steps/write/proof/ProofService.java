@@ -17,6 +17,7 @@ import org.logophon.app.services.project.Projects;
 import org.logophon.app.services.project.ReadingRepository;
 import org.logophon.app.services.project.ScriptParsing;
 import org.logophon.app.steps.write.proof.DismissedRepository.Dismissed;
+import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.review.proof.CueToProof;
 import org.logophon.core.review.proof.DetectedLanguage;
 import org.logophon.core.review.proof.Finding;
@@ -107,6 +108,9 @@ class ProofService {
             List<Finding> all = new ArrayList<>(findings.get(i));
             heard.getOrDefault(cue.id(), HeardDrafts.NONE).doubts(place.text()).forEach(all::add);
             for (Finding finding : all) {
+                if (finding.kind() == FindingKind.UNKNOWN_WORD && inAnotherLanguage(cue, finding)) {
+                    continue;
+                }
                 if (left.contains(new Dismissed(cue.id(), finding.kind(), finding.text()))
                         || left.contains(new Dismissed(null, finding.kind(), finding.text()))) {
                     hidden++;
@@ -116,6 +120,13 @@ class ProofService {
             }
         }
         return new Result(view.project().scriptVersion(), found, hidden);
+    }
+
+    private static boolean inAnotherLanguage(CueView cue, Finding finding) {
+        return cue.marks().heard().stream()
+                .anyMatch(mark -> mark.instruction() instanceof Instruction.Language
+                        && mark.start() <= finding.start()
+                        && mark.end() >= finding.end());
     }
 
     /** Two threads may find the same at once; that costs less than one waiting for the other. */

@@ -21,6 +21,8 @@ import org.logophon.app.services.script.ScriptChangeReport;
 import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.services.script.ScriptStateReader;
 import org.logophon.core.direction.mark.DirectionMarks;
+import org.logophon.core.direction.mark.Instruction;
+import org.logophon.core.direction.mark.Mark;
 import org.logophon.core.review.proof.FindingKind;
 import org.logophon.core.review.proof.Suggestion.Act;
 import org.logophon.core.text.reading.BracketedDirections;
@@ -111,6 +113,7 @@ class SuggestionApplier {
         List<TextEdit> edits = new ArrayList<>();
         List<Integer> cuts = new ArrayList<>();
         int kept = 0;
+        int marked = 0;
         int stale = 0;
         for (Item item : items) {
             ScriptCue cue = cue(view, script, item);
@@ -132,13 +135,17 @@ class SuggestionApplier {
                     mark(project, view, item);
                     edits.add(edit(project.script(), cue, item));
                 }
+                case LANGUAGE -> {
+                    language(project, view, item);
+                    marked++;
+                }
                 case CUT -> cuts.add(cue.sourceAt(Math.max(item.from(), Math.min(item.to() - 1, item.at()))));
                 case SPLIT -> PARTS.starts(cue.text(), project.language()).forEach(at -> cuts.add(cue.sourceAt(at)));
                 case CAST -> edits.addAll(cast(id, script, cue, item));
             }
         }
         ScriptChangeReport report = edits.isEmpty() && cuts.isEmpty() ? null : write(project, version, edits, cuts);
-        return new Done(sentence(kept, edits.size() + cuts.size(), stale), states.withText(id, report));
+        return new Done(sentence(kept, marked, edits.size() + cuts.size(), stale), states.withText(id, report));
     }
 
     private static ScriptCue cue(ProjectView view, Script script, Item item) {
@@ -180,6 +187,17 @@ class SuggestionApplier {
                         .findFirst()
                         .map(mark -> own.with(mark, text))
                         .orElse(own));
+    }
+
+    private void language(Project project, ProjectView view, Item item) {
+        List<CueView> cue =
+                view.cues().stream().filter(one -> one.id().equals(item.cue())).toList();
+        Instruction language = new Instruction.Language(item.text(), true);
+        marks.change(
+                project.id(),
+                cue,
+                "language",
+                (text, own) -> own.with(Mark.own(item.from(), item.to(), language), text));
     }
 
     private static TextEdit edit(String source, ScriptCue cue, Item item) {
@@ -256,10 +274,13 @@ class SuggestionApplier {
         return saving.replace(project.id(), now, shape.with(hand), version, "Suggestions accepted");
     }
 
-    private static String sentence(int kept, int written, int stale) {
+    private static String sentence(int kept, int marked, int written, int stale) {
         List<String> parts = new ArrayList<>();
         if (kept > 0) {
             parts.add(kept == 1 ? "1 reading kept" : kept + " readings kept");
+        }
+        if (marked > 0) {
+            parts.add(marked == 1 ? "1 mark set" : marked + " marks set");
         }
         if (written > 0) {
             parts.add(written == 1 ? "1 place changed in the script" : written + " places changed in the script");
