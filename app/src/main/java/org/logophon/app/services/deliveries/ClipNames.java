@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.logophon.app.services.project.CueView;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.core.delivery.ClipFields;
@@ -16,16 +17,16 @@ final class ClipNames {
     private ClipNames() {}
 
     /**
-     * Names for the cues that have a kept take, in the order of the programme.
+     * Names for the cues that have a kept take, by their ids, in the order of the programme.
      *
      * @param extension without its dot
      * @throws InvalidInput for a bad pattern
      */
-    static Map<CueView, FileNames.Name> names(ProjectView view, String pattern, String extension) {
+    static Map<UUID, FileNames.Name> names(ProjectView view, String pattern, String extension) {
         FileNames names = new FileNames(pattern);
-        Map<CueView, FileNames.Name> named = new LinkedHashMap<>();
+        Map<UUID, FileNames.Name> named = new LinkedHashMap<>();
         for (CueView cue : delivered(view)) {
-            named.put(cue, names.named(fields(view, cue), extension));
+            named.put(cue.id(), names.named(fields(view, cue), extension));
         }
         return named;
     }

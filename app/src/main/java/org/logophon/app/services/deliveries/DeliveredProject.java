@@ -1,5 +1,7 @@
 package org.logophon.app.services.deliveries;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
@@ -28,6 +30,7 @@ import org.logophon.core.delivery.ClipOrigin;
 import org.logophon.core.delivery.Delivered;
 import org.logophon.core.delivery.DeliveredClip;
 import org.logophon.core.delivery.FileNames;
+import org.logophon.core.direction.ssml.SsmlCue;
 import org.logophon.core.input.digest.Sha256;
 import org.logophon.core.signal.loudness.Loudness;
 import org.logophon.core.time.coding.SoundFormat;
@@ -43,6 +46,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class DeliveredProject {
 
+    private static final int MOST_SCORES = 10_000;
+
+    private record ScoreKey(UUID take, Map<String, String> cast, String language) {}
+
     private final TakeRepository takes;
     private final SpeechRepository speeches;
     private final CaptionRepository corrections;
@@ -50,6 +57,8 @@ public class DeliveredProject {
     private final ReadingRepository readings;
     private final VoiceCatalogue voices;
     private final Layers layers;
+    private final Cache<ScoreKey, SsmlCue> scores =
+            Caffeine.newBuilder().maximumSize(MOST_SCORES).build();
 
     DeliveredProject(
             TakeRepository takes,
@@ -91,17 +100,18 @@ public class DeliveredProject {
 
     /** Clips in their places, by what they are made of; those without a take are left out. */
     Programme<ClipSource> programme(ProjectView view, ClipOptions asked) {
-        Map<CueView, FileNames.Name> names =
+        List<CueView> delivered = ClipNames.delivered(view);
+        Map<UUID, FileNames.Name> names =
                 ClipNames.names(view, asked.pattern(), asked.format().kind().extension());
         Map<UUID, Take> kept = new HashMap<>();
-        takes.all(names.keySet().stream().map(CueView::keptTake).toList()).forEach(take -> kept.put(take.id(), take));
-        Programme<CueView> placed = view.programme(
-                List.copyOf(names.keySet()), cue -> cue.status().sound().length());
+        takes.all(delivered.stream().map(CueView::keptTake).toList()).forEach(take -> kept.put(take.id(), take));
+        Programme<CueView> placed =
+                view.programme(delivered, cue -> cue.status().sound().length());
         LaidOut laid = asked.inClips() ? layers.laidOut(view, placed, asked.lufs()) : null;
         String bed = laid == null || laid.empty() ? "" : laid.stamp();
         return placed.with(cue -> {
             Take take = kept.get(cue.keptTake());
-            return new ClipSource(cue, take, names.get(cue), madeOf(cue, take, asked, bed));
+            return new ClipSource(cue, take, names.get(cue.id()), madeOf(cue, take, asked, bed));
         });
     }
 
@@ -149,8 +159,11 @@ public class DeliveredProject {
                         .toList(),
                 clips != null);
         Map<UUID, Corrected> corrected = corrections.of(view.id());
+        Map<String, String> cast = view.roles().stream()
+                .filter(role -> role.voiceId() != null)
+                .collect(Collectors.toMap(Role::name, Role::voiceId));
         Programme<DeliveredClip> told = programme.with(
-                made -> told(view, made, finished == null ? null : finished.next(), said, timed, corrected));
+                made -> told(view, made, finished == null ? null : finished.next(), said, timed, corrected, cast));
         return new Delivered(
                 view.project().name(),
                 view.project().language(),
@@ -169,16 +182,14 @@ public class DeliveredProject {
             Clip clip,
             ProjectReadings said,
             Map<UUID, Timed> timed,
-            Map<UUID, Corrected> corrected) {
+            Map<UUID, Corrected> corrected,
+            Map<String, String> cast) {
         CueView cue = made.cue();
         String voice = made.take().origin().voice() == null
                 ? ""
                 : voices.find(made.take().origin().voice().id())
                         .map(Voice::name)
                         .orElse(made.take().origin().voice().id());
-        Map<String, String> cast = view.roles().stream()
-                .filter(role -> role.voiceId() != null)
-                .collect(Collectors.toMap(Role::name, Role::voiceId));
         Timed spoken = timed.getOrDefault(made.take().speech(), Timed.NONE);
         return new DeliveredClip(
                 cue.number(),
@@ -195,14 +206,19 @@ public class DeliveredProject {
                         .shownFor(made.take().text()),
                 made.take().origin().voice() == null
                         ? CueScore.of(view, cue, said)
-                        : TakeScore.of(
-                                made.take().origin(),
+                        : score(
+                                made.take(),
                                 cast,
                                 cue.voice() == null
                                         ? view.project().language()
                                         : cue.voice().language()),
                 spoken.phones(),
                 new ClipOrigin(view.id(), cue.id(), made.take().id()));
+    }
+
+    /** A take never changes: what it says is worked out once for a cast. */
+    private SsmlCue score(Take take, Map<String, String> cast, String language) {
+        return scores.get(new ScoreKey(take.id(), cast, language), none -> TakeScore.of(take.origin(), cast, language));
     }
 
     /** Open ones go along. */
