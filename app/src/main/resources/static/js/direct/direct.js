@@ -173,6 +173,7 @@ marks.onChange(what => {
     reload();
     return;
   }
+  if (data.guessed && marks.all()) data = guessed(marks.all());
   draw();
   if (marks.state()) showState(marks.state());
 });

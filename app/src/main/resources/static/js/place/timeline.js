@@ -5,6 +5,8 @@ import { markers } from './markers.js';
 import { onPinch } from './pinch.js';
 import { outline, peaksOf } from './wave.js';
 
+// a timecode and the buttons that stand at the right: one that they would cut isn't written
+const BESIDE_ZOOM = 200;
 const SVG = 'http://www.w3.org/2000/svg';
 const RULER = 20;
 const MARKERS = 16;
@@ -126,7 +128,8 @@ export function timeline(box, acts) {
     for (let t = Math.max(0, Math.floor(from / step) * step); t <= Math.min(to, seconds); t += step) {
       const major = Math.abs(t / named - Math.round(t / named)) < 1e-6;
       svg.append(make('line', { class: major ? 'rule major' : 'rule', x1: x(t), x2: x(t), y1: RULER - 4, y2: height }));
-      if (major) svg.append(make('text', { x: x(t) + 3, y: 12 }, acts.timecode(t)));
+      if (major && x(t) < box.clientWidth - BESIDE_ZOOM)
+        svg.append(make('text', { x: x(t) + 3, y: 12 }, acts.timecode(t)));
     }
   }
 

@@ -199,7 +199,7 @@ class FaultsTest {
                 .isEqualTo(count("select coalesce(sum(characters), 0) from charge"));
         Server.await(
                 told + ": nothing is stuck",
-                Duration.ofSeconds(30),
+                WHOLE_AGAIN,
                 () -> count("select count(*) from render_claim") == 0
                         && count("select count(*) from scheduled_tasks where task_instance <> 'recurring'") == 0);
     }
