@@ -14,6 +14,7 @@ import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.ProjectName;
 import org.logophon.app.services.project.ProjectRepository;
 import org.logophon.core.signal.sound.SoundSource;
+import org.logophon.core.time.coding.Stretch;
 import org.logophon.speech.heard.Recogniser;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -77,6 +78,6 @@ class DraftController {
             throw new Refused("There is nothing from the start to the end that you typed. " + name + " is "
                     + sound.length() / sound.rate() + " s long.");
         }
-        return begin == 0 && end == sound.length() ? sound : sound.part(begin, end);
+        return begin == 0 && end == sound.length() ? sound : new Stretch(sound, begin, end);
     }
 }

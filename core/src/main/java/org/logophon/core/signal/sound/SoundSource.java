@@ -62,29 +62,6 @@ public interface SoundSource {
         return stretch(0, length());
     }
 
-    /** A part of it, as far as it is there, which is read when it is wanted. */
-    default SoundSource part(long from, long to) {
-        long first = Math.max(0, Math.min(from, length()));
-        long end = Math.max(first, Math.min(to, length()));
-        SoundSource whole = this;
-        return new SoundSource() {
-            @Override
-            public int rate() {
-                return whole.rate();
-            }
-
-            @Override
-            public long length() {
-                return end - first;
-            }
-
-            @Override
-            public void read(long begin, long until, BlockReader reader) {
-                whole.read(first + begin, first + until, reader);
-            }
-        };
-    }
-
     /** A stretch of it in memory, as far as it is there. */
     default Sound stretch(long from, long to) {
         long first = Math.max(0, Math.min(from, length()));
