@@ -25,7 +25,7 @@ public final class HeardDraft {
     private static final double COMMA_SECONDS = 0.22;
     /** Fewer are no sentence that one would guess. */
     private static final int FEWEST_WORDS = 3;
-    /** Of words under it more were wrong than right in the recordings that it was tried on. */
+    /** Of words under it, more than a third were wrong in the recordings that it was tried on. */
     private static final double SURE = 0.6;
 
     private static final Set<String> NAMES = Set.of(
