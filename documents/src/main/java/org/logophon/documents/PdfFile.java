@@ -32,6 +32,7 @@ final class PdfFile {
     private static final double LARGER = 1.15;
     private static final int LONGEST_HEADING = 120;
     private static final float SAME_PLACE = 4;
+    private static final int LONGEST_WORD = 60;
     private static final Pattern PAGE_NUMBER = Pattern.compile(
             "(?i)[-–— ]*(?:(?:page|seite|p\\.) ?)?(?:\\d{1,4}|[ivxlc]{1,7})(?: ?(?:/|of|von) ?\\d{1,4})?[-–— ]*");
     /** What browsers print over and under a page: when, and from where. */
@@ -40,7 +41,7 @@ final class PdfFile {
 
     private static final Pattern SPEAKS = Pattern.compile("\\p{Lu}[\\p{Lu}\\p{N}.'’ -]{1,38}:(?:\\s.*|$)");
     private static final Pattern NAME = Pattern.compile("\\p{Lu}[\\p{Lu}\\p{N}.'’ -]{1,38}(?: ?\\([^)]{1,12}\\))?");
-    private static final Pattern BROKEN = Pattern.compile("(?s).*?(\\p{L}+)[-\u2010\u00AD]");
+    private static final Pattern BROKEN = Pattern.compile("(\\p{L}+)[-\u2010\u00AD]$");
 
     private final ScriptText script = new ScriptText();
     private final List<String> skipped = new ArrayList<>();
@@ -204,10 +205,12 @@ final class PdfFile {
     }
 
     private void append(Line line) {
-        var broken = BROKEN.matcher(paragraph);
+        // only the last word is looked at: a page without paragraphs is looked through once, not once a line
+        var broken =
+                BROKEN.matcher(paragraph).region(Math.max(0, paragraph.length() - LONGEST_WORD), paragraph.length());
         boolean letters =
                 !line.text().isEmpty() && Character.isLowerCase(line.text().charAt(0));
-        if (letters && broken.matches()) {
+        if (letters && broken.find()) {
             String second = line.text().split("[^\\p{L}]", 2)[0];
             if (joined(broken.group(1), second, paragraph.charAt(paragraph.length() - 1))) {
                 paragraph.setLength(paragraph.length() - 1);
