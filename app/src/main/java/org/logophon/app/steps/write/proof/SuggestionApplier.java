@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.services.direction.MarkService;
 import org.logophon.app.services.project.CueView;
@@ -175,29 +177,32 @@ class SuggestionApplier {
 
     /** The mark goes with the words when the direction is taken out. */
     private void mark(Project project, ProjectView view, Item item) {
-        List<CueView> cue =
-                view.cues().stream().filter(one -> one.id().equals(item.cue())).toList();
-        marks.change(
-                project.id(),
-                cue,
+        change(
+                project,
+                view,
+                item,
                 "directions",
-                (text, own) -> BracketedDirections.in(text).stream()
+                text -> BracketedDirections.in(text).stream()
                         .filter(direction -> direction.start() == item.from())
                         .flatMap(direction -> DirectionMarks.of(text, direction, project.language()).stream())
-                        .findFirst()
-                        .map(mark -> own.with(mark, text))
-                        .orElse(own));
+                        .findFirst());
     }
 
     private void language(Project project, ProjectView view, Item item) {
+        Instruction language = new Instruction.Language(item.text(), true);
+        change(project, view, item, "language", text -> Optional.of(Mark.own(item.from(), item.to(), language)));
+    }
+
+    private void change(
+            Project project, ProjectView view, Item item, String what, Function<String, Optional<Mark>> asked) {
         List<CueView> cue =
                 view.cues().stream().filter(one -> one.id().equals(item.cue())).toList();
-        Instruction language = new Instruction.Language(item.text(), true);
         marks.change(
                 project.id(),
                 cue,
-                "language",
-                (text, own) -> own.with(Mark.own(item.from(), item.to(), language), text));
+                what,
+                (text, own) ->
+                        asked.apply(text).map(mark -> own.with(mark, text)).orElse(own));
     }
 
     private static TextEdit edit(String source, ScriptCue cue, Item item) {
