@@ -28,15 +28,22 @@ const asked = voice => ({
   },
 });
 
+// how often more is asked for again, when the stage was drawn anew before it came
+const MOST_TRIES = 5;
+
 /** More of the list, up to a voice that isn't shown yet: all of them come by and by, as the list is looked at. */
 async function more(upTo = '') {
-  const rest = document.querySelector('#voices .more');
-  if (!rest) return;
-  await htmx.ajax('GET', `${rest.getAttribute('hx-get')}&${new URLSearchParams({ upTo })}`, {
-    source: rest,
-    target: rest,
-    swap: 'outerHTML',
-  });
+  const before = rows().length;
+  const isThere = () => (upTo ? rowOf(upTo) !== undefined : rows().length > before);
+  for (let tries = 0; tries < MOST_TRIES && !isThere(); tries++) {
+    const rest = document.querySelector('#voices .more');
+    if (!rest) return;
+    await htmx.ajax('GET', `${rest.getAttribute('hx-get')}&${new URLSearchParams({ upTo })}`, {
+      source: rest,
+      target: rest,
+      swap: 'outerHTML',
+    });
+  }
 }
 
 /** The stage as it is now, with as many voices as are looked at. */

@@ -29,8 +29,15 @@ const place = () => rows.findIndex(row => row.id === wanted);
 
 // --- what is to be read
 
+// how often the list was asked for: an answer that comes after a later one says something old
+let listed = 0;
+
 async function list() {
-  rows = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
+  listed += 1;
+  const turn = listed;
+  const now = await ask('GET', `/projects/${project}/record/cues?role=${encodeURIComponent(role())}`);
+  if (turn !== listed) return;
+  rows = now;
   const done = rows.filter(row => row.said).length;
   page('toread-told').textContent = `${rows.length === 1 ? '1 cue' : `${rows.length} cues`} · ${done} recorded`;
   page('nothing').hidden = rows.length > 0;

@@ -23,6 +23,8 @@ export function recorder(project, { cue, begins, taken }) {
   // idle, opening, counting, recording, sending
   let state = 'idle';
   let recording = null;
+  // what the microphone heard while it was being opened: whoever doesn't wait for a count-in may speak already
+  let early = [];
   let room = null;
   let loudest = -90;
   let clipped = false;
@@ -57,6 +59,7 @@ export function recorder(project, { cue, begins, taken }) {
     const now = tape.level(samples);
     meter(now);
     if (state === 'counting') room = room === null ? now.rms : Math.min(room, now.rms);
+    if (state === 'opening') early.push(samples);
     if (state !== 'recording') return;
     recording.add(samples);
     loudest = Math.max(loudest, now.rms);
@@ -82,6 +85,8 @@ export function recorder(project, { cue, begins, taken }) {
     if (!sheet || state !== 'idle') return;
     begins();
     show('opening');
+    early = [];
+    tape.onSound(sounds);
     try {
       await tape.open(page('microphone').value);
     } catch (error) {
@@ -94,8 +99,8 @@ export function recorder(project, { cue, begins, taken }) {
     loudest = -90;
     clipped = false;
     holding = -90;
-    tape.onSound(sounds);
     if (page('countin').checked) {
+      early = [];
       show('counting');
       for (let beat = BEATS; beat > 0; beat--) {
         page('time').textContent = String(beat);
@@ -105,6 +110,8 @@ export function recorder(project, { cue, begins, taken }) {
       }
     }
     recording = new tape.Recording({ project, cue: sheet.id, number: sheet.number });
+    early.forEach(samples => recording.add(samples));
+    early = [];
     show('recording');
   }
 

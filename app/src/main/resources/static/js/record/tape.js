@@ -21,6 +21,8 @@ export async function open(device) {
   if (stream && opened === device) return;
   close();
   if (!navigator.mediaDevices) throw new Error('This browser gives no microphone to this page. Open it at localhost.');
+  // all that takes time comes first: what is said as soon as the microphone is on is heard
+  const tape = await listener();
   try {
     stream = await navigator.mediaDevices.getUserMedia({
       audio: {
@@ -32,9 +34,18 @@ export async function open(device) {
       },
     });
   } catch (error) {
+    close();
     throw new Error(WHY[error.name] ?? 'The microphone can’t be used. Look at the browser’s settings for this page.');
   }
   opened = device;
+  context.createMediaStreamSource(stream).connect(tape);
+  stream
+    .getAudioTracks()[0]
+    .addEventListener('ended', () => document.dispatchEvent(new CustomEvent('logophon:microphone-gone')));
+}
+
+/** What hands on each piece of sound that reaches it. */
+async function listener() {
   context = new AudioContext({ sampleRate: RATE });
   await context.audioWorklet.addModule('/js/record/worklet.js');
   const tape = new AudioWorkletNode(context, 'logophon-tape', {
@@ -43,11 +54,8 @@ export async function open(device) {
     channelCountMode: 'explicit',
   });
   tape.port.onmessage = event => hear(event.data);
-  context.createMediaStreamSource(stream).connect(tape);
   await context.resume();
-  stream
-    .getAudioTracks()[0]
-    .addEventListener('ended', () => document.dispatchEvent(new CustomEvent('logophon:microphone-gone')));
+  return tape;
 }
 
 export function close() {

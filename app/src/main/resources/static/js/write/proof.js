@@ -4,6 +4,7 @@ import { button, element, say } from '../app.js';
 import { ask, glance } from '../ask.js';
 import { area, change, onCaret, project, script, take } from './script.js';
 import { hear } from './hear.js';
+import { rulesOf } from './byrule.js';
 
 const list = document.getElementById('findings');
 const none = document.getElementById('todo-none');
@@ -25,6 +26,7 @@ let dismissed = 0;
 let right = 0;
 let showRight = false;
 let wanted = 0;
+let shown = '';
 let painted = () => {};
 
 export const onFindings = listener => {
@@ -60,6 +62,10 @@ const LISTS = [
 function show() {
   const open = findings.filter(f => !f.right);
   const stuck = problems();
+  // a press on what stays as it is isn't lost
+  const now = JSON.stringify([findings, stuck, right, dismissed, showRight]);
+  if (now === shown) return;
+  shown = now;
   count.textContent = open.length + stuck.length;
   none.hidden = open.length + stuck.length > 0;
   const parts = stuck.map(stuckCard);
@@ -85,7 +91,7 @@ function show() {
   }
   if (cards > MOST_CARDS)
     parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they appear as these are settled.`));
-  if (right) parts.push(byRule());
+  if (right) parts.push(rules.show(findings.filter(f => f.right), right));
   if (dismissed) {
     const foot = element('div', 'row-of-buttons mt-3');
     foot.append(
@@ -96,10 +102,10 @@ function show() {
     );
     parts.push(foot);
   }
-  const focused = list.contains(document.activeElement)
-    ? [...list.querySelectorAll('button')].indexOf(document.activeElement)
-    : -1;
+  const at = document.activeElement;
+  const focused = list.contains(at) ? [...list.querySelectorAll('button')].indexOf(at) : -1;
   list.replaceChildren(...parts);
+  if (at?.matches('#rule-filter')) at.focus();
   // whoever works through the list by keyboard goes on where they were
   if (focused >= 0) {
     const all = list.querySelectorAll('button');
@@ -107,64 +113,16 @@ function show() {
   }
 }
 
-/** Written forms that need nobody: closed, and each can be heard and changed. */
-function byRule() {
-  const box = element('details', 'byrule');
-  box.open = showRight;
-  box.append(element('summary', 'kindhead', `Said by rule · ${right}`));
-  box.addEventListener('toggle', () => {
-    if (box.open === showRight) return;
-    showRight = box.open;
-    if (showRight) proof();
-  });
-  if (!showRight) return box;
-  const lines = element('ul', 'rulelines');
-  const same = new Map();
-  for (const finding of findings.filter(f => f.right)) {
-    const key = finding.text + finding.wouldSay;
-    same.set(key, [...(same.get(key) ?? []), finding]);
-  }
-  [...same.values()].slice(0, MOST_CARDS).forEach(alike => lines.append(ruleLine(alike)));
-  box.append(lines);
-  if (same.size > MOST_CARDS) box.append(element('p', 'soft', `and ${same.size - MOST_CARDS} more.`));
-  return box;
-}
-
-function ruleLine(alike) {
-  const finding = alike[0];
-  const line = element('li', 'ruleline');
-  line.dataset.start = finding.start;
-  const about = element('p', '');
-  about.append(
-    button(
-      'words',
-      finding.text,
-      () => {
-        area.select(finding.start, finding.end);
-      },
-      `Go to ${finding.text} in cue ${finding.number}`,
-    ),
-    element('span', 'where', alike.length > 1 ? `${finding.number} +${alike.length - 1}` : finding.number),
-    element('span', 'said', finding.wouldSay),
-  );
-  const chips = element('div', 'chips');
-  chips.append(button('chip', '▶', () => hear(saidNow(finding)), `Play ${finding.text}`));
-  finding.suggestions
-    .slice(1)
-    .forEach((suggestion, i) =>
-      chips.append(
-        button(
-          'chip',
-          suggestion.label,
-          () => takeItems(alike.map(f => item(f, f.suggestions[i + 1] ?? suggestion))),
-          `Say ${finding.text} instead: ${suggestion.label}`,
-        ),
-      ),
-    );
-  chips.append(respell(finding, finding.text));
-  line.append(about, chips);
-  return line;
-}
+const rules = rulesOf(project, {
+  opened: open => {
+    showRight = open;
+    if (open) proof();
+  },
+  go: finding => area.select(finding.start, finding.end),
+  hear: finding => hear(saidNow(finding)),
+  take: (alike, i) => takeItems(alike.map(f => item(f, f.suggestions[i] ?? alike[0].suggestions[i]))),
+  respell: finding => respell(finding, finding.text),
+});
 
 /** A form alone may be another one than in its sentence: its words go along. */
 const saidNow = finding => ({

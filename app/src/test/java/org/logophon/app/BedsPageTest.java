@@ -4,12 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -18,16 +16,13 @@ import tools.jackson.databind.JsonNode;
 /** Sounds and beds by hand: laid, heard on real audio, and taken out again. */
 class BedsPageTest extends BrowserTest {
 
-    private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
-
     private static final int TENTH = 4_800;
     private static final int TENTHS = 12;
 
     private String rendered(String name, String script, int cues) {
         String project = server.project(name, script);
         server.post(project + "/render", Map.of("step", "LISTEN"));
-        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
         return project;
     }
 
@@ -51,19 +46,14 @@ class BedsPageTest extends BrowserTest {
         assertThat(page.locator("#overview polygon.bed")).hasCount(1);
         page.locator(".bedrow input[data-field$=' level']").fill("-10");
         page.keyboard().press("Tab");
-        assertThat(page.locator(".hint")).containsText("Bed changed", SOON);
+        assertThat(page.locator(".hint")).containsText("Bed changed");
         page.reload();
         assertThat(page.locator(".bedrow input[data-field$=' level']")).hasValue("-10");
         assertThat(page.locator(".transport .beds")).isVisible();
         page.locator(".bedrow").getByText("Play").focus();
         page.keyboard().press("Enter");
-        assertThat(page.locator(".transport .cuenow b"))
-                .hasText("020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
-        assertThat(page.locator(".transport .play"))
-                .hasAttribute(
-                        "aria-label",
-                        "Play the programme",
-                        new LocatorAssertions.HasAttributeOptions().setTimeout(60_000));
+        assertThat(page.locator(".transport .cuenow b")).hasText("020");
+        assertThat(page.locator(".transport .play")).hasAttribute("aria-label", "Play the programme");
         // in the gap nothing sounds but the bed, and there it is what the server made of it, at its own place
         float[] heard = Speakers.heard(page);
         float[] layer = layer(project);
@@ -145,24 +135,24 @@ class BedsPageTest extends BrowserTest {
         page.keyboard().press("Tab");
         page.locator("details[open] input[data-field$=' name']").fill("Hatch");
         page.keyboard().press("Tab");
-        assertThat(page.locator("#soundlist")).containsText("Hatch", SOON);
+        assertThat(page.locator("#soundlist")).containsText("Hatch");
         accessible();
 
         page.locator("#gap-sound").selectOption("Hatch");
         page.locator("#gap-cue").fill("010");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#gaplist")).containsText("after “slept”", SOON);
+        assertThat(page.locator("#gaplist")).containsText("after “slept”");
         page.locator("#gaplist").getByText("Remove").click();
         assertThat(page.locator("#no-gaps")).isVisible();
         page.locator("#beds-back button").click();
-        assertThat(page.locator("#gaplist")).containsText("Hatch", SOON);
+        assertThat(page.locator("#gaplist")).containsText("Hatch");
 
         // between two words it stands on Direct, beside the pause
         page.navigate(address() + project + "/direct");
         page.locator("[data-word='3']").first().click();
         page.keyboard().press("ArrowDown");
         page.locator("#markbar select[name=sound]").selectOption("Hatch");
-        assertThat(page.locator("#marklist")).containsText("“Hatch” in 1.00 s, −12 dB", SOON);
+        assertThat(page.locator("#marklist")).containsText("“Hatch” in 1.00 s, −12 dB");
         List<String> said = page.locator("#marklist li").allTextContents();
         assertThat(said).anyMatch(line -> line.contains("after “lit”"));
         page.keyboard().press("Control+z");

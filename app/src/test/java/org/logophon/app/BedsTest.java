@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
@@ -30,7 +29,6 @@ import tools.jackson.databind.JsonNode;
 @RealSpeech
 class BedsTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(180);
     private static final int RATE = 48_000;
 
     private String rendered(String name, String script, int cues) {
@@ -41,7 +39,7 @@ class BedsTest extends ApplicationTest {
 
     private void render(String project, int cues) {
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await(cues + " cues ready", PATIENCE, () -> server.ready(project) == cues);
+        Server.await(cues + " cues ready", () -> server.ready(project) == cues);
     }
 
     private JsonNode table(String project) {
@@ -101,7 +99,6 @@ class BedsTest extends ApplicationTest {
         assertThat(asked.statusCode()).isEqualTo(200);
         Server.await(
                 "the package is built",
-                PATIENCE,
                 () -> !server.get(project + "/deliveries").body().contains("<progress"));
         String address = server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
         Map<String, byte[]> files = new LinkedHashMap<>();

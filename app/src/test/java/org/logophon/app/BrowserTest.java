@@ -5,13 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.ConsoleMessage;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.WebError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.BoundingBox;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
@@ -26,7 +29,7 @@ abstract class BrowserTest extends ApplicationTest {
     static final int WIDTH = 1280;
     static final int HEIGHT = 800;
     private static final Object CLIPBOARD = new Object();
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     BrowserContext context;
     Page page;
@@ -87,6 +90,18 @@ abstract class BrowserTest extends ApplicationTest {
         page.getByText("Start writing").click();
         paste(script);
         return page.url().replaceAll("^.*?(/projects/[^/]+).*$", "$1");
+    }
+
+    /** Where something stands once it is drawn and nothing around it moves any more. */
+    BoundingBox steady(Locator locator) {
+        AtomicReference<BoundingBox> before = new AtomicReference<>();
+        page.waitForCondition(() -> {
+            // what is drawn anew is nowhere for a moment
+            BoundingBox now = locator.boundingBox();
+            BoundingBox last = before.getAndSet(now);
+            return now != null && last != null && now.x == last.x && now.y == last.y && now.width == last.width;
+        });
+        return before.get();
     }
 
     void setDial(String dial, String value) {

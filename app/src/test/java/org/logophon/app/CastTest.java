@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -63,7 +62,6 @@ class CastTest extends ApplicationTest {
     private void counts(String project, String query, Predicate<Voice> which) {
         Server.await(
                 query + " shows what it asks for",
-                Duration.ofSeconds(60),
                 () -> rows(found(project, query))
                         == voices.all().stream().filter(which).count());
     }
@@ -175,7 +173,7 @@ class CastTest extends ApplicationTest {
         String project = server.project("Casting", SCRIPT);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
         server.post(project + "/render", Map.of("step", "CAST"));
-        Server.await("rendered", Duration.ofSeconds(60), () -> server.ready(project) == 3);
+        Server.await("rendered", () -> server.ready(project) == 3);
         assertThat(server.json(project + "/cast/preview?role=Keeper&voice=aldric")
                         .get("sentence")
                         .asString())
@@ -297,7 +295,7 @@ class CastTest extends ApplicationTest {
                 .isCloseTo(-2, within(0.5));
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", ewan));
         server.post(project + "/render", Map.of("step", "CAST"));
-        Server.await("rendered", Duration.ofSeconds(60), () -> server.ready(project) == 3);
+        Server.await("rendered", () -> server.ready(project) == 3);
         assertThat(server.get(project + "/direct?cue="
                                 + server.cues(project).get(1).get("id").asString())
                         .body())

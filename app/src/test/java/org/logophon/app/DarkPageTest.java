@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -28,7 +27,7 @@ class DarkPageTest extends BrowserTest {
         String project = server.project("In the dark", SCRIPT);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "hamish"));
         server.post(project + "/render", Map.of("step", "LISTEN"));
-        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 2);
+        Server.await("rendered", () -> server.ready(project) == 2);
         String cue = server.cues(project).get(0).get("id").asString();
         server.post(
                 project + "/cues/" + cue + "/marks", Map.of("start", "4", "end", "8", "kind", "pace", "value", "80"));

@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Download;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,9 +21,6 @@ import org.junit.jupiter.api.io.TempDir;
 /** The Deliver page by key and by mouse; what is downloaded is opened by outside tools. */
 class DeliverPageTest extends BrowserTest {
 
-    private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(120_000);
-
     @TempDir
     Path folder;
 
@@ -33,7 +28,7 @@ class DeliverPageTest extends BrowserTest {
         String project = server.project(name, script);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "isla"));
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
         page.navigate(address() + project + "/deliver");
         assertThat(page.locator("html[data-live]")).isAttached();
         return project;
@@ -49,8 +44,8 @@ class DeliverPageTest extends BrowserTest {
     private Path built(int number) throws IOException {
         page.locator("#build").focus();
         page.keyboard().press("Enter");
-        assertThat(page.locator("#deliveries li").first()).containsText("Delivery " + number, SOON);
-        assertThat(page.locator("#deliveries li").first()).containsText("Download", SOON);
+        assertThat(page.locator("#deliveries li").first()).containsText("Delivery " + number);
+        assertThat(page.locator("#deliveries li").first()).containsText("Download");
         Download download = page.waitForDownload(() -> page.locator("#deliveries li")
                 .first()
                 .getByText("Download", new com.microsoft.playwright.Locator.GetByTextOptions().setExact(true))
@@ -132,7 +127,7 @@ class DeliverPageTest extends BrowserTest {
         // another voice: the page tells before it is built what will have changed
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "marnie"));
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        assertThat(page.locator("#contents")).containsText("changed: voice", SOON);
+        assertThat(page.locator("#contents")).containsText("changed: voice");
         built(2);
         page.getByLabel("View files of delivery 2").click();
         assertThat(page.locator("#delivered")).containsText("changed: voice");
@@ -163,7 +158,7 @@ class DeliverPageTest extends BrowserTest {
         assertThat(server.get(copy + "/deliver/captions").body()).contains("The lens weighs 2.3 t.");
         server.save(project, "KEEPER: The old lens weighs two point three tonnes.", 1);
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("again", Duration.ofSeconds(120), () -> server.ready(project) == 1);
+        Server.await("again", () -> server.ready(project) == 1);
         page.locator("#wish [data-captions]").first().click();
         assertThat(page.locator("#captions"))
                 .containsText("corrected before the words changed: The lens weighs 2.3 t.");

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,12 +25,10 @@ import tools.jackson.databind.JsonNode;
 @Execution(ExecutionMode.CONCURRENT)
 class DeliveryTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(180);
-
     private String rendered(String name, String script, long cues) {
         String project = server.project(name, script);
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await(cues + " cues ready", PATIENCE, () -> server.ready(project) == cues);
+        Server.await(cues + " cues ready", () -> server.ready(project) == cues);
         return project;
     }
 
@@ -39,7 +36,6 @@ class DeliveryTest extends ApplicationTest {
         server.post(project + "/deliveries", Map.of("pattern", pattern, "target", target));
         Server.await(
                 "the package is built",
-                PATIENCE,
                 () -> !server.get(project + "/deliveries").body().contains("<progress"));
         return server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
     }
@@ -117,7 +113,7 @@ class DeliveryTest extends ApplicationTest {
         String first = build(project, "{number}_{slug}", "-19");
         server.save(project, "Words that have changed.", 1);
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("ready again", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("ready again", () -> server.ready(project) == 1);
         String second = build(project, "{number}_{slug}", "-19");
         assertThat(second).isNotEqualTo(first);
         assertThat(zip(first).keySet()).contains("010_words-that-will-change.wav");
@@ -147,7 +143,7 @@ class DeliveryTest extends ApplicationTest {
         byte[] before = server.bytes(first);
         server.save(project, "The first cue.\n\nThe second, longer cue.\n\nThe third cue.", 1);
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("ready again", PATIENCE, () -> server.ready(project) == 3);
+        Server.await("ready again", () -> server.ready(project) == 3);
         // told before it is built
         String holds = server.get(project
                         + "/deliver/contents?pattern={number}&target=-19"
@@ -189,10 +185,7 @@ class DeliveryTest extends ApplicationTest {
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .header("X-XSRF-TOKEN", server.token())
                 .POST(java.net.http.HttpRequest.BodyPublishers.ofString(form)));
-        Server.await(
-                "built",
-                PATIENCE,
-                () -> server.get(project + "/deliveries").body().contains("/file"));
+        Server.await("built", () -> server.get(project + "/deliveries").body().contains("/file"));
         String address = server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
         Map<String, byte[]> files = zip(address);
         assertThat(files.keySet())

@@ -2,7 +2,6 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
@@ -42,7 +41,6 @@ class DemoTest extends ApplicationTest {
         assertThat(marksOf("Ffion Aldous has read")).isEqualTo("0.20 s, by Keeper");
         Server.await(
                 "somebody has listened",
-                Duration.ofSeconds(240),
                 () -> server.json(lanternRoom + "/notes").toString().contains("\"doneTake\":\"T2\""));
         var heard = server.cues(lanternRoom);
         assertThat(heard.get(0).get("reviewed").asString()).isEqualTo("approved");
@@ -50,7 +48,6 @@ class DemoTest extends ApplicationTest {
         assertThat(heard.get(4).get("reviewed").asString()).isEqualTo("changed since heard: loudness");
         Server.await(
                 "the visitor's line was recorded and recast",
-                Duration.ofSeconds(120),
                 () -> server.json(lanternRoom + "/record/cues?role=Visitor")
                         .get(0)
                         .get("told")
@@ -59,7 +56,6 @@ class DemoTest extends ApplicationTest {
         String wheel = server.named("Wheel True");
         Server.await(
                 "somebody has delivered twice",
-                Duration.ofSeconds(240),
                 () -> server.get(wheel + "/deliveries").body().contains("Changes only"));
         String second = server.get(wheel + "/deliveries").body().replaceAll("(?s).*?data-look=\"([^\"]+)\".*", "$1");
         assertThat(server.get(second).body()).contains("100_", "changed: words", "as before");
@@ -69,7 +65,7 @@ class DemoTest extends ApplicationTest {
                         "Dein Rad eiert? In 50 Sekunden",
                         "to check",
                         "was: <span>That&#39;s a true wheel. Go and ride it.");
-        Server.await("the German is rendered", Duration.ofSeconds(120), () -> server.ready(german) == 10);
+        Server.await("the German is rendered", () -> server.ready(german) == 10);
         server.save(lanternRoom, "NARRATOR: My own words now.", 1);
         server.post(server.named("Wheel True") + "/delete", Map.of());
         context.publishEvent(new ApplicationReadyEvent(new SpringApplication(), new String[0], context, null));

@@ -5,24 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Route;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.speech.MadeUpSpeech;
 
 /** The Direct page, the transport, and what they say when something is missing. */
 class DirectPageTest extends BrowserTest {
 
-    private static final LocatorAssertions.IsVisibleOptions SOON =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
-
     private String rendered(String name, String script) {
         String project = newProject(name, script);
         page.getByText(Pattern.compile("Render \\d+ cues?")).click();
-        assertThat(page.locator("#head"))
-                .containsText("all rendered", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#head")).containsText("all rendered");
         open("Direct");
-        assertThat(page.locator("#score .word").first()).isVisible(SOON);
+        assertThat(page.locator("#score .word").first()).isVisible();
         return project;
     }
 
@@ -108,31 +106,27 @@ class DirectPageTest extends BrowserTest {
                 "The lamp was lit.\n\nNobody in the tower slept that night, nor for many nights to come.\n\nThree.");
         assertThat(page.locator(".strip rect.state-ready")).hasCount(3);
         page.getByLabel("Play the programme").click();
-        assertThat(page.locator("#stage h1"))
-                .hasText("Cue 020", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#stage h1")).hasText("Cue 020");
         assertThat(page.locator(".transport .time")).not().hasText("00:00:00:00");
         page.getByLabel("Stop").click();
         Locator strip = page.locator(".strip");
-        strip.click(new Locator.ClickOptions().setPosition(strip.boundingBox().width - 4, 10));
+        strip.click(new Locator.ClickOptions().setPosition(steady(strip).width - 4, 10));
         assertThat(page.locator("#stage h1")).hasText("Cue 030");
         assertThat(strip).hasAttribute("aria-valuetext", "cue 030, Narrator, ready");
     }
 
     @Test
     void aBatchShowsItsProgressAndCanBeCancelled() {
-        StringBuilder script = new StringBuilder();
-        for (int i = 0; i < 80; i++) {
-            script.append("On night ")
-                    .append(i)
-                    .append(" the wind went round to the north, and the lamp was lit early, and nobody slept. "
-                            .repeat(4))
-                    .append("\n\n");
+        String script = IntStream.range(0, 20)
+                .mapToObj("On night %d the wind went round to the north.\n\n"::formatted)
+                .collect(Collectors.joining());
+        String project = newProject("Stopped", script);
+        try (MadeUpSpeech.Held held = MadeUpSpeech.hold("wind went round")) {
+            page.getByText("Render 20 cues").click();
+            assertThat(page.locator("#head progress")).isVisible();
+            page.locator("#head").getByText("Cancel").click();
+            assertThat(page.locator("#head")).containsText(Pattern.compile("Render \\d+ cues"));
         }
-        String project = newProject("Stopped", script.toString());
-        page.getByText("Render 80 cues").click();
-        assertThat(page.locator("#head progress")).isVisible();
-        page.locator("#head").getByText("Cancel").click();
-        assertThat(page.locator("#head")).containsText(Pattern.compile("Render \\d+ cues"));
         assertThat(server.json(project + "/programme").get("rendering").asInt()).isZero();
     }
 

@@ -11,14 +11,11 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 
 /** The events of a stream as they come: its name, then its data. */
 final class EventStream implements AutoCloseable {
-
-    private static final Duration SOON = Duration.ofSeconds(20);
 
     final List<String> events = new CopyOnWriteArrayList<>();
     private final InputStream body;
@@ -49,7 +46,7 @@ final class EventStream implements AutoCloseable {
         });
         reader.setDaemon(true);
         reader.start();
-        Server.await("the stream begins", SOON, () -> !events.isEmpty());
+        Server.await("the stream begins", () -> !events.isEmpty());
     }
 
     boolean told(String kind) {

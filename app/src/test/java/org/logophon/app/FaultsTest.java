@@ -97,11 +97,10 @@ class FaultsTest {
         hired = here.project("Hired", "Fog.");
         Server.await(
                 "a hired voice is listed and cast",
-                WHOLE_AGAIN,
                 () -> here.post(hired + "/cast", Map.of("role", "Narrator", "voice", "hired-rosalind"))
                         .body()
                         .contains("speaks Narrator now"));
-        Server.await("what is delivered is rendered", WHOLE_AGAIN, () -> here.ready(delivered) == 2);
+        Server.await("what is delivered is rendered", () -> here.ready(delivered) == 2);
     }
 
     private void during(Fault fault, int turn, Random random, String told) throws Exception {
@@ -137,7 +136,7 @@ class FaultsTest {
 
     /** As the page does: what isn't accepted is sent again. */
     private void send(Server server, byte[] sound) {
-        Server.await("a recording is accepted", WHOLE_AGAIN, () -> {
+        Server.await("a recording is accepted", () -> {
             try {
                 HttpResponse<String> answer =
                         server.send(server.request(recorded + "/record/cues/" + recordedCue + "?name=1.wav")
@@ -164,12 +163,10 @@ class FaultsTest {
 
     private void whole(int turn, String told) {
         // what stopped with a sentence is asked for again, as that sentence says
-        Server.await(told + ": all is rendered", WHOLE_AGAIN, () -> renderedOrAskedAgain(rendered, CUES));
-        Server.await(
-                told + ": what was hired is rendered", WHOLE_AGAIN, () -> turn == 1 || renderedOrAskedAgain(hired, 1));
+        Server.await(told + ": all is rendered", () -> renderedOrAskedAgain(rendered, CUES));
+        Server.await(told + ": what was hired is rendered", () -> turn == 1 || renderedOrAskedAgain(hired, 1));
         Server.await(
                 told + ": what is delivered is built",
-                WHOLE_AGAIN,
                 () -> count("select count(*) from delivery where state = 'building'") == 0);
         for (Server server : house.servers()) {
             assertThat(server.json(rendered + "/script?text=true").get("text").asString())
@@ -199,7 +196,6 @@ class FaultsTest {
                 .isEqualTo(count("select coalesce(sum(characters), 0) from charge"));
         Server.await(
                 told + ": nothing is stuck",
-                WHOLE_AGAIN,
                 () -> count("select count(*) from render_claim") == 0
                         && count("select count(*) from scheduled_tasks where task_instance <> 'recurring'") == 0);
     }

@@ -21,7 +21,6 @@ import org.springframework.util.FileSystemUtils;
  */
 final class FaultyHouse implements AutoCloseable {
 
-    private static final Duration SOON = Duration.ofSeconds(90);
     private static final Duration ANSWERS_WITHIN = Duration.ofSeconds(3);
     private static final long LEFT_ALONE_BYTES = 100 << 20;
     /** As far as its apostrophe, which a page writes in its own way. */
@@ -173,8 +172,7 @@ final class FaultyHouse implements AutoCloseable {
     private void killServer(String told) throws Exception {
         List<ProcessHandle> workers = mayDie.workers();
         mayDie.kill();
-        Server.await(
-                told + ": its workers end with it", SOON, () -> workers.stream().noneMatch(Launched::runs));
+        Server.await(told + ": its workers end with it", () -> workers.stream().noneMatch(Launched::runs));
         mayDie = start();
         there = entered(mayDie);
     }
@@ -184,11 +182,11 @@ final class FaultyHouse implements AutoCloseable {
             network.cut(true);
             long end = System.nanoTime()
                     + TimeUnit.MILLISECONDS.toNanos(8_000 + random.nextInt(1_000 * longestCutSeconds));
-            Server.await(told + ": a page that is open is told", SOON, () -> page.toldAway(true));
+            Server.await(told + ": a page that is open is told", () -> page.toldAway(true));
             saysThatTheDatabaseIsAway(project, told);
             TimeUnit.NANOSECONDS.sleep(Math.max(0, end - System.nanoTime()));
             network.cut(false);
-            Server.await(told + ": and told when it is over", SOON, () -> page.toldAway(false));
+            Server.await(told + ": and told when it is over", () -> page.toldAway(false));
         }
     }
 
@@ -238,6 +236,6 @@ final class FaultyHouse implements AutoCloseable {
         network.close();
         database.close();
         FileSystemUtils.deleteRecursively(home);
-        Server.await("no process is left over", SOON, () -> met.stream().noneMatch(Launched::runs));
+        Server.await("no process is left over", () -> met.stream().noneMatch(Launched::runs));
     }
 }

@@ -12,7 +12,6 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Arrays;
 import java.util.Map;
 import javax.imageio.ImageIO;
@@ -26,8 +25,6 @@ import tools.jackson.databind.JsonNode;
 /** The feed of the house, read by a reader of RSS that isn't ours (ROME). */
 class FeedTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
-
     @Autowired
     private JdbcTemplate jdbc;
 
@@ -40,10 +37,7 @@ class FeedTest extends ApplicationTest {
                 .header("X-XSRF-TOKEN", server.token())
                 .POST(HttpRequest.BodyPublishers.ofString(
                         "asked=true&" + parts + "&rate=48000&bits=24&pattern=&target=-16")));
-        Server.await(
-                "built",
-                PATIENCE,
-                () -> !server.get(project + "/deliveries").body().contains("<progress"));
+        Server.await("built", () -> !server.get(project + "/deliveries").body().contains("<progress"));
         assertThat(server.get(project + "/deliveries").body()).doesNotContain("state-problem");
         return jdbc.queryForObject(
                 "select id::text from delivery where project_id = ?::uuid and state = 'ready' order by "
@@ -70,7 +64,7 @@ class FeedTest extends ApplicationTest {
                 "Lamps & <keepers> \u0007",
                 "# Night\n\nWind north-west, force nine.\n\n# Morning\n\nNobody slept that night.");
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == 2);
+        Server.await("rendered", () -> server.ready(project) == 2);
         String without = delivered(project, "parts=captions&captions=srt");
         assertThat(server.post(project + "/deliveries/" + without + "/feed", Map.of("in", "true"))
                         .statusCode())

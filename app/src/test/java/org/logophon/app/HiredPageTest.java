@@ -3,7 +3,6 @@ package org.logophon.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Route;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -26,9 +25,7 @@ class HiredPageTest extends BrowserTest {
     @BeforeEach
     void listed() {
         Server.await(
-                "hired voices are listed",
-                Duration.ofSeconds(60),
-                () -> voices.find("hired-rosalind").isPresent());
+                "hired voices are listed", () -> voices.find("hired-rosalind").isPresent());
     }
 
     private void cast(String name, String script) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -29,8 +28,6 @@ import tools.jackson.databind.JsonNode;
 @ResourceLock("the account of what is hired")
 class HiredTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
-
     @Autowired
     private VoiceCatalogue voices;
 
@@ -43,9 +40,7 @@ class HiredTest extends ApplicationTest {
     @BeforeEach
     void listed() {
         Server.await(
-                "hired voices are listed",
-                PATIENCE,
-                () -> voices.find("hired-rosalind").isPresent());
+                "hired voices are listed", () -> voices.find("hired-rosalind").isPresent());
     }
 
     /** A project whose narrator is a hired voice. */
@@ -77,7 +72,7 @@ class HiredTest extends ApplicationTest {
 
     private void renderAll(String project, int agreed, int cues) {
         server.post(project + "/render", Map.of("agreed", Integer.toString(agreed)));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
     }
 
     @Test
@@ -155,7 +150,7 @@ class HiredTest extends ApplicationTest {
                 .contains("Render for 0.01 EUR");
         double calm = server.cues(project).get(0).get("seconds").asDouble();
         server.post(project + "/cues/" + cue + "/render", Map.of("agreed", "21"));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("rendered", () -> server.ready(project) == 1);
         assertThat(server.cues(project).get(0).get("seconds").asDouble())
                 .as("an urgent one is quicker")
                 .isLessThan(calm * 0.95);
@@ -182,7 +177,7 @@ class HiredTest extends ApplicationTest {
                 .contains("Free voices only: 1 cue");
         assertThat(server.ready(project)).isZero();
         server.post(project + "/render/free", Map.of());
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("rendered", () -> server.ready(project) == 1);
         assertThat(STAND_IN.used()).isEqualTo(before);
     }
 
@@ -223,10 +218,7 @@ class HiredTest extends ApplicationTest {
                 .map(name -> project(name, script, "hired-imogen"))
                 .toList();
         projects.forEach(project -> server.post(project + "/render", Map.of("agreed", "1000")));
-        Server.await(
-                "rendered",
-                Duration.ofSeconds(120),
-                () -> projects.stream().allMatch(project -> server.ready(project) == 12));
+        Server.await("rendered", () -> projects.stream().allMatch(project -> server.ready(project) == 12));
         int characters = script.replace("\n\n", "").length();
         assertThat(STAND_IN.used() - before).isEqualTo(characters);
         assertThat(sum() - ledgerBefore).isEqualTo(characters);

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -23,7 +22,6 @@ class KeepRunningTest {
 
     private static final List<String> CHILDREN =
             List.of("database", "standin", "balancer", "application0", "application1");
-    private static final Duration MOST = Duration.ofSeconds(60);
 
     @TempDir
     private Path home;
@@ -38,7 +36,6 @@ class KeepRunningTest {
             // they are told to end, and take a moment
             Server.await(
                     "none of them is left",
-                    MOST,
                     () -> begun().values().stream()
                             .noneMatch(pid ->
                                     ProcessHandle.of(pid).filter(Launched::runs).isPresent()));
@@ -56,7 +53,7 @@ class KeepRunningTest {
                 .redirectErrorStream(true)
                 .redirectOutput(home.resolve("said").toFile())
                 .start();
-        Server.await("all have begun", MOST, () -> begun().size() == CHILDREN.size());
+        Server.await("all have begun", () -> begun().size() == CHILDREN.size());
     }
 
     /** The latest process of each. */
@@ -91,7 +88,6 @@ class KeepRunningTest {
                 killed.forEach(one -> ProcessHandle.of(before.get(one)).ifPresent(ProcessHandle::destroyForcibly));
                 Server.await(
                         killed + " come again",
-                        MOST,
                         () -> killed.stream().noneMatch(one -> begun().get(one).equals(before.get(one))));
                 Map<String, Long> after = begun();
                 assertThat(CHILDREN)
@@ -108,11 +104,10 @@ class KeepRunningTest {
         Map<String, Long> before = begun();
         ProcessHandle.of(before.get("database")).orElseThrow().destroyForcibly();
         // while the launcher waits for the database, which takes a moment
-        Server.await("the database's end was seen", MOST, () -> said().contains("The database ended by itself"));
+        Server.await("the database's end was seen", () -> said().contains("The database ended by itself"));
         ProcessHandle.of(before.get("application0")).orElseThrow().destroyForcibly();
         Server.await(
                 "the application comes again",
-                MOST,
                 () -> !begun().get("application0").equals(before.get("application0")));
         assertThat(begun().get("database")).isNotEqualTo(before.get("database"));
     }

@@ -6,7 +6,6 @@ import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.time.Duration;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
@@ -41,7 +40,6 @@ class KilledServerTest {
     private static void delivered(Server server, String project) throws Exception {
         Server.await(
                 "it is built after all",
-                Duration.ofSeconds(240),
                 () -> server.get(project + "/deliveries").body().contains("/file\""));
         String address = server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
         Map<String, byte[]> files = new HashMap<>();
@@ -80,7 +78,7 @@ class KilledServerTest {
             }
             project = server.project("Killed", script.toString());
             server.post(project + "/render", Map.of("step", "DIRECT"));
-            Server.await("some cues are done", Duration.ofSeconds(180), () -> server.ready(project) >= 2);
+            Server.await("some cues are done", () -> server.ready(project) >= 2);
             before = server.ready(project);
         } finally {
             first.kill();
@@ -89,10 +87,10 @@ class KilledServerTest {
         ServerProcess second = ServerProcess.start(name, folder.resolve("second.log"));
         try {
             Server again = second.meet();
-            Server.await("all cues are done", Duration.ofSeconds(240), () -> again.ready(project) == CUES);
+            Server.await("all cues are done", () -> again.ready(project) == CUES);
             again.post(project + "/deliveries", DELIVERY);
             int some = new Random(1).nextInt(CUES);
-            Server.await("it is being built", Duration.ofSeconds(60), () -> stored(name) > some);
+            Server.await("it is being built", () -> stored(name) > some);
         } finally {
             second.kill();
         }

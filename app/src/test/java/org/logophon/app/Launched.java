@@ -91,7 +91,7 @@ abstract class Launched {
             return HttpClient.newHttpClient()
                     .send(
                             HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/"))
-                                    .timeout(Duration.ofSeconds(20))
+                                    .timeout(Duration.ofSeconds(60))
                                     .build(),
                             HttpResponse.BodyHandlers.discarding())
                     .statusCode();
@@ -114,7 +114,7 @@ abstract class Launched {
     }
 
     static void await(String what, java.util.function.BooleanSupplier condition) throws Exception {
-        Server.await(what, Duration.ofSeconds(600), condition::getAsBoolean);
+        Server.await(what, condition::getAsBoolean);
     }
 
     static ProcessHandle child(Process launcher, String named) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -25,8 +24,6 @@ import tools.jackson.databind.JsonNode;
 @Execution(ExecutionMode.CONCURRENT)
 class ListenTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
-
     @Autowired
     private JdbcTemplate jdbc;
 
@@ -42,9 +39,7 @@ class ListenTest extends ApplicationTest {
 
     private void ready(String project) {
         Server.await(
-                "rendered",
-                PATIENCE,
-                () -> server.ready(project) == server.cues(project).size());
+                "rendered", () -> server.ready(project) == server.cues(project).size());
     }
 
     private JsonNode cue(String project, int at) {
@@ -250,7 +245,7 @@ class ListenTest extends ApplicationTest {
     void moreTakesLieBesideTheKeptOneAndTheShortestOrTheNewestIsKeptForAll() {
         String project = rendered("More", "# One\n\nThe lamp was lit at four.\n\n# Two\n\nNobody slept that night.");
         server.post(project + "/listen/cues/" + id(project, 0) + "/more", Map.of("count", "3"));
-        Server.await("four takes", PATIENCE, () -> cue(project, 0).get("takes").asInt() == 4);
+        Server.await("four takes", () -> cue(project, 0).get("takes").asInt() == 4);
         assertThat(sheet(project, 0).get("takes").get(0).get("name").asString())
                 .as("what was kept stays so")
                 .isEqualTo("T1");
@@ -286,7 +281,7 @@ class ListenTest extends ApplicationTest {
         String project = rendered(
                 "Cleaned", "The lamp was lit at four, and nobody slept before the storm had gone out over the bay.");
         server.post(project + "/listen/cues/" + id(project, 0) + "/more", Map.of("count", "3"));
-        Server.await("four takes", PATIENCE, () -> cue(project, 0).get("takes").asInt() == 4);
+        Server.await("four takes", () -> cue(project, 0).get("takes").asInt() == 4);
         Map<String, String> named = new java.util.HashMap<>();
         sheet(project, 0)
                 .get("takes")
@@ -340,9 +335,7 @@ class ListenTest extends ApplicationTest {
         server.post(project + "/cast", Map.of("role", "Narrator", "voice", "bram"));
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
         Server.await(
-                "delivered",
-                PATIENCE,
-                () -> server.json(project + "/history").toString().contains("delivered"));
+                "delivered", () -> server.json(project + "/history").toString().contains("delivered"));
         List<String> told = new ArrayList<>();
         server.json(project + "/history")
                 .forEach(line -> told.add(line.get("told").asString()));
@@ -386,7 +379,6 @@ class ListenTest extends ApplicationTest {
         String project = rendered("Checked", "The boy asked whether the light would burn until dawn, and I said yes.");
         Server.await(
                 "checked",
-                PATIENCE,
                 () -> server.json(project + "/listen/check").get("checked").asInt() == 1);
         assertThat(server.json(project + "/listen/check").get("findings").size())
                 .isZero();
@@ -406,7 +398,6 @@ class ListenTest extends ApplicationTest {
         jdbc.update("delete from speech_check where speech_id = ?", speech);
         Server.await(
                 "checked again",
-                PATIENCE,
                 () -> server.json(project + "/listen/check").get("checked").asInt() == 1);
         JsonNode found = server.json(project + "/listen/check").get("findings");
         assertThat(found.size()).isPositive();
@@ -431,10 +422,7 @@ class ListenTest extends ApplicationTest {
         String project = rendered("Marked", "The lamp was lit at four.\n\nNobody slept that night.");
         note(project, 1, "slept", "Quieter");
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
-        Server.await(
-                "built",
-                PATIENCE,
-                () -> server.get(project + "/deliveries").body().contains("/file"));
+        Server.await("built", () -> server.get(project + "/deliveries").body().contains("/file"));
         String markers = Packages.of(server, project).get("markers.csv");
         double start = cue(project, 1).get("start").asDouble();
         String[] row = markers.split("\r\n")[1].split(",");

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
@@ -44,8 +43,7 @@ class LivePageTest extends BrowserTest {
         String project = newProject("Both", "First cue.\n\nSecond cue.");
         Page other = another(project + "/write");
         assertThat(other.locator(".write[data-ready]")).isVisible();
-        assertThat(page.locator(".transport .also"))
-                .containsText("also here: writing", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(page.locator(".transport .also")).containsText("also here: writing");
         // this window's words are on their way while the other one saves
         page.route("**/script", Route::abort);
         type(page, "First cue, and longer.\n\nSecond cue.");
@@ -57,8 +55,7 @@ class LivePageTest extends BrowserTest {
         holds(other, "First cue, and longer.\n\nSecond cue, and longer.");
         assertThat(page.locator("#conflict")).isHidden();
         other.close();
-        assertThat(page.locator(".transport .also"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
+        assertThat(page.locator(".transport .also")).isHidden();
     }
 
     @Test
@@ -140,11 +137,9 @@ class LivePageTest extends BrowserTest {
         assertThat(page.locator("#away")).hasText("The database doesn't answer right now.");
         accessible();
         stream.set(Route::abort);
-        assertThat(page.locator("#away"))
-                .containsText(
-                        "Logophon doesn’t answer", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#away")).containsText("Logophon doesn’t answer");
         stream.set(Route::resume);
-        assertThat(page.locator("#away")).isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
+        assertThat(page.locator("#away")).isHidden();
     }
 
     @Test
@@ -155,8 +150,7 @@ class LivePageTest extends BrowserTest {
         accessible();
         page.getByText("Free it now").click();
         // a job like others: it waits for its turn
-        assertThat(page.locator("#storage"))
-                .containsText("Taken away just now", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
+        assertThat(page.locator("#storage")).containsText("Taken away just now");
         assertThat(page.getByText("Free it now")).isEnabled();
         accessible();
     }

@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
@@ -15,8 +14,6 @@ import tools.jackson.databind.json.JsonMapper;
 /** What open pages are told. */
 @Isolated
 class LiveTest extends ApplicationTest {
-
-    private static final Duration SOON = Duration.ofSeconds(20);
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -32,16 +29,15 @@ class LiveTest extends ApplicationTest {
                     .isEqualTo("hello {\"stamp\":\"" + stamp + "\"}");
             String cue = server.cues(project).get(0).get("id").asString();
             server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "80", "version", "0"));
-            Server.await("direction is told", SOON, () -> page.told("content"));
+            Server.await("direction is told", () -> page.told("content"));
             server.post(project + "/render", Map.of("step", "DIRECT"));
-            Server.await("renders are told", SOON, () -> page.told("status"));
-            Server.await("both are ready", Duration.ofSeconds(90), () -> server.ready(project) == 2);
-            Server.await(
-                    "and told to be", SOON, () -> last(page).path("rendering").asInt(-1) == 0);
+            Server.await("renders are told", () -> page.told("status"));
+            Server.await("both are ready", () -> server.ready(project) == 2);
+            Server.await("and told to be", () -> last(page).path("rendering").asInt(-1) == 0);
             assertThat(last(page).get("stamp").asString())
                     .isEqualTo(server.json(project + "/programme").get("stamp").asString());
             server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
-            Server.await("the delivery is told", SOON, () -> page.told("delivery"));
+            Server.await("the delivery is told", () -> page.told("delivery"));
             assertThat(shelf.told("content")).isTrue();
             assertThat(shelf.events).allSatisfy(event -> assertThat(event).doesNotContain("The first cue"));
         }
@@ -62,7 +58,7 @@ class LiveTest extends ApplicationTest {
         try (EventStream page = new EventStream(server.address() + quiet + "/events");
                 EventStream other = new EventStream(server.address() + busy + "/events")) {
             server.save(busy, "More happens here.", 1);
-            Server.await("the busy one is told", SOON, () -> other.told("content"));
+            Server.await("the busy one is told", () -> other.told("content"));
             assertThat(page.told("content")).isFalse();
         }
     }
@@ -75,7 +71,7 @@ class LiveTest extends ApplicationTest {
             jdbc.update(
                     "update role set voice_id = 'hamish' where project_id = cast(? as uuid)",
                     project.substring(project.lastIndexOf('/') + 1));
-            Server.await("it is told", SOON, () -> page.told("content"));
+            Server.await("it is told", () -> page.told("content"));
         }
     }
 
@@ -88,7 +84,7 @@ class LiveTest extends ApplicationTest {
                             .body())
                     .contains("goes from 50 to 200");
             server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "90", "version", "0"));
-            Server.await("the other one is", SOON, () -> page.told("content"));
+            Server.await("the other one is", () -> page.told("content"));
             assertThat(page.events.stream().filter(event -> event.startsWith("changed")))
                     .hasSize(1);
         }

@@ -2,7 +2,6 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -15,7 +14,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @Isolated
 class LostDatabaseTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(180);
     private static final int CUES = 60;
 
     @Autowired
@@ -34,14 +32,14 @@ class LostDatabaseTest extends ApplicationTest {
         }
         String project = server.project("Faults", script.toString());
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("both workers speak", PATIENCE, () -> workers.pids().size() == 2 && server.ready(project) > 2);
+        Server.await("both workers speak", () -> workers.pids().size() == 2 && server.ready(project) > 2);
         workers.pids().forEach(pid -> ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly));
         // what a restart of the database does to its clients: every connection is cut
         jdbc.sql("select pg_terminate_backend(pid) from pg_stat_activity where pid <> "
                         + "pg_backend_pid() and datname = current_database()")
                 .query(Boolean.class)
                 .list();
-        Server.await(CUES + " cues ready", PATIENCE, () -> server.ready(project) == CUES);
+        Server.await(CUES + " cues ready", () -> server.ready(project) == CUES);
         int takes = jdbc.sql("select count(*) from take t join cue c on c.id = t.cue_id where c.project_id = :project")
                 .param("project", UUID.fromString(project.substring(10)))
                 .query(Integer.class)

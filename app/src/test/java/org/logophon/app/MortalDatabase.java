@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,7 +23,6 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 final class MortalDatabase implements AutoCloseable {
 
     private static final boolean ROOT = "root".equals(System.getProperty("user.name"));
-    private static final Duration START = Duration.ofSeconds(60);
 
     private final Path home;
     private final Path disk;
@@ -135,7 +133,7 @@ final class MortalDatabase implements AutoCloseable {
      * moment.
      */
     void start() throws Exception {
-        Server.await("PostgreSQL answers", START, () -> {
+        Server.await("PostgreSQL answers", () -> {
             try {
                 if (process == null || !process.isAlive()) {
                     ProcessBuilder builder = new ProcessBuilder(asOwner(

@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -26,7 +25,6 @@ class NodesTest {
     private static final int CUES = 48;
     private static final int FEWER = 36;
     private static final int LEAST_EACH = 5;
-    private static final Duration SOON = Duration.ofSeconds(60);
 
     private static final String DATABASE = ServerProcess.emptyDatabase("nodes");
     private static final JdbcTemplate TABLES = ServerProcess.database(DATABASE);
@@ -73,7 +71,7 @@ class NodesTest {
         try (EventStream page = new EventStream(there.address() + project + "/events")) {
             assertThat(here.save(project, "What was written elsewhere.", 1).statusCode())
                     .isEqualTo(200);
-            Server.await("an open page of the other is told", SOON, () -> page.told("content"));
+            Server.await("an open page of the other is told", () -> page.told("content"));
         }
         assertThat(there.get(project + "/write").body()).contains("What was written elsewhere.");
         assertThat(there.save(project, script("night", CUES), 2).statusCode()).isEqualTo(200);
@@ -92,7 +90,6 @@ class NodesTest {
                 .asString();
         Server.await(
                 "the other has it",
-                SOON,
                 () -> there.get(of + "/cast?search=keeper").body().contains("data-voice=\"" + made + "\""));
     }
 
@@ -101,7 +98,7 @@ class NodesTest {
     @Execution(ExecutionMode.SAME_THREAD)
     void threeShareARenderAndNothingIsDoneTwice() {
         here.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(project) == CUES);
+        Server.await("all are rendered", () -> there.ready(project) == CUES);
         List<Integer> each = TABLES.queryForList("select count(*)::int from batch_cue group by node_id", Integer.class);
         assertThat(each).hasSize(3).allMatch(cues -> cues >= LEAST_EACH);
         once(CUES);
@@ -117,7 +114,6 @@ class NodesTest {
                 .isZero();
         Server.await(
                 "no lane is left",
-                SOON,
                 () -> TABLES.queryForList("select 1 from scheduled_tasks where task_name = 'render-lane'")
                         .isEmpty());
     }
@@ -142,7 +138,6 @@ class NodesTest {
         for (Map<String, Object> claim : held) {
             Server.await(
                     "another has taken it over",
-                    SOON,
                     () -> TABLES.queryForObject(
                                     "select count(*) from render_claim where batch_id = ? and cue_id = ? "
                                             + "and holder = ?",
@@ -152,7 +147,7 @@ class NodesTest {
                                     claim.get("holder"))
                             == 0);
         }
-        Server.await("all are rendered", Duration.ofSeconds(240), () -> there.ready(more) == FEWER);
+        Server.await("all are rendered", () -> there.ready(more) == FEWER);
         once(CUES + FEWER);
     }
 }

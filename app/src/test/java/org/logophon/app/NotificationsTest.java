@@ -16,7 +16,6 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
@@ -51,7 +50,6 @@ import tools.jackson.databind.JsonNode;
         })
 class NotificationsTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final OtherDatabase DATABASE = OtherDatabase.create("tidings");
     private static final GreenMail MAIL = new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
     private static final List<Called> CALLED = new CopyOnWriteArrayList<>();
@@ -99,7 +97,7 @@ class NotificationsTest {
 
     private static void render(Server server, String project, int cues) {
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
     }
 
     private JsonNode told(String project) {
@@ -136,16 +134,16 @@ class NotificationsTest {
         FAILING.set(2);
         String project = server.project("Word & sign", "The lamp burns.\n\nThe sea takes the rest.");
         render(server, project, 2);
-        Server.await("told", PATIENCE, () -> told(project) != null);
+        Server.await("told", () -> told(project) != null);
         assertThat(told(project).get("sentence").asString()).isEqualTo("2 cues are rendered.");
         assertThat(told(project).get("project").asString()).isEqualTo("Word & sign");
-        Server.await("a mail", PATIENCE, () -> MAIL.getReceivedMessages().length == 1);
+        Server.await("a mail", () -> MAIL.getReceivedMessages().length == 1);
         MimeMessage message = MAIL.getReceivedMessages()[0];
         assertThat(message.getSubject()).isEqualTo("Word & sign: 2 cues are rendered.");
         assertThat(message.getAllRecipients()[0]).hasToString("keeper@narration.example");
         assertThat(message.getFrom()[0]).hasToString("logophon@narration.example");
         assertThat(message.getContent().toString()).contains(project + "/direct");
-        Server.await("called a third time", PATIENCE, () -> CALLED.size() == 3);
+        Server.await("called a third time", () -> CALLED.size() == 3);
         for (Called call : CALLED) {
             Mac mac = Mac.getInstance("HmacSHA256");
             mac.init(new SecretKeySpec(secret.getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
@@ -162,9 +160,7 @@ class NotificationsTest {
         // deliveries weren't wished for, by mail or by a call
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
         Server.await(
-                "delivered",
-                PATIENCE,
-                () -> server.get(project + "/deliveries").body().contains("/file"));
+                "delivered", () -> server.get(project + "/deliveries").body().contains("/file"));
         assertThat(MAIL.getReceivedMessages()).hasSize(1);
         assertThat(CALLED).hasSize(3);
     }
@@ -195,7 +191,6 @@ class NotificationsTest {
                 .isEqualTo(200);
         Server.await(
                 "told",
-                Duration.ofSeconds(60),
                 () -> server.get("/notifications/new?after=0").body().contains("Tamsin notes at cue 010: Slower."));
         assertThat(visitor.get("/notifications/new").body())
                 .as("people are off: whoever uses the machine")

@@ -7,7 +7,6 @@ import java.io.UncheckedIOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.logophon.speech.NativeVoices;
@@ -79,7 +78,7 @@ class OwnEnginesTest {
                         .body())
                 .contains("speaks Narrator now");
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("the cue is rendered", Duration.ofSeconds(60), () -> server.ready(project) == 1);
+        Server.await("the cue is rendered", () -> server.ready(project) == 1);
         assertThat(server.get(project + "/cast?language=English").body()).contains("Wren");
     }
 

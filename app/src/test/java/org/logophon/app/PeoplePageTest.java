@@ -8,7 +8,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +59,7 @@ class PeoplePageTest extends PeopleApplication {
         String workspace = workspace(keeper, named("Paged"));
         String project = project(keeper, workspace, "Shown", "The lamp burns.\n\nThe sea takes the rest.");
         keeper.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("rendered", Duration.ofSeconds(90), () -> keeper.ready(project) == 2);
+        Server.await("rendered", () -> keeper.ready(project) == 2);
         Page owner = browser();
         owner.navigate(address() + workspace + "/people");
         assertThat(owner).hasURL(Pattern.compile(".*/sign-in\\?then=.*"));

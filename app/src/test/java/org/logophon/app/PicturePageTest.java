@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -99,7 +98,7 @@ class PicturePageTest extends BrowserTest {
                 "The keeper walked along the cliff before the rain came over the bay, and he counted the "
                         + "ships that were still out, and lit the lamp early.");
         server.post(project + "/render", Map.of("step", "PLACE"));
-        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 1);
+        Server.await("rendered", () -> server.ready(project) == 1);
         page.navigate(address() + project + "/place");
         page.locator("#rate").selectOption("25");
         page.locator("#video-file").setInputFiles(counted(folder));

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -13,9 +12,6 @@ import org.junit.jupiter.api.Test;
 /** The Place page by key and by mouse. */
 class PlacePageTest extends BrowserTest {
 
-    private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
-
     private String shown(String name) {
         String project = server.project(
                 name,
@@ -23,7 +19,7 @@ class PlacePageTest extends BrowserTest {
         server.post(project + "/cast", Map.of("role", "Narrator", "voice", "isla"));
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "rufus"));
         server.post(project + "/render", Map.of("step", "PLACE"));
-        Server.await("rendered", java.time.Duration.ofSeconds(120), () -> server.ready(project) == 2);
+        Server.await("rendered", () -> server.ready(project) == 2);
         page.navigate(address() + project + "/place");
         assertThat(page.locator("#rows tr")).hasCount(2);
         assertThat(page.locator("html[data-live]")).isAttached();
@@ -98,7 +94,7 @@ class PlacePageTest extends BrowserTest {
         assertThat(page.locator("#fit-rows tr")).hasCount(1);
         accessible();
         page.locator("#fit-apply").click();
-        assertThat(page.locator(".path [aria-current] .fact")).containsText("all in their slots", SOON);
+        assertThat(page.locator(".path [aria-current] .fact")).containsText("all in their slots");
         assertThat(page.locator("#rows .over")).hasCount(0);
         // the other window hears of it
         server.post(project + "/place/undo", Map.of());

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Execution(ExecutionMode.CONCURRENT)
 class PlaceTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
     private static final String SCRIPT =
             "Wedge the clay on a dry board, slowly, until no air is left in it.\n\nCentre it.\n\nStop the wheel.";
 
@@ -37,9 +35,7 @@ class PlaceTest extends ApplicationTest {
 
     private void ready(String project) {
         Server.await(
-                "rendered",
-                PATIENCE,
-                () -> server.ready(project) == server.cues(project).size());
+                "rendered", () -> server.ready(project) == server.cues(project).size());
     }
 
     private JsonNode row(String project, int at) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -18,8 +17,6 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Many cues placed at once, what an edit of the script does to places, and room that is used or filled. */
 class PlacedTogetherTest extends ApplicationTest {
-
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
 
     private String rendered(String name, String script) {
         String project = server.project(name, script);
@@ -36,9 +33,7 @@ class PlacedTogetherTest extends ApplicationTest {
 
     private void ready(String project) {
         Server.await(
-                "rendered",
-                PATIENCE,
-                () -> server.ready(project) == server.cues(project).size());
+                "rendered", () -> server.ready(project) == server.cues(project).size());
     }
 
     private JsonNode table(String project) {

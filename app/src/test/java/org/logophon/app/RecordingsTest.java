@@ -8,7 +8,6 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -26,7 +25,6 @@ import tools.jackson.databind.JsonNode;
 class RecordingsTest extends ApplicationTest {
 
     private static final String LINE = "Clear night. Every star is out.";
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -66,8 +64,7 @@ class RecordingsTest extends ApplicationTest {
     }
 
     private void ready() {
-        Server.await(
-                "ready", PATIENCE, () -> "ready".equals(cueNow().get("state").asString()));
+        Server.await("ready", () -> "ready".equals(cueNow().get("state").asString()));
     }
 
     @Test
@@ -143,7 +140,7 @@ class RecordingsTest extends ApplicationTest {
         server.save(project, "KEEPER: Clear night. Every star is bright.", 1);
         assertThat(cueNow().get("state").asString()).isEqualTo("changed");
         server.post(project + "/cues/" + cue + "/render", Map.of());
-        Server.await("a sentence", PATIENCE, () -> !sheet().path("problem").isNull());
+        Server.await("a sentence", () -> !sheet().path("problem").isNull());
         assertThat(sheet().path("problem").asString()).contains("The words have changed since they were recorded");
         assertThat(server.post(project + "/record/cues/" + cue + "/voice", Map.of())
                         .statusCode())
@@ -167,15 +164,11 @@ class RecordingsTest extends ApplicationTest {
                 .isEqualTo(200);
         Server.await(
                 "the other",
-                PATIENCE,
                 () -> "ready".equals(cueNow().get("state").asString())
                         && !cueNow().path("sound").asString().equals(first));
         assertThat(server.post(recast, Map.of("voice", "rufus", "timing", "80")).statusCode())
                 .isEqualTo(200);
-        Server.await(
-                "the first again",
-                PATIENCE,
-                () -> cueNow().path("sound").asString().equals(first));
+        Server.await("the first again", () -> cueNow().path("sound").asString().equals(first));
         assertThat(jdbc.queryForList(
                         "select distinct source from take where cue_id = ?::uuid order by source", String.class, cue))
                 .containsExactly("recast", "uploaded");
@@ -277,7 +270,6 @@ class RecordingsTest extends ApplicationTest {
                 + Server.parse(send(at + "?name=all.wav", silence())).get("id").asString();
         Server.await(
                 "the file to be looked through",
-                Duration.ofSeconds(20),
                 () -> server.json(file).path("state").asString().equals("cut"));
         assertThat(server.json(file).path("problem").asString()).contains("There is no sound in it");
         assertThat(server.get(file + "/sound.wav?from=1&to=2").statusCode()).isEqualTo(200);
@@ -356,10 +348,7 @@ class RecordingsTest extends ApplicationTest {
                         "Rice is often served in round bowls."));
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
         project = Server.parse(answer).get("address").asString().replace("/record", "");
-        Server.await(
-                "a draft",
-                Duration.ofSeconds(120),
-                () -> server.json(project + "/record/files").isEmpty());
+        Server.await("a draft", () -> server.json(project + "/record/files").isEmpty());
         assertThat(server.get(project + "/write").body()).contains("Letter of 1911");
         JsonNode cues = server.cues(project);
         assertThat(cues.size()).isGreaterThanOrEqualTo(2);

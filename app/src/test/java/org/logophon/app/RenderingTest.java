@@ -2,20 +2,18 @@ package org.logophon.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.logophon.app.speech.MadeUpSpeech;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** Render jobs on the real engine, and what they stand. */
 class RenderingTest extends ApplicationTest {
-
-    private static final Duration PATIENCE = Duration.ofSeconds(180);
 
     @Autowired
     private JdbcClient jdbc;
@@ -37,7 +35,7 @@ class RenderingTest extends ApplicationTest {
     }
 
     private void awaitReady(String project, long cues) {
-        Server.await(cues + " cues ready", PATIENCE, () -> server.ready(project) == cues);
+        Server.await(cues + " cues ready", () -> server.ready(project) == cues);
     }
 
     private int takes(String project) {
@@ -114,8 +112,10 @@ class RenderingTest extends ApplicationTest {
     @Test
     void aBatchCanBeCancelled() {
         String project = server.project("Cancelled", script("cancelled", 60));
-        renderAll(project);
-        server.post(project + "/render/cancel", Map.of("step", "DIRECT"));
+        try (MadeUpSpeech.Held held = MadeUpSpeech.hold("of log cancelled")) {
+            renderAll(project);
+            server.post(project + "/render/cancel", Map.of("step", "DIRECT"));
+        }
         assertThat(server.json(project + "/programme").get("rendering").asInt()).isZero();
         assertThat(server.ready(project)).isLessThan(60);
         renderAll(project);
@@ -126,14 +126,15 @@ class RenderingTest extends ApplicationTest {
     @Test
     void aBatchWaitsWhileItIsPausedAndGoesOn() {
         String project = server.project("Paused", script("paused", 40));
-        renderAll(project);
-        assertThat(server.post(project + "/render/pause", Map.of("step", "DIRECT"))
-                        .body())
-                .contains("paused", "Resume", "/render/go-on")
-                .doesNotContain(" left");
+        try (MadeUpSpeech.Held held = MadeUpSpeech.hold("of log paused")) {
+            renderAll(project);
+            assertThat(server.post(project + "/render/pause", Map.of("step", "DIRECT"))
+                            .body())
+                    .contains("paused", "Resume", "/render/go-on")
+                    .doesNotContain(" left");
+        }
         Server.await(
                 "what was under way is done",
-                Duration.ofSeconds(60),
                 () -> jdbc.sql("select 1 from render_claim c join cue on cue.id = c.cue_id where "
                                 + "cue.project_id = :project")
                         .param("project", UUID.fromString(project.substring(10)))
@@ -173,9 +174,9 @@ class RenderingTest extends ApplicationTest {
     void aProjectThatIsDeletedWhileItRendersComesBackWhole() {
         String project = server.project("Back again", script("again", 60));
         renderAll(project);
-        Server.await("some are ready", PATIENCE, () -> server.ready(project) > 2);
+        Server.await("some are ready", () -> server.ready(project) > 2);
         server.post(project + "/delete", Map.of());
-        Server.await("nothing waits any more", PATIENCE, () -> waiting(project) == 0);
+        Server.await("nothing waits any more", () -> waiting(project) == 0);
         server.post(project + "/restore", Map.of());
         assertThat(server.cues(project))
                 .allSatisfy(cue -> assertThat(cue.get("state").asString()).isIn("ready", "new"));

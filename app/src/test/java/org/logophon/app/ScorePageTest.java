@@ -28,20 +28,6 @@ class ScorePageTest extends BrowserTest {
         }
     }
 
-    /** Where something stands once nothing around it moves any more. */
-    private BoundingBox steady(Locator locator) {
-        BoundingBox box = locator.boundingBox();
-        while (true) {
-            page.waitForTimeout(300);
-            BoundingBox now = locator.boundingBox();
-            // what is drawn anew is nowhere for a moment
-            if (now != null && box != null && now.x == box.x && now.y == box.y) {
-                return now;
-            }
-            box = now;
-        }
-    }
-
     private Locator list() {
         return page.locator("#marklist li");
     }
@@ -118,28 +104,28 @@ class ScorePageTest extends BrowserTest {
     void theMouseChoosesARunAndDragsItsPitchItsPaceAndARest() {
         score("By mouse");
         BoundingBox first = steady(page.locator("#score .word rect").nth(3));
-        BoundingBox last = page.locator("#score .word").nth(6).locator("rect").boundingBox();
+        BoundingBox last = steady(page.locator("#score .word").nth(6).locator("rect"));
         page.mouse().move(first.x + 5, first.y + 8);
         page.mouse().down();
         page.mouse().move(last.x - 20, last.y + 8);
         page.mouse().move(last.x + 5, last.y + 8);
         page.mouse().up();
         assertThat(page.locator("#markbar h2")).hasText("“one … lift”, 4 words");
-        BoundingBox pitch = page.locator("#score .grip-pitch").first().boundingBox();
+        BoundingBox pitch = steady(page.locator("#score .grip-pitch").first());
         page.mouse().move(pitch.x + pitch.width / 2, pitch.y + 30);
         page.mouse().down();
         page.mouse().move(pitch.x + pitch.width / 2, pitch.y + 40);
         page.mouse().move(pitch.x + pitch.width / 2, pitch.y + 45);
         page.mouse().up();
         assertThat(page.locator("#score .lane-pitch text")).hasText(Pattern.compile("pitch −[1-9].*"));
-        BoundingBox pace = page.locator("#score .grip-pace").first().boundingBox();
+        BoundingBox pace = steady(page.locator("#score .grip-pace").first());
         page.mouse().move(pace.x + 4, pace.y + 10);
         page.mouse().down();
         page.mouse().move(pace.x + 20, pace.y + 10);
         page.mouse().move(pace.x + 40, pace.y + 10);
         page.mouse().up();
         assertThat(page.locator("#score .lane-pace text")).hasText(Pattern.compile("pace [6-9][0-9] %"));
-        BoundingBox rest = page.locator("#score .grip-rest").first().boundingBox();
+        BoundingBox rest = steady(page.locator("#score .grip-rest").first());
         page.mouse().move(rest.x + 4, rest.y + 10);
         page.mouse().down();
         page.mouse().move(rest.x + 60, rest.y + 10);
@@ -159,7 +145,7 @@ class ScorePageTest extends BrowserTest {
         joint.click();
         assertThat(page.locator("#markbar h2")).hasText("Between “one” and “tide”");
         assertThat(page.locator("#markbar [name=pause]")).isVisible();
-        BoundingBox edge = joint.boundingBox();
+        BoundingBox edge = steady(joint);
         page.mouse().move(edge.x + edge.width / 2, edge.y + 10);
         page.mouse().down();
         page.mouse().move(edge.x + edge.width / 2 + 30, edge.y + 10);

@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -11,13 +10,12 @@ import tools.jackson.databind.JsonNode;
 /** Marks on cues, as the server keeps, renders and undoes them. */
 class ScoreTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final String LINE = "The crew have one tide to lift it out, and the sling is rated for it.";
 
     private String rendered(String name, String script, int cues) {
         String project = server.project(name, script);
         server.post(project + "/render", Map.of());
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
         return project;
     }
 
@@ -34,7 +32,7 @@ class ScoreTest extends ApplicationTest {
 
     private JsonNode render(String project, String cue, int cues) {
         server.post(cue + "/render", Map.of());
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == cues);
+        Server.await("rendered", () -> server.ready(project) == cues);
         return server.json(cue + "/marks").get("marks");
     }
 

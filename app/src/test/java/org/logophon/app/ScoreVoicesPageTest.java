@@ -77,9 +77,9 @@ class ScoreVoicesPageTest extends BrowserTest {
         page.locator("#render-cue").click();
         assertThat(page.locator("#stage[data-state=ready] #score svg:not(.guessed)"))
                 .hasCount(1);
-        double usual = page.locator("#score .word rect").nth(6).boundingBox().width;
+        double usual = steady(page.locator("#score .word rect").nth(6)).width;
         page.keyboard().press("+");
-        assertThat(page.locator("#score .word rect").nth(6).boundingBox().width).isCloseTo(usual * 1.5, within(3.0));
+        assertThat(steady(page.locator("#score .word rect").nth(6)).width).isCloseTo(usual * 1.5, within(3.0));
         for (int i = 0; i < 3; i++) {
             page.locator("[data-zoom='-1']").click();
         }

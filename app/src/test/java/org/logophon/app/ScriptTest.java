@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -207,7 +206,7 @@ class ScriptTest extends ApplicationTest {
     void numbersFreezeAtTheFirstDelivery() {
         String project = server.project("Frozen", "One.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.");
         server.post(project + "/render", Map.of());
-        Server.await("rendered", java.time.Duration.ofSeconds(60), () -> server.ready(project) == 5);
+        Server.await("rendered", () -> server.ready(project) == 5);
         assertThat(numbers(save(project, "Zero.\n\nOne.\n\nTwo.\n\nThree.\n\nFour.\n\nFive.")))
                 .as("free until then")
                 .startsWith("010", "020");
@@ -273,8 +272,8 @@ class ScriptTest extends ApplicationTest {
                 "A voice that has spoken",
                 "The keeper lit the lamp at the top of the tower, and it burned all night. ".repeat(4));
         server.post(spoken + "/render", Map.of("step", "WRITE"));
-        Server.await("the voice is measured", Duration.ofSeconds(60), () -> server.ready(spoken) == 1);
-        Server.await("its rate is known", Duration.ofSeconds(20), () -> rates.of(NativeVoices.DEFAULT_ID) != null);
+        Server.await("the voice is measured", () -> server.ready(spoken) == 1);
+        Server.await("its rate is known", () -> rates.of(NativeVoices.DEFAULT_ID) != null);
         String project = server.project("Proof", "Its lens weighs 2.3 t.\n\nThe the lamp is lit at [beat] sunset");
         JsonNode findings = server.json(project + "/proof?all=true").get("findings");
         assertThat(findings)
@@ -427,7 +426,7 @@ class ScriptTest extends ApplicationTest {
     void aReadingChangesWhatIsRenderedAndOnlyThat() {
         String project = server.project("Reading", "Under UV light it glows.\n\nNothing else does.");
         server.post(project + "/render", Map.of());
-        Server.await("rendered", java.time.Duration.ofSeconds(60), () -> server.ready(project) == 2);
+        Server.await("rendered", () -> server.ready(project) == 2);
         assertThat(server.post(project + "/readings", Map.of("written", "UV", "said", "ultra violet", "as", "words"))
                         .body())
                 .contains("ultra violet");

@@ -143,14 +143,17 @@ public final class Server {
     private static final Duration SOONEST = Duration.ofMillis(50);
     private static final Duration LATEST = Duration.ofMillis(400);
 
+    /** For a machine ten times slower than this one: what is measured is never time. */
+    private static final Duration PATIENCE = Duration.ofMinutes(6);
+
     /**
      * Waits for something that another process or thread does: asking costs it time, so the longer it lasts the less
      * often.
      */
-    public static void await(String what, Duration most, BooleanSupplier done) {
+    public static void await(String what, BooleanSupplier done) {
         Awaitility.await(what)
                 .dontCatchUncaughtExceptions()
-                .atMost(most)
+                .atMost(PATIENCE)
                 .pollInterval(IterativePollInterval.iterative(
                         wait -> wait.multipliedBy(3).dividedBy(2).compareTo(LATEST) < 0
                                 ? wait.multipliedBy(3).dividedBy(2)

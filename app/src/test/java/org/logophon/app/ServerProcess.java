@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -12,8 +11,6 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** The application in a process of its own, which can be killed, on a database of its own. */
 final class ServerProcess implements AutoCloseable {
-
-    private static final Duration START = Duration.ofSeconds(600);
 
     private final Process process;
     private final Path log;
@@ -95,13 +92,13 @@ final class ServerProcess implements AutoCloseable {
 
     /** Waits until it answers. */
     Server meet() {
-        Server.await("the server is ready", START, () -> said().contains("is ready at"));
+        Server.await("the server is ready", () -> said().contains("is ready at"));
         return new Server(said().replaceAll("(?s).*ready at (http://localhost:\\d+).*", "$1"));
     }
 
     /** Waits until it does jobs, where it answers no pages. */
     void meetWorking() {
-        Server.await("the server does jobs", START, () -> said().contains("answers no pages"));
+        Server.await("the server does jobs", () -> said().contains("answers no pages"));
     }
 
     String said() {

@@ -6,7 +6,6 @@ import java.net.URLEncoder;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
@@ -21,8 +20,6 @@ import tools.jackson.databind.JsonNode;
 @Execution(ExecutionMode.CONCURRENT)
 class ShareTest extends ApplicationTest {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
-
     @Autowired
     private JdbcTemplate jdbc;
 
@@ -35,9 +32,7 @@ class ShareTest extends ApplicationTest {
     private void render(String project) {
         server.post(project + "/render", Map.of("step", "LISTEN"));
         Server.await(
-                "rendered",
-                PATIENCE,
-                () -> server.ready(project) == server.cues(project).size());
+                "rendered", () -> server.ready(project) == server.cues(project).size());
     }
 
     private String link(String project, Map<String, String> wishes) {
@@ -52,10 +47,7 @@ class ShareTest extends ApplicationTest {
 
     private String delivered(String project) {
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
-        Server.await(
-                "built",
-                PATIENCE,
-                () -> !server.get(project + "/deliveries").body().contains("<progress"));
+        Server.await("built", () -> !server.get(project + "/deliveries").body().contains("<progress"));
         return jdbc.queryForObject(
                 "select id::text from delivery where project_id = ?::uuid order by ordinal desc limit 1",
                 String.class,
@@ -111,7 +103,6 @@ class ShareTest extends ApplicationTest {
         assertThat(note(link, cue, "Too quiet.", "Ffion").statusCode()).isEqualTo(200);
         Server.await(
                 "the note in Listen",
-                PATIENCE,
                 () -> server.json(project + "/notes").toString().contains("\"writer\":\"Ffion\""));
         assertThat(programme(link).get("notes").get(0).get("word").asString()).isEqualTo("Wind");
         assertThat(note(link, cue, "Too quiet.", " ").statusCode()).isEqualTo(422);

@@ -1,6 +1,5 @@
 package org.logophon.app;
 
-import java.time.Duration;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
 
@@ -17,6 +16,6 @@ public abstract class SharedApplication extends ApplicationTest {
     }
 
     protected static void await(String what, BooleanSupplier done) {
-        Server.await(what, Duration.ofSeconds(60), done);
+        Server.await(what, done);
     }
 }

@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -29,7 +28,7 @@ class StatusTest extends ApplicationTest {
                 server.project("Counted", "A line that nobody has said before, number " + System.nanoTime() + ".");
         double before = made();
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("ready", Duration.ofSeconds(120), () -> server.ready(project) == 1);
+        Server.await("ready", () -> server.ready(project) == 1);
         assertThat(made()).isGreaterThan(before);
         String figures = figures();
         assertThat(figures)

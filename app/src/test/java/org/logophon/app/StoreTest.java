@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -21,8 +20,6 @@ import tools.jackson.databind.JsonNode;
 
 /** What the store promises of itself, and of takes that no engine made. */
 class StoreTest extends ApplicationTest {
-
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -67,12 +64,12 @@ class StoreTest extends ApplicationTest {
     void whatHappenedToATakeIsOnlyAddedTo() {
         String project = server.project("Events", "Words to speak.");
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("rendered", () -> server.ready(project) == 1);
         String cue = server.cues(project).get(0).get("id").asString();
         assertThat(events(cue)).containsExactly("made", "kept");
         server.post(project + "/cues/" + cue + "/direction", Map.of("pace", "80", "version", "0"));
         server.post(project + "/cues/" + cue + "/render", Map.of());
-        Server.await("again", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("again", () -> server.ready(project) == 1);
         String first = server.get(project + "/direct?cue=" + cue)
                 .body()
                 .replaceAll("(?s).*/takes/([0-9a-f-]+)/delete.*", "$1");
@@ -106,7 +103,7 @@ class StoreTest extends ApplicationTest {
         server.post(
                 project + "/cues/" + cue + "/marks", Map.of("start", "4", "end", "8", "kind", "pause", "value", "300"));
         server.post(project + "/render", Map.of("step", "DIRECT"));
-        Server.await("rendered", PATIENCE, () -> server.ready(project) == 1);
+        Server.await("rendered", () -> server.ready(project) == 1);
         TakeOrigin origin = takes.of(UUID.fromString(cue)).get(0).origin();
         assertThat(origin.text()).isEqualTo("The lens weighs 2.3 t.");
         assertThat(origin.ofCue().pacePercent()).isEqualTo(90);
@@ -148,10 +145,7 @@ class StoreTest extends ApplicationTest {
                 .contains("LUFS")
                 .doesNotContain(">pace</th");
         server.post(project + "/deliveries", Map.of("pattern", "{number}", "target", "-19"));
-        Server.await(
-                "packed",
-                PATIENCE,
-                () -> server.get(project + "/deliveries").body().contains("/file"));
+        Server.await("packed", () -> server.get(project + "/deliveries").body().contains("/file"));
         String captions = Packages.of(server, project).get("captions.srt");
         assertThat(captions).startsWith("1\r\n00:00:00,000 --> 00:00:01,").contains("Wind from the west, and rain.");
         server.save(project, "KEEPER: Wind from the east, and rain.", 1);

@@ -41,7 +41,7 @@ final class TestBrowser {
                 // nobody looks: a quarter of the points is drawn, and nothing glides
                 .setDeviceScaleFactor(0.5)
                 .setReducedMotion(ReducedMotion.REDUCE));
-        windows.setDefaultTimeout(90_000);
+        windows.setDefaultTimeout(180_000);
         return windows;
     });
 

@@ -9,7 +9,6 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -47,15 +46,12 @@ class TwoDoorsTest extends ApplicationTest {
         String project = server.project("lantern", SCRIPT);
         server.post(project + "/cast", Map.of("role", "Keeper", "voice", "isla"));
         server.post(project + "/render", Map.of("step", "DELIVER"));
-        Server.await("rendered", Duration.ofSeconds(120), () -> server.ready(project) == 3);
+        Server.await("rendered", () -> server.ready(project) == 3);
         StringBuilder form = new StringBuilder("?pattern={number}&target=-19&asked=true&format=wav&rate=48000&bits=24");
         form.append("&minutes=10&title=false&captions=srt&captions=vtt");
         Stream.of(PARTS.split(",")).forEach(part -> form.append("&parts=").append(part));
         server.ask(project + "/deliveries" + form);
-        Server.await(
-                "built",
-                Duration.ofSeconds(120),
-                () -> server.get(project + "/deliveries").body().contains("/file\""));
+        Server.await("built", () -> server.get(project + "/deliveries").body().contains("/file\""));
         String address = server.get(project + "/deliveries").body().replaceAll("(?s).*?href=\"([^\"]+/file)\".*", "$1");
         Map<String, String> files = new TreeMap<>();
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(server.bytes(address)))) {

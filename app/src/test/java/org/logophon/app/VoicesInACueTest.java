@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -27,7 +26,6 @@ class VoicesInACueTest extends ApplicationTest {
     @Autowired
     private JdbcTemplate jdbc;
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final String LINE = "In the log he wrote, “the lamp will not be lit again tonight,” and closed it.";
     private static final String QUOTE = "the lamp will not be lit again tonight";
 
@@ -59,9 +57,7 @@ class VoicesInACueTest extends ApplicationTest {
     private void render(String project) {
         server.post(project + "/render", Map.of());
         Server.await(
-                "rendered",
-                PATIENCE,
-                () -> server.ready(project) == server.cues(project).size());
+                "rendered", () -> server.ready(project) == server.cues(project).size());
     }
 
     /** Median pitch in Hz of some words of the kept take, as its score shows it. */

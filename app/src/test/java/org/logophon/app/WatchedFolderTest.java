@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -17,8 +16,6 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 /** A folder whose scripts become clips like a project. */
 @Execution(ExecutionMode.CONCURRENT)
 class WatchedFolderTest extends ApplicationTest {
-
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
 
     private Path watched(String project) {
         server.post(project + "/watched", Map.of());
@@ -53,21 +50,19 @@ class WatchedFolderTest extends ApplicationTest {
                 new RandomAccessFile(folder.resolve("huge.txt").toFile(), "rw")) {
             huge.setLength(4L << 30);
         }
-        Server.await(
-                "done", PATIENCE, () -> told(folder, "kiln.md.done.txt", "Done. The clips are in kiln: delivery 1."));
+        Server.await("done", () -> told(folder, "kiln.md.done.txt", "Done. The clips are in kiln: delivery 1."));
         List<String> clips = files(folder.resolve("kiln"));
         assertThat(clips.stream().filter(name -> name.endsWith(".wav")))
                 .containsExactly("010_light-the-kiln.wav", "020_wait.wav");
-        Server.await("failed", PATIENCE, () -> told(folder, "empty.txt.failed.txt", "Not done. empty.txt"));
-        Server.await(
-                "too large", PATIENCE, () -> told(folder, "huge.txt.failed.txt", "Not done. huge.txt is over 30 MB"));
+        Server.await("failed", () -> told(folder, "empty.txt.failed.txt", "Not done. empty.txt"));
+        Server.await("too large", () -> told(folder, "huge.txt.failed.txt", "Not done. huge.txt is over 30 MB"));
         Files.delete(folder.resolve("huge.txt"));
         String made = server.named("kiln");
         assertThat(server.get(made + "/cast").body()).contains("Edwin");
         int takes = server.cues(made).get(0).get("takes").asInt();
         // one cue changes
         Files.writeString(script, "KEEPER: Light the kiln.\n\nWait for a day and a night.\n");
-        Server.await("again", PATIENCE, () -> told(folder, "kiln.md.done.txt", "delivery 2."));
+        Server.await("again", () -> told(folder, "kiln.md.done.txt", "delivery 2."));
         assertThat(server.cues(made).get(0).get("takes").asInt())
                 .as("what didn't change isn't rendered")
                 .isEqualTo(takes);
@@ -90,9 +85,9 @@ class WatchedFolderTest extends ApplicationTest {
         Files.writeString(folder.resolve("c-file.md"), "Light the kiln.");
         Files.writeString(folder.resolve("c-file"), "mine");
         Files.writeString(folder.resolve("z-kiln.md"), "Light the kiln.");
-        Server.await("the last one is done", PATIENCE, () -> told(folder, "z-kiln.md.done.txt", "Done."));
-        Server.await("a link is told", PATIENCE, () -> told(folder, "a-link.md.failed.txt", "is a link"));
-        Server.await("a file is told", PATIENCE, () -> told(folder, "c-file.md.failed.txt", "“c-file” is a file"));
+        Server.await("the last one is done", () -> told(folder, "z-kiln.md.done.txt", "Done."));
+        Server.await("a link is told", () -> told(folder, "a-link.md.failed.txt", "is a link"));
+        Server.await("a file is told", () -> told(folder, "c-file.md.failed.txt", "“c-file” is a file"));
         assertThat(outside).isEmptyDirectory();
         assertThat(server.json(like + "/watched").get("untold").get(0).asString())
                 .startsWith("b-marked.txt: “b-marked.txt.failed.txt” is a folder");
@@ -100,7 +95,6 @@ class WatchedFolderTest extends ApplicationTest {
         Files.delete(folder.resolve("b-marked.txt"));
         Server.await(
                 "nothing is told of it",
-                PATIENCE,
                 () -> server.json(like + "/watched").get("untold").isEmpty());
         server.post(like + "/watched/stop", Map.of());
         Files.delete(outside);

@@ -52,7 +52,7 @@ class WorkspaceTest extends PeopleApplication {
                 return new byte[0];
             }
         });
-        assertThat(rest).as("its stream ends, and is asked for again").succeedsWithin(Duration.ofSeconds(20));
+        assertThat(rest).as("its stream ends, and is asked for again").succeedsWithin(Duration.ofMinutes(6));
         assertThat(owner.post(workspace + "/people/members/" + id + "/remove", Map.of())
                         .statusCode())
                 .isEqualTo(200);

@@ -22,8 +22,8 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator(".margintime .figures").first()).hasText(Pattern.compile("≈ \\d\\.\\d s"));
         assertThat(page.locator("#total-words")).hasText("6");
         // each number stands level with the first line of its cue
-        double number = page.locator(".margincue").nth(1).boundingBox().y;
-        double line = page.locator("#script .spoken").nth(1).boundingBox().y;
+        double number = steady(page.locator(".margincue").nth(1)).y;
+        double line = steady(page.locator("#script .spoken").nth(1)).y;
         assertThat(Math.abs(number - line)).isLessThan(6);
     }
 
@@ -70,10 +70,7 @@ class WritePageTest extends BrowserTest {
         assertThat(page.locator("#saved")).hasText("not saved yet");
         assertThat(page.locator(".transport .hint")).containsText("Your text stays here");
         page.unroute("**/script");
-        assertThat(page.locator("#saved"))
-                .hasText(
-                        java.util.regex.Pattern.compile("^saved.*"),
-                        new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(60_000));
+        assertThat(page.locator("#saved")).hasText(java.util.regex.Pattern.compile("^saved.*"));
         assertThat(server.json(project + "/script").get("words").asInt()).isEqualTo(5);
     }
 
@@ -105,8 +102,8 @@ class WritePageTest extends BrowserTest {
         page.locator("#script").press("Control+End");
         assertThat(page.locator(".margincue .number").last()).hasText("4000");
         assertThat(page.locator("#script .spoken").last()).containsText("line 399 of the log");
-        double number = page.locator(".margincue").last().boundingBox().y;
-        double line = page.locator("#script .spoken").last().boundingBox().y;
+        double number = steady(page.locator(".margincue").last()).y;
+        double line = steady(page.locator("#script .spoken").last()).y;
         assertThat(Math.abs(number - line)).isLessThan(6);
         assertThat(page.locator("#script .cm-line").count())
                 .as("only what is near is drawn")

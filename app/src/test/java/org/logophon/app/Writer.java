@@ -3,7 +3,6 @@ package org.logophon.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
-import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
@@ -16,7 +15,6 @@ import tools.jackson.databind.JsonNode;
 final class Writer implements AutoCloseable {
 
     private static final long PAUSE_MILLIS = 250;
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private final Supplier<List<Server>> servers;
     private final String project;
@@ -105,7 +103,7 @@ final class Writer implements AutoCloseable {
     void look(String told) {
         resting = true;
         rests = false;
-        Server.await(told + ": what is written is saved", PATIENCE, () -> rests);
+        Server.await(told + ": what is written is saved", () -> rests);
         assertThat(wrong.get()).as(told).isNull();
         for (Server server : servers.get()) {
             assertThat(server.json(project + "/script?text=true").get("text").asString())

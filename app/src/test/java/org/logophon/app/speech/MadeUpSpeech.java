@@ -3,6 +3,9 @@ package org.logophon.app.speech;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.voice.Gender;
 import org.logophon.core.voice.Voice;
@@ -59,6 +62,39 @@ public final class MadeUpSpeech implements SpeechEngine {
     private static final String UNVOICED = "ptkcqxsfh";
     private static final String RESTS = ",;:.!?";
 
+    /** Words that wait to be said. */
+    private static final Map<String, CountDownLatch> HELD = new ConcurrentHashMap<>();
+
+    /** Keeps whatever has these words from being said until it is closed: a test has time to do something meanwhile. */
+    public static Held hold(String words) {
+        CountDownLatch held = new CountDownLatch(1);
+        HELD.put(words, held);
+        return () -> {
+            HELD.remove(words);
+            held.countDown();
+        };
+    }
+
+    /** Words that wait until this is closed. */
+    public interface Held extends AutoCloseable {
+
+        @Override
+        void close();
+    }
+
+    private static void waitFor(String text) {
+        HELD.forEach((words, held) -> {
+            if (text.contains(words)) {
+                try {
+                    held.await();
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                    throw new IllegalStateException("Interrupted before this was said: " + text, e);
+                }
+            }
+        });
+    }
+
     @Override
     public String version(Voice voice) {
         return voice.engine() + " of the tests";
@@ -66,6 +102,7 @@ public final class MadeUpSpeech implements SpeechEngine {
 
     @Override
     public Utterance speak(SpeechRequest request) {
+        waitFor(request.text().text());
         Said said = new Said(request);
         said.rest();
         boolean inWord = false;

@@ -1,5 +1,7 @@
 package org.logophon.app.platform.audio;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
@@ -10,7 +12,6 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
@@ -130,13 +131,9 @@ public class AudioStore {
                 .query((row, at) -> true)
                 .single();
         Optional<StoredSound> known = jdbc.sql("update sound set unused_since = null where hash = :hash returning id, "
-                        + "sample_rate, samples, bits")
+                        + "sample_rate as rate, samples, bits")
                 .param("hash", hash)
-                .query((row, at) -> new StoredSound(
-                        row.getObject("id", UUID.class),
-                        row.getInt("sample_rate"),
-                        row.getLong("samples"),
-                        row.getInt("bits")))
+                .query(StoredSound.class)
                 .optional();
         if (known.isPresent()) {
             jdbc.sql("delete from sound where id = :id").param("id", id).update();
@@ -219,7 +216,7 @@ public class AudioStore {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static MessageDigest sha256() {

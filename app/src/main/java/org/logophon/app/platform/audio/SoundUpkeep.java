@@ -1,8 +1,9 @@
 package org.logophon.app.platform.audio;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -45,7 +46,7 @@ public class SoundUpkeep implements Upkeep {
         jdbc.sql("update sound s set unused_since = null where unused_since is not null and (" + REFERRED + ")")
                 .update();
         jdbc.sql("update sound s set unused_since = :now where unused_since is null and not (" + REFERRED + ")")
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .update();
         // one that somebody is about to use is passed over, and looked at the next time
         return jdbc.sql("""
@@ -55,8 +56,8 @@ public class SoundUpkeep implements Upkeep {
                 gone as (delete from sound where id in (select id from going) returning samples, bits)
                 select count(*) as things, coalesce(sum(samples * bits / 8), 0) as bytes
                 from gone""".formatted(REFERRED))
-                .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
-                .param("halfWritten", now.minus(HALF_WRITTEN).atOffset(ZoneOffset.UTC))
+                .param("before", time(now.minus(KEPT)))
+                .param("halfWritten", time(now.minus(HALF_WRITTEN)))
                 .query((row, at) -> new Removed("sounds", row.getLong("things"), row.getLong("bytes")))
                 .list();
     }

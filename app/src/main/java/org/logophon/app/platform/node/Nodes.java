@@ -31,12 +31,7 @@ public class Nodes {
     public List<Node> there() {
         return jdbc.sql("select * from node where " + THERE + " order by begun_at, id")
                 .param("gone", GONE_AFTER.toSeconds())
-                .query((row, at) -> new Node(
-                        row.getObject("id", UUID.class),
-                        row.getString("name"),
-                        row.getBoolean("pages"),
-                        row.getInt("renders"),
-                        row.getObject("begun_at", OffsetDateTime.class).toInstant()))
+                .query(Node.class)
                 .list();
     }
 

@@ -1,10 +1,13 @@
 package org.logophon.app.platform.people;
 
+import static org.logophon.app.platform.table.Columns.has;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -38,8 +41,8 @@ class InvitationRepository {
                 .param("workspace", invitation.workspace())
                 .param("role", invitation.role().id())
                 .param("person", invitation.person())
-                .param("now", now.atOffset(ZoneOffset.UTC))
-                .param("until", invitation.until().atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
+                .param("until", time(invitation.until()))
                 .update();
     }
 
@@ -55,7 +58,7 @@ class InvitationRepository {
         return jdbc.sql("select * from invitation where workspace_id = :workspace and ended_at is null and "
                         + "until > :now and person_id is null order by until")
                 .param("workspace", workspace)
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .query(InvitationRepository::invitation)
                 .list();
     }
@@ -63,7 +66,7 @@ class InvitationRepository {
     /** @return false when it was used or taken back before */
     boolean end(UUID id, Instant now) {
         return jdbc.sql("update invitation set ended_at = :now where id = :id and ended_at is null")
-                        .param("now", now.atOffset(ZoneOffset.UTC))
+                        .param("now", time(now))
                         .param("id", id)
                         .update()
                 == 1;
@@ -73,18 +76,18 @@ class InvitationRepository {
     void endOwners(UUID workspace, Instant now) {
         jdbc.sql("update invitation set ended_at = :now where workspace_id = :workspace and role = "
                         + "'owner' and ended_at is null")
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .param("workspace", workspace)
                 .update();
     }
 
     private static Invitation invitation(ResultSet row, int at) throws SQLException {
         return new Invitation(
-                row.getObject("id", UUID.class),
-                row.getObject("workspace_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "workspace_id"),
                 MemberRole.named(row.getString("role")),
-                row.getObject("person_id", UUID.class),
-                row.getObject("until", OffsetDateTime.class).toInstant(),
-                row.getObject("ended_at") != null);
+                uuid(row, "person_id"),
+                instant(row, "until"),
+                has(row, "ended_at"));
     }
 }

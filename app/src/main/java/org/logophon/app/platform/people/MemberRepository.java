@@ -1,5 +1,7 @@
 package org.logophon.app.platform.people;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -35,8 +37,8 @@ class MemberRepository {
                 where p.id = :project and m.person_id = :person""")
                 .param("project", project)
                 .param("person", person.id())
-                .query((row, at) -> new Visit(
-                        person, row.getObject("workspace_id", UUID.class), MemberRole.named(row.getString("role"))))
+                .query((row, at) ->
+                        new Visit(person, uuid(row, "workspace_id"), MemberRole.named(row.getString("role"))))
                 .optional();
     }
 
@@ -55,8 +57,7 @@ class MemberRepository {
                 order by w.made_at, w.id""")
                 .param("person", person)
                 .query((row, at) -> new Membership(
-                        new Workspace(row.getObject("id", UUID.class), row.getString("name")),
-                        MemberRole.named(row.getString("role"))))
+                        new Workspace(uuid(row, "id"), row.getString("name")), MemberRole.named(row.getString("role"))))
                 .list();
     }
 
@@ -68,15 +69,14 @@ class MemberRepository {
                 order by p.name_key""")
                 .param("workspace", workspace)
                 .query((row, at) -> new Member(
-                        new Person(row.getObject("id", UUID.class), row.getString("name")),
-                        MemberRole.named(row.getString("role"))))
+                        new Person(uuid(row, "id"), row.getString("name")), MemberRole.named(row.getString("role"))))
                 .list();
     }
 
     Workspace workspace(UUID id) {
         return jdbc.sql("select id, name from workspace where id = :id")
                 .param("id", id)
-                .query((row, at) -> new Workspace(row.getObject("id", UUID.class), row.getString("name")))
+                .query(Workspace.class)
                 .single();
     }
 

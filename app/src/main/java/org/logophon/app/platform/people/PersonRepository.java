@@ -1,8 +1,9 @@
 package org.logophon.app.platform.people;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
@@ -31,7 +32,7 @@ class PersonRepository {
     Optional<Person> find(UUID id) {
         return jdbc.sql("select id, name from person where id = :id")
                 .param("id", id)
-                .query((row, at) -> new Person(row.getObject("id", UUID.class), row.getString("name")))
+                .query(Person.class)
                 .optional();
     }
 
@@ -46,8 +47,8 @@ class PersonRepository {
     private Optional<Kept> kept(String which, Object of) {
         return jdbc.sql("select id, name, phrase from person where " + which)
                 .param("of", of)
-                .query((row, at) -> new Kept(
-                        new Person(row.getObject("id", UUID.class), row.getString("name")), row.getString("phrase")))
+                .query((row, at) ->
+                        new Kept(new Person(uuid(row, "id"), row.getString("name")), row.getString("phrase")))
                 .optional();
     }
 
@@ -61,7 +62,7 @@ class PersonRepository {
                     .param("name", name)
                     .param("key", PersonName.key(name))
                     .param("phrase", phrase)
-                    .param("now", now.atOffset(ZoneOffset.UTC))
+                    .param("now", time(now))
                     .update();
         } catch (DuplicateKeyException taken) {
             return Optional.empty();
@@ -79,10 +80,7 @@ class PersonRepository {
     Tries tries(String nameSha256) {
         return jdbc.sql("select wrong, wait_until from sign_in_try where name_sha256 = :name")
                 .param("name", nameSha256)
-                .query((row, at) -> {
-                    OffsetDateTime until = row.getObject("wait_until", OffsetDateTime.class);
-                    return new Tries(row.getInt("wrong"), until == null ? null : until.toInstant());
-                })
+                .query(Tries.class)
                 .optional()
                 .orElse(Tries.NONE);
     }
@@ -97,8 +95,8 @@ class PersonRepository {
                         .param("name", nameSha256)
                         .param("before", before)
                         .param("wrong", wrong)
-                        .param("until", waitUntil == null ? null : waitUntil.atOffset(ZoneOffset.UTC))
-                        .param("now", now.atOffset(ZoneOffset.UTC))
+                        .param("until", time(waitUntil))
+                        .param("now", time(now))
                         .update()
                 == 1;
     }
@@ -112,7 +110,7 @@ class PersonRepository {
     /** Tries from before, whoever made them. */
     void forgetTries(Instant before) {
         jdbc.sql("delete from sign_in_try where at < :before")
-                .param("before", before.atOffset(ZoneOffset.UTC))
+                .param("before", time(before))
                 .update();
     }
 }

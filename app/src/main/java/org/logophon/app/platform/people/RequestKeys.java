@@ -1,8 +1,9 @@
 package org.logophon.app.platform.people;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.logophon.app.platform.upkeep.Upkeep;
@@ -56,7 +57,7 @@ class RequestKeys implements Upkeep {
     @Override
     public List<Removed> remove(Instant now) {
         jdbc.sql("delete from request_key where at < :before")
-                .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
+                .param("before", time(now.minus(KEPT)))
                 .update();
         return List.of();
     }

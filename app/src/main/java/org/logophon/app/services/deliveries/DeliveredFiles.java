@@ -1,5 +1,7 @@
 package org.logophon.app.services.deliveries;
 
+import static org.logophon.app.platform.table.Columns.number;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -128,7 +130,7 @@ public class DeliveredFiles {
     }
 
     private static Stored stored(ResultSet row, int at) throws SQLException {
-        Double lufs = row.getObject("lufs", Double.class);
+        Double lufs = number(row, "lufs");
         return new Stored(
                 new Manifest.Entry(
                         row.getString("path"),
@@ -156,8 +158,6 @@ public class DeliveredFiles {
                   where f.sha256 = c.sha256)
                   and not exists (select 1 from delivery d where d.state = 'building')
                   returning c.sha256, octet_length(c.content) as bytes)
-                select count(distinct sha256) as files, coalesce(sum(bytes), 0) as bytes from gone""")
-                .query((row, at) -> new Unused(row.getLong("files"), row.getLong("bytes")))
-                .single();
+                select count(distinct sha256) as files, coalesce(sum(bytes), 0) as bytes from gone""").query(Unused.class).single();
     }
 }

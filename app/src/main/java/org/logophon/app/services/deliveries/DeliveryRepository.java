@@ -1,12 +1,17 @@
 package org.logophon.app.services.deliveries;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.number;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.io.IOException;
 import java.io.OutputStream;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -120,24 +125,24 @@ public class DeliveryRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static Delivery delivery(ResultSet row, int at) throws SQLException {
         return new Delivery(
-                row.getObject("id", UUID.class),
-                row.getObject("project_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "project_id"),
                 row.getInt("ordinal"),
                 row.getString("file_name"),
                 row.getString("name_pattern"),
-                row.getObject("target_lufs", Double.class),
+                number(row, "target_lufs"),
                 row.getString("choice") == null ? null : Choice.read(row.getString("choice")),
-                row.getObject("since", Integer.class),
+                whole(row, "since"),
                 row.getString("state"),
                 row.getInt("done"),
                 row.getInt("total"),
                 row.getString("problem"),
                 row.getLong("bytes"),
-                row.getObject("created_at", OffsetDateTime.class).toInstant());
+                instant(row, "created_at"));
     }
 }

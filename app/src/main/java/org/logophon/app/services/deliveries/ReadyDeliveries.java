@@ -1,5 +1,7 @@
 package org.logophon.app.services.deliveries;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Comparator;
@@ -55,8 +57,8 @@ public class ReadyDeliveries {
         return jdbc.sql("select * from delivered_cue where delivery_id = :delivery order by position")
                 .param("delivery", delivery)
                 .query((row, at) -> new DeliveredCue(
-                        row.getObject("cue_id", UUID.class),
-                        row.getObject("take_id", UUID.class),
+                        uuid(row, "cue_id"),
+                        uuid(row, "take_id"),
                         row.getString("number"),
                         row.getString("scene"),
                         row.getString("role"),

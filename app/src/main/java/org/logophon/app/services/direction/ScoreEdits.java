@@ -1,7 +1,8 @@
 package org.logophon.app.services.direction;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -62,7 +63,7 @@ public class ScoreEdits {
                 .param("what", what)
                 .param("before", ScoreSnapshots.write(before))
                 .param("after", ScoreSnapshots.write(after))
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
         jdbc.sql("delete from score_edit where project_id = :project and ordinal <= :old")
                 .param("project", project)

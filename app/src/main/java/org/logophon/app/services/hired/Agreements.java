@@ -1,7 +1,8 @@
 package org.logophon.app.services.hired;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.UUID;
 import org.logophon.app.platform.people.Visits;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -31,7 +32,7 @@ class Agreements {
                 .param("workspace", project == null ? visits.workspace() : null)
                 .param("project", project)
                 .param("characters", characters)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
         return id;
     }

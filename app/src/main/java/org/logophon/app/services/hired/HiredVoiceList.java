@@ -1,8 +1,9 @@
 package org.logophon.app.services.hired;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
 import java.time.Duration;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.logophon.core.voice.Voice;
@@ -72,7 +73,7 @@ public class HiredVoiceList implements DisposableBean {
                 jdbc.sql("insert into hired_list (body, read_at) values (:body, :now) on conflict "
                                 + "(only_one) do update set body = :body, read_at = :now")
                         .param("body", body)
-                        .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                        .param("now", time(clock.instant()))
                         .update();
             } catch (SpeechFailed | DataAccessException | IllegalArgumentException e) {
                 // unreachable, or a list whose prices or abilities are none: what was known stays

@@ -1,9 +1,10 @@
 package org.logophon.app.services.hired;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -151,25 +152,18 @@ public class Ledger implements Charges {
     /** The newest month first. */
     List<LedgerEntry> lines(UUID workspace) {
         return jdbc.sql("""
-                select to_char(asked_at at time zone 'UTC', 'YYYY-MM') as month, project_name, voice_name, currency,
+                select to_char(asked_at at time zone 'UTC', 'YYYY-MM') as month, project_name as project, voice_name as voice, currency,
                   coalesce(sum(characters) filter (where state = 'charged'), 0) as characters,
                   coalesce(sum(price) filter (where state = 'charged'), 0) as price,
                   coalesce(sum(characters) filter (where state = 'asked'), 0) as unsettled
                 from charge c join agreement a on a.id = c.agreement_id where a.workspace_id = :workspace
                 group by month, project_name, voice_name, currency order by month desc, project_name, voice_name""")
                 .param("workspace", workspace)
-                .query((row, at) -> new LedgerEntry(
-                        row.getString("month"),
-                        row.getString("project_name"),
-                        row.getString("voice_name"),
-                        row.getLong("characters"),
-                        row.getBigDecimal("price"),
-                        row.getString("currency"),
-                        row.getLong("unsettled")))
+                .query(LedgerEntry.class)
                 .list();
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 }

@@ -1,17 +1,18 @@
 package org.logophon.app.services.hired;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import org.logophon.app.platform.audio.AudioStore;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.app.platform.audio.StoredSound;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.render.Utterance;
@@ -65,7 +66,7 @@ class PaidSpeech {
                 .param("sound", audio.store(answer.sound()).id())
                 .param("words", words.toArray(Integer[]::new))
                 .param("phonemes", phonemes.toArray(Integer[]::new))
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -80,11 +81,7 @@ class PaidSpeech {
         for (int i = 0; i < parts.length; i += 2) {
             phonemes.add(new PhonemeStart(parts[i], parts[i + 1] == 1));
         }
-        StoredSound sound = new StoredSound(
-                row.getObject("sound_id", UUID.class),
-                row.getInt("sample_rate"),
-                row.getLong("samples"),
-                row.getInt("bits"));
+        StoredSound sound = SoundColumns.read(row);
         return new Utterance(audio.source(sound).inMemory(), words, phonemes);
     }
 }

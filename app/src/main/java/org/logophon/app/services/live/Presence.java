@@ -1,9 +1,10 @@
 package org.logophon.app.services.live;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -72,6 +73,6 @@ class Presence {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 }

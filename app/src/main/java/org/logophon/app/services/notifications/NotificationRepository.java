@@ -1,13 +1,15 @@
 package org.logophon.app.services.notifications;
 
+import static org.logophon.app.platform.table.Columns.constant;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -39,7 +41,7 @@ class NotificationRepository {
                 .param("sentence", sentence)
                 .param("address", address)
                 .param("brief", brief)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .query(Long.class)
                 .optional();
     }
@@ -58,7 +60,7 @@ class NotificationRepository {
                         + "> :since order by t.id desc limit :most) as latest order by id")
                 .param("workspace", workspace)
                 .param("id", id)
-                .param("since", since.atOffset(ZoneOffset.UTC))
+                .param("since", time(since))
                 .param("most", most)
                 .query(NotificationRepository::notification)
                 .list();
@@ -67,20 +69,20 @@ class NotificationRepository {
     /** @return how many */
     int forget(Instant before) {
         return jdbc.sql("delete from tiding where at < :before")
-                .param("before", before.atOffset(ZoneOffset.UTC))
+                .param("before", time(before))
                 .update();
     }
 
     private static Notification notification(ResultSet row, int at) throws SQLException {
         return new Notification(
                 row.getLong("id"),
-                row.getObject("workspace_id", UUID.class),
-                row.getObject("project_id", UUID.class),
+                uuid(row, "workspace_id"),
+                uuid(row, "project_id"),
                 row.getString("project_name"),
-                Notification.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
+                constant(row, "kind", Notification.Kind.class),
                 row.getString("sentence"),
                 row.getString("address"),
                 row.getBoolean("brief"),
-                row.getObject("at", OffsetDateTime.class).toInstant());
+                instant(row, "at"));
     }
 }

@@ -1,5 +1,7 @@
 package org.logophon.app.services.notifications;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
@@ -52,22 +54,13 @@ class NotificationSettingsRepository {
                 on conflict (coalesce(person_id, '00000000-0000-0000-0000-000000000000')) do update
                 set renders = excluded.renders,
                 deliveries = excluded.deliveries, visitors = excluded.visitors,
-                mail = excluded.mail, hook = excluded.hook, secret = excluded.secret""")
-                .param("id", wish.id())
-                .param("person", wish.person())
-                .param("renders", wish.renders())
-                .param("deliveries", wish.deliveries())
-                .param("visitors", wish.visitors())
-                .param("mail", wish.mail())
-                .param("hook", wish.hook())
-                .param("secret", wish.secret())
-                .update();
+                mail = excluded.mail, hook = excluded.hook, secret = excluded.secret""").paramSource(wish).update();
     }
 
     private static NotificationSettings wish(ResultSet row, int at) throws SQLException {
         return new NotificationSettings(
-                row.getObject("id", UUID.class),
-                row.getObject("person_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "person_id"),
                 row.getBoolean("renders"),
                 row.getBoolean("deliveries"),
                 row.getBoolean("visitors"),

@@ -1,5 +1,7 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
@@ -34,9 +36,7 @@ public class CaptionRepository {
                         + "s.cue_id where c.project_id = :project")
                 .param("project", project)
                 .query(row -> {
-                    corrected.put(
-                            row.getObject("cue_id", UUID.class),
-                            new Corrected(row.getString("spoken"), row.getString("shown")));
+                    corrected.put(uuid(row, "cue_id"), new Corrected(row.getString("spoken"), row.getString("shown")));
                 });
         return corrected;
     }

@@ -1,9 +1,13 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.constant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -130,7 +134,7 @@ public class CueRepository {
             return;
         }
         jdbc.sql("update cue set removed_at = :now where id = any(:cues)")
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .param("cues", cues.toArray(UUID[]::new))
                 .update();
     }
@@ -230,7 +234,7 @@ public class CueRepository {
     }
 
     private static Slot slot(ResultSet row) throws SQLException {
-        Integer in = row.getObject("slot_in_millis", Integer.class);
+        Integer in = whole(row, "slot_in_millis");
         return in == null ? null : new Slot(in, row.getInt("slot_out_millis"));
     }
 
@@ -238,14 +242,14 @@ public class CueRepository {
         String kind = row.getString("placement");
         return new CuePlace(
                 kind == null ? null : CuePlace.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
-                Anchor.valueOf(row.getString("anchor").toUpperCase(Locale.ROOT)),
+                constant(row, "anchor", Anchor.class),
                 row.getLong("offset_samples"),
                 row.getObject("fixed_samples", Long.class));
     }
 
     private static Cue cue(ResultSet row, int at) throws SQLException {
         return new Cue(
-                row.getObject("id", UUID.class),
+                uuid(row, "id"),
                 row.getInt("position"),
                 row.getString("number"),
                 row.getString("scene"),

@@ -1,12 +1,14 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.app.platform.audio.StoredSound;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.app.services.project.review.HeardColumns;
 import org.logophon.app.services.project.take.TakeSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -56,7 +58,7 @@ class CueStatusRepository {
     Map<UUID, CueStatus> of(UUID project) {
         Map<UUID, CueStatus> all = new HashMap<>();
         jdbc.sql(OF_PROJECT).param("project", project).query(row -> {
-            all.put(row.getObject("id", UUID.class), status(row, 0));
+            all.put(uuid(row, "id"), status(row, 0));
         });
         return all;
     }
@@ -69,17 +71,14 @@ class CueStatusRepository {
     }
 
     private static CueStatus status(ResultSet row, int at) throws SQLException {
-        UUID sound = row.getObject("sound_id", UUID.class);
         String source = row.getString("source");
         return new CueStatus(
-                row.getObject("kept_take", UUID.class),
+                uuid(row, "kept_take"),
                 row.getString("kept_recipe"),
                 source == null ? null : TakeSource.of(source),
                 row.getString("take_recipe"),
                 row.getString("spoken_text"),
-                sound == null
-                        ? null
-                        : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples"), row.getInt("bits")),
+                SoundColumns.read(row),
                 row.getInt("takes"),
                 "waiting".equals(row.getString("state")),
                 row.getString("problem"),

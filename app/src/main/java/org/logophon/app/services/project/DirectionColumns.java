@@ -1,5 +1,8 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.number;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -28,15 +31,15 @@ final class DirectionColumns {
 
     static Direction read(ResultSet row) throws SQLException {
         return new Direction(
-                row.getObject("pace_percent", Integer.class),
-                row.getObject("pitch_semitones", Double.class),
-                row.getObject("range_percent", Integer.class),
-                row.getObject("loudness_db", Double.class),
-                row.getObject("pause_after_millis", Integer.class),
+                whole(row, "pace_percent"),
+                number(row, "pitch_semitones"),
+                whole(row, "range_percent"),
+                number(row, "loudness_db"),
+                whole(row, "pause_after_millis"),
                 Effect.named(row.getString("effect")),
-                row.getObject("effect_percent", Integer.class),
+                whole(row, "effect_percent"),
                 row.getString("style"),
-                row.getObject("style_percent", Integer.class));
+                whole(row, "style_percent"));
     }
 
     /** The values of {@link #NAMES}, from a place on. */

@@ -1,5 +1,7 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -43,7 +45,7 @@ public class MarkRepository {
         jdbc.sql("select m.* from mark m join cue c on c.id = m.cue_id where " + which)
                 .param("id", id)
                 .query(row -> {
-                    found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>())
+                    found.computeIfAbsent(uuid(row, "cue_id"), cue -> new ArrayList<>())
                             .add(new Mark(
                                     row.getInt("start_index"),
                                     row.getInt("end_index"),
@@ -57,7 +59,7 @@ public class MarkRepository {
                     int start = row.getInt("start_index");
                     String written = row.getString("written");
                     if (row.getString("text").startsWith(written, start)) {
-                        found.computeIfAbsent(row.getObject("cue_id", UUID.class), cue -> new ArrayList<>())
+                        found.computeIfAbsent(uuid(row, "cue_id"), cue -> new ArrayList<>())
                                 .add(Mark.own(
                                         start,
                                         start + written.length(),
@@ -118,7 +120,7 @@ public class MarkRepository {
         jdbc.sql("select s.* from cue_chance s join cue c on c.id = s.cue_id where c.project_id = :project")
                 .param("project", project)
                 .query(row -> {
-                    seeds.put(row.getObject("cue_id", UUID.class), row.getLong("seed"));
+                    seeds.put(uuid(row, "cue_id"), row.getLong("seed"));
                 });
         return seeds;
     }

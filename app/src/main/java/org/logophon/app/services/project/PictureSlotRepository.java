@@ -1,5 +1,7 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.List;
 import java.util.UUID;
 import org.logophon.core.text.script.Slot;
@@ -26,7 +28,7 @@ public class PictureSlotRepository {
         return jdbc.sql("select * from picture_slot where project_id = :project order by in_millis")
                 .param("project", project)
                 .query((row, at) -> new EmptySlot(
-                        row.getObject("id", UUID.class),
+                        uuid(row, "id"),
                         new Slot(row.getInt("in_millis"), row.getInt("out_millis")),
                         row.getString("number"),
                         row.getString("name")))

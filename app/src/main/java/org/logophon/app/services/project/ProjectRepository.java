@@ -1,11 +1,16 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.number;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -85,10 +90,7 @@ public class ProjectRepository {
         return jdbc.sql("select id, name, deleted_at from project where workspace_id = :workspace and "
                         + "deleted_at is not null order by deleted_at desc")
                 .param("workspace", workspace)
-                .query((row, at) -> new Deleted(
-                        row.getObject("id", UUID.class),
-                        row.getString("name"),
-                        row.getObject("deleted_at", OffsetDateTime.class).toInstant()))
+                .query((row, at) -> new Deleted(uuid(row, "id"), row.getString("name"), instant(row, "deleted_at")))
                 .list();
     }
 
@@ -190,18 +192,18 @@ public class ProjectRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static Project project(ResultSet row, int at) throws SQLException {
-        Instant changed = row.getObject("changed_at", OffsetDateTime.class).toInstant();
+        Instant changed = instant(row, "changed_at");
         return new Project(
-                row.getObject("id", UUID.class),
-                row.getObject("workspace_id", UUID.class),
-                row.getObject("version_of_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "workspace_id"),
+                uuid(row, "version_of_id"),
                 row.getString("name"),
                 row.getString("language"),
-                row.getObject("target_seconds", Integer.class),
+                whole(row, "target_seconds"),
                 row.getString("script"),
                 row.getInt("script_version"),
                 new ScriptShape(
@@ -215,7 +217,7 @@ public class ProjectRepository {
                         row.getBoolean("numbers_frozen")),
                 DirectionColumns.read(row),
                 row.getInt("direction_version"),
-                row.getObject("target_lufs", Double.class),
+                number(row, "target_lufs"),
                 row.getString("name_pattern"),
                 new Picture(
                         row.getString("frame_rate") == null ? null : FrameRate.named(row.getString("frame_rate")),

@@ -1,9 +1,12 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -61,10 +64,10 @@ public class ProjectSummaries {
     private static Row row(ResultSet row, long catalogue) throws SQLException {
         return new Row(
                 new ProjectSummary(
-                        row.getObject("id", UUID.class),
+                        uuid(row, "id"),
                         row.getString("name"),
-                        row.getObject("target_seconds", Integer.class),
-                        row.getObject("changed_at", OffsetDateTime.class).toInstant(),
+                        whole(row, "target_seconds"),
+                        instant(row, "changed_at"),
                         new SampleCount(row.getLong("samples")),
                         row.getInt("cues"),
                         row.getInt("to_render"),

@@ -1,8 +1,9 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -37,7 +38,7 @@ public class ProjectUpkeep implements Upkeep {
     @Transactional
     public List<Removed> remove(Instant now) {
         int gone = jdbc.sql("delete from project where deleted_at < :before")
-                .param("before", now.minus(DELETED_KEPT).atOffset(ZoneOffset.UTC))
+                .param("before", time(now.minus(DELETED_KEPT)))
                 .update();
         return List.of(new Removed("deleted projects", gone, 0));
     }

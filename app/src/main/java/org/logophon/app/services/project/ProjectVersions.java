@@ -1,5 +1,7 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,10 +49,7 @@ public class ProjectVersions {
         jdbc.sql("select id, first_cue_id, first_text from cue where project_id = :version and "
                         + "removed_at is null and first_cue_id is not null")
                 .param("version", version)
-                .query((row, at) -> new Link(
-                        row.getObject("id", UUID.class),
-                        row.getObject("first_cue_id", UUID.class),
-                        row.getString("first_text")))
+                .query((row, at) -> new Link(uuid(row, "id"), uuid(row, "first_cue_id"), row.getString("first_text")))
                 .list()
                 .forEach(link -> links.put(link.cue(), link));
         return links;

@@ -1,9 +1,11 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -91,7 +93,7 @@ public class ReadingRepository {
                 .param("as", reading.kind().id())
                 .param("language", reading.language())
                 .param("case", reading.matchCase())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -109,7 +111,7 @@ public class ReadingRepository {
                         + " order by p.cue_id, p.start_index")
                 .param("id", id)
                 .query((row, at) -> new PlaceReading(
-                        row.getObject("cue_id", UUID.class),
+                        uuid(row, "cue_id"),
                         row.getInt("start_index"),
                         new Reading(
                                 row.getString("written"),
@@ -143,8 +145,8 @@ public class ReadingRepository {
 
     private static StoredReading kept(ResultSet row, int at) throws SQLException {
         return new StoredReading(
-                row.getObject("id", UUID.class),
-                row.getObject("project_id", UUID.class) == null,
+                uuid(row, "id"),
+                uuid(row, "project_id") == null,
                 new Reading(
                         row.getString("written"),
                         row.getString("said"),

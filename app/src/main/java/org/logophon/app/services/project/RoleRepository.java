@@ -1,5 +1,7 @@
 package org.logophon.app.services.project;
 
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
@@ -119,9 +121,7 @@ public class RoleRepository {
                 row.getString("voice_id"),
                 DirectionColumns.read(row),
                 new PauseDefaults(
-                        row.getObject("comma_millis", Integer.class),
-                        row.getObject("stop_millis", Integer.class),
-                        row.getObject("least_gap_millis", Integer.class)),
+                        whole(row, "comma_millis"), whole(row, "stop_millis"), whole(row, "least_gap_millis")),
                 row.getInt("lively_percent"),
                 row.getInt("version"));
     }

@@ -1,12 +1,17 @@
 package org.logophon.app.services.rendering;
 
+import static org.logophon.app.platform.table.Columns.has;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -77,8 +82,8 @@ class BatchRepository {
         return jdbc.sql("select project_id, agreement_id, seed, lively_percent from batch where id = :batch")
                 .param("batch", batch)
                 .query((row, at) -> new Batch.BatchRequest(
-                        row.getObject("project_id", UUID.class),
-                        row.getObject("agreement_id", UUID.class),
+                        uuid(row, "project_id"),
+                        uuid(row, "agreement_id"),
                         row.getObject("seed") == null
                                 ? null
                                 : new Batch.Chance(row.getLong("seed"), row.getInt("lively_percent"))))
@@ -139,13 +144,10 @@ class BatchRepository {
                 having count(*) filter (where bc.state = 'waiting') = 0""")
                 .param("batch", batch)
                 .query((row, at) -> new BatchOver(
-                        row.getObject("project_id", UUID.class),
+                        uuid(row, "project_id"),
                         row.getInt("done"),
                         row.getInt("failed"),
-                        Duration.between(
-                                row.getObject("created_at", OffsetDateTime.class)
-                                        .toInstant(),
-                                clock.instant())))
+                        Duration.between(instant(row, "created_at"), clock.instant())))
                 .optional();
     }
 
@@ -241,22 +243,22 @@ class BatchRepository {
                                 .mapToInt(Integer::intValue)
                                 .toArray());
         return new Batch(
-                row.getObject("id", UUID.class),
+                uuid(row, "id"),
                 row.getInt("total"),
                 row.getInt("waiting"),
                 row.getInt("failed"),
                 row.getString("running") == null ? "" : row.getString("running"),
-                row.getObject("paused_at") != null,
-                row.getObject("cancelled_at") != null,
+                has(row, "paused_at"),
+                has(row, "cancelled_at"),
                 pace.seconds(row.getLong("left_letters") + row.getLong("beside_letters")));
     }
 
     private static double seconds(ResultSet row, String column) throws SQLException {
-        OffsetDateTime at = row.getObject(column, OffsetDateTime.class);
-        return at == null ? Double.NEGATIVE_INFINITY : at.toInstant().toEpochMilli() / MILLIS_A_SECOND;
+        Instant at = instant(row, column);
+        return at == null ? Double.NEGATIVE_INFINITY : at.toEpochMilli() / MILLIS_A_SECOND;
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 }

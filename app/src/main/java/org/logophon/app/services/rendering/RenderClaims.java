@@ -1,8 +1,10 @@
 package org.logophon.app.services.rendering;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -36,8 +38,7 @@ class RenderClaims {
                 left join render_claim taken on taken.batch_id = bc.batch_id and taken.cue_id = bc.cue_id
                 where bc.state = 'waiting' and b.paused_at is null
                 group by p.workspace_id having count(*) > count(taken.lane)""")
-                .query((row, at) -> new Waiting(
-                        row.getObject("workspace_id", UUID.class), row.getInt("urgent"), row.getInt("waiting")))
+                .query((row, at) -> new Waiting(uuid(row, "workspace_id"), row.getInt("urgent"), row.getInt("waiting")))
                 .list();
     }
 
@@ -82,8 +83,7 @@ class RenderClaims {
                 .param("node", node.id())
                 .param("workspace", lane.workspace())
                 .param("gone", Nodes.GONE_AFTER.toSeconds())
-                .query((row, at) -> new RenderJob(
-                        row.getObject("batch_id", UUID.class), row.getObject("cue_id", UUID.class), holder))
+                .query((row, at) -> new RenderJob(uuid(row, "batch_id"), uuid(row, "cue_id"), holder))
                 .optional();
     }
 
@@ -103,8 +103,7 @@ class RenderClaims {
                 limit 1""")
                 .param("workspace", lane.workspace())
                 .param("urgent", lane.urgent())
-                .query((row, at) -> new RenderJob(
-                        row.getObject("batch_id", UUID.class), row.getObject("cue_id", UUID.class), holder))
+                .query((row, at) -> new RenderJob(uuid(row, "batch_id"), uuid(row, "cue_id"), holder))
                 .optional();
     }
 
@@ -135,10 +134,7 @@ class RenderClaims {
     Optional<RenderJob> giveUp(Lane lane) {
         return jdbc.sql("delete from render_claim where lane = :lane returning batch_id, cue_id, holder")
                 .param("lane", lane.id())
-                .query((row, at) -> new RenderJob(
-                        row.getObject("batch_id", UUID.class),
-                        row.getObject("cue_id", UUID.class),
-                        row.getObject("holder", UUID.class)))
+                .query((row, at) -> new RenderJob(uuid(row, "batch_id"), uuid(row, "cue_id"), uuid(row, "holder")))
                 .optional();
     }
 
@@ -157,6 +153,6 @@ class RenderClaims {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 }

@@ -1,5 +1,10 @@
 package org.logophon.app.services.script;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -10,7 +15,6 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -83,8 +87,8 @@ public class ScriptVersions {
                         unpack(row.getBytes("packed")),
                         CutColumn.read(row, "cuts"),
                         Splitting.parse(row.getString("splitting")),
-                        row.getObject("back", Integer.class),
-                        row.getObject("forward", Integer.class)))
+                        whole(row, "back"),
+                        whole(row, "forward")))
                 .optional();
     }
 
@@ -130,10 +134,7 @@ public class ScriptVersions {
     public List<Draft> drafts(UUID project) {
         return jdbc.sql("select id, words, at from script_draft where project_id = :project order by at desc limit 50")
                 .param("project", project)
-                .query((row, at) -> new Draft(
-                        row.getObject("id", UUID.class),
-                        row.getInt("words"),
-                        row.getObject("at", OffsetDateTime.class).toInstant()))
+                .query((row, at) -> new Draft(uuid(row, "id"), row.getInt("words"), instant(row, "at")))
                 .list();
     }
 
@@ -151,9 +152,9 @@ public class ScriptVersions {
                 row.getInt("words"),
                 row.getInt("cues"),
                 row.getString("what"),
-                row.getObject("back", Integer.class),
-                row.getObject("forward", Integer.class),
-                row.getObject("at", OffsetDateTime.class).toInstant());
+                whole(row, "back"),
+                whole(row, "forward"),
+                instant(row, "at"));
     }
 
     /** Written words, near enough for a list: counting by the rules of Unicode would take longer than saving. */
@@ -169,7 +170,7 @@ public class ScriptVersions {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static byte[] pack(String text) {

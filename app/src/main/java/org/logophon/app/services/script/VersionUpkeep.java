@@ -1,8 +1,9 @@
 package org.logophon.app.services.script;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -51,8 +52,8 @@ class VersionUpkeep implements Upkeep {
                   delete from script_version v using old o where o.back > 1 and v.project_id = o.project_id
                   and v.version = o.version returning length(v.packed) as bytes)
                 select count(*) as things, coalesce(sum(bytes), 0) as bytes from gone""")
-                .param("all", now.minus(ALL).atOffset(ZoneOffset.UTC))
-                .param("hourly", now.minus(HOURLY).atOffset(ZoneOffset.UTC))
+                .param("all", time(now.minus(ALL)))
+                .param("hourly", time(now.minus(HOURLY)))
                 .query((row, at) -> new Removed("versions of scripts", row.getLong("things"), row.getLong("bytes")))
                 .list();
     }

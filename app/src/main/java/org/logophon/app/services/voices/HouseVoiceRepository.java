@@ -1,9 +1,11 @@
 package org.logophon.app.services.voices;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.core.signal.effect.Effect;
@@ -29,7 +31,7 @@ class HouseVoiceRepository {
     /** Of all workspaces: whoever shows them asks whose they are. */
     List<Owned> all() {
         return jdbc.sql("select * from house_voice order by name, id")
-                .query((row, at) -> new Owned(row.getObject("workspace_id", UUID.class), voice(row, at)))
+                .query((row, at) -> new Owned(uuid(row, "workspace_id"), voice(row, at)))
                 .list();
     }
 
@@ -57,7 +59,7 @@ class HouseVoiceRepository {
                         "effect",
                         tuning.effect() == null ? null : tuning.effect().id())
                 .param("mix", tuning.effectPercent())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 

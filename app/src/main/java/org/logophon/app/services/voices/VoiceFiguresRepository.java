@@ -1,10 +1,12 @@
 package org.logophon.app.services.voices;
 
+import static org.logophon.app.platform.table.Columns.number;
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -82,7 +84,7 @@ public class VoiceFiguresRepository {
                                 + "= :version and found_at > :since")
                         .param("voice", voice.id())
                         .param("version", version)
-                        .param("since", since.atOffset(ZoneOffset.UTC))
+                        .param("since", time(since))
                         .query(Integer.class)
                         .single()
                 > 0;
@@ -94,7 +96,7 @@ public class VoiceFiguresRepository {
                 on conflict (voice_id, version) do update set found_at = excluded.found_at""")
                 .param("voice", voice.id())
                 .param("version", version)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -112,16 +114,16 @@ public class VoiceFiguresRepository {
                 .param("words", figures.wordsPerMinute())
                 .param("syllables", figures.syllablesPerMinute())
                 .param("brightness", figures.brightnessHz())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
     private static VoiceFigures figures(ResultSet row) throws SQLException {
         return new VoiceFigures(
-                row.getObject("median_pitch_hz", Double.class),
-                row.getObject("pitch_range_semitones", Double.class),
-                row.getObject("words_per_minute", Double.class),
-                row.getObject("syllables_per_minute", Double.class),
+                number(row, "median_pitch_hz"),
+                number(row, "pitch_range_semitones"),
+                number(row, "words_per_minute"),
+                number(row, "syllables_per_minute"),
                 row.getDouble("brightness_hz"));
     }
 }

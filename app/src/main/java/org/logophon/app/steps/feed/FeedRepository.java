@@ -1,8 +1,8 @@
 package org.logophon.app.steps.feed;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,12 +28,11 @@ class FeedRepository {
     }
 
     private Optional<Feed> feed(String which, Object of) {
-        return jdbc.sql("select workspace_id, title, description from feed where taken_back_at is null and " + which)
+        return jdbc.sql(
+                        "select workspace_id as workspace, title, description from feed where taken_back_at is null and "
+                                + which)
                 .param("of", of)
-                .query((row, at) -> new Feed(
-                        row.getObject("workspace_id", UUID.class),
-                        row.getString("title"),
-                        row.getString("description")))
+                .query(Feed.class)
                 .optional();
     }
 
@@ -46,13 +45,13 @@ class FeedRepository {
                 .param("token", tokenSha256)
                 .param("title", feed.title())
                 .param("description", feed.description())
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .update();
     }
 
     void takeBack(UUID workspace, Instant now) {
         jdbc.sql("update feed set taken_back_at = :now where workspace_id = :workspace and taken_back_at is null")
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .param("workspace", workspace)
                 .update();
     }
@@ -68,18 +67,13 @@ class FeedRepository {
 
     private List<FeedItem> items(String which, UUID workspace, UUID delivery) {
         return jdbc.sql("""
-                select i.*, d.ordinal, d.project_id, p.name from feed_item i join delivery d on d.id = i.delivery_id
-                join project p on p.id = d.project_id where p.workspace_id = :workspace and p.deleted_at is null and %s
+                select i.delivery_id as delivery, d.project_id as project, p.name as title, d.ordinal, i.seconds,
+                i.added_at
+                from feed_item i join delivery d on d.id = i.delivery_id join project p on p.id = d.project_id where p.workspace_id = :workspace and p.deleted_at is null and %s
                 order by i.added_at desc, i.delivery_id""".formatted(which))
                 .param("workspace", workspace)
                 .param("delivery", delivery)
-                .query((row, at) -> new FeedItem(
-                        row.getObject("delivery_id", UUID.class),
-                        row.getObject("project_id", UUID.class),
-                        row.getString("name"),
-                        row.getInt("ordinal"),
-                        row.getDouble("seconds"),
-                        row.getObject("added_at", OffsetDateTime.class).toInstant()))
+                .query(FeedItem.class)
                 .list();
     }
 
@@ -88,7 +82,7 @@ class FeedRepository {
                         + ":seconds, :now) on conflict do nothing")
                 .param("delivery", delivery)
                 .param("seconds", seconds)
-                .param("now", now.atOffset(ZoneOffset.UTC))
+                .param("now", time(now))
                 .update();
     }
 

@@ -1,5 +1,7 @@
 package org.logophon.app.steps.language;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.List;
 import java.util.UUID;
 import org.logophon.core.review.translation.GlossaryTerm;
@@ -29,7 +31,7 @@ class GlossaryRepository {
         return jdbc.sql("select * from glossary_term where project_id = :project order by lower(written), language")
                 .param("project", project)
                 .query((row, at) -> new KeptTerm(
-                        row.getObject("id", UUID.class),
+                        uuid(row, "id"),
                         new GlossaryTerm(row.getString("written"), row.getString("said"), row.getString("language"))))
                 .list();
     }

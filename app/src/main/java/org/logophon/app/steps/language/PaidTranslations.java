@@ -1,7 +1,8 @@
 package org.logophon.app.steps.language;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
@@ -34,7 +35,7 @@ class PaidTranslations {
         jdbc.sql("insert into paid_translation (key, said, at) values (:key, :said, :now) on conflict do nothing")
                 .param("key", key)
                 .param("said", said)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 }

@@ -1,5 +1,7 @@
 package org.logophon.app.steps.listen;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -47,7 +49,7 @@ class CheckRepository {
                 and k.version = :version""").param("project", project).param("version", VERSION).query(row -> {
             var dismissed = row.getArray("dismissed");
             known.put(
-                    row.getObject("id", UUID.class),
+                    uuid(row, "id"),
                     new Known(
                             "T" + row.getInt("ordinal"),
                             JSON.readValue(row.getString("findings"), FINDINGS),

@@ -1,8 +1,10 @@
 package org.logophon.app.steps.listen;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -55,10 +57,10 @@ class HistoryRepository {
                 .param("shared", cue != null)
                 .param("most", most)
                 .query((row, at) -> new Event(
-                        row.getObject("at", OffsetDateTime.class).toInstant(),
+                        instant(row, "at"),
                         row.getString("what"),
                         label(row.getString("what")),
-                        row.getObject("cue_id", UUID.class),
+                        uuid(row, "cue_id"),
                         row.getString("number"),
                         row.getString("take"),
                         row.getString("before"),
@@ -81,7 +83,7 @@ class HistoryRepository {
                         + "order by id limit 1")
                 .param("cue", cue)
                 .param("what", Happening.WORDS.id())
-                .param("at", at.atOffset(ZoneOffset.UTC))
+                .param("at", time(at))
                 .query(String.class)
                 .optional();
     }
@@ -97,7 +99,7 @@ class HistoryRepository {
                                             and e.at between m.at and m.at + interval '1 second'))
                 order by e.id desc limit 1""")
                 .param("cue", cue)
-                .param("at", at.atOffset(ZoneOffset.UTC))
+                .param("at", time(at))
                 .query(UUID.class)
                 .optional();
     }

@@ -1,7 +1,8 @@
 package org.logophon.app.steps.listen;
 
+import static org.logophon.app.platform.table.Columns.instant;
+
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -101,9 +102,7 @@ class VersionController {
         return jdbc.sql("select ordinal, created_at from delivery where project_id = :project and state = "
                         + "'ready' order by ordinal desc limit 20")
                 .param("project", project)
-                .query((row, at) -> new Delivered(
-                        row.getInt("ordinal"),
-                        row.getObject("created_at", OffsetDateTime.class).toInstant()))
+                .query((row, at) -> new Delivered(row.getInt("ordinal"), instant(row, "created_at")))
                 .list();
     }
 }

@@ -1,7 +1,8 @@
 package org.logophon.app.steps.place;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -54,7 +55,7 @@ class PlaceEdits {
                 .param("after", JSON.writeValueAsString(after.places()))
                 .param("slotsBefore", before.left() == null ? null : JSON.writeValueAsString(before.left()))
                 .param("slotsAfter", after.left() == null ? null : JSON.writeValueAsString(after.left()))
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
         jdbc.sql("""
                 delete from place_edit where project_id = :project

@@ -1,13 +1,17 @@
 package org.logophon.app.steps.record;
 
+import static org.logophon.app.platform.table.Columns.constant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.app.platform.audio.StoredSound;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -74,7 +78,7 @@ class UploadRepository {
                 .param("name", name)
                 .param("role", role)
                 .param("sound", sound.id())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
         return id;
     }
@@ -114,16 +118,13 @@ class UploadRepository {
     }
 
     private static Upload upload(ResultSet row, int at) throws SQLException {
-        UUID sound = row.getObject("sound_id", UUID.class);
         return new Upload(
-                row.getObject("id", UUID.class),
-                row.getObject("project_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "project_id"),
                 row.getString("name"),
                 row.getString("role"),
-                sound == null
-                        ? null
-                        : new StoredSound(sound, row.getInt("sample_rate"), row.getLong("samples"), row.getInt("bits")),
-                State.valueOf(row.getString("state").toUpperCase(Locale.ROOT)),
+                SoundColumns.read(row),
+                constant(row, "state", State.class),
                 row.getString("problem"),
                 JSON.readValue(row.getString("rows"), PIECES));
     }

@@ -1,8 +1,9 @@
 package org.logophon.app.steps.record;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -32,7 +33,7 @@ class UploadUpkeep implements Upkeep {
     @Override
     public List<Removed> remove(Instant now) {
         int gone = jdbc.sql("delete from recording_upload where created_at < :before")
-                .param("before", now.minus(KEPT).atOffset(ZoneOffset.UTC))
+                .param("before", time(now.minus(KEPT)))
                 .update();
         return gone == 0 ? List.of() : List.of(new Removed("unused recordings", gone, 0));
     }

@@ -1,10 +1,12 @@
 package org.logophon.app.steps.share;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,9 +35,9 @@ class ShareRepository {
                 .param("token", tokenSha256)
                 .param("phrase", share.phrase())
                 .param("name", share.name())
-                .param("until", at(share.until()))
+                .param("until", time(share.until()))
                 .param("download", share.download())
-                .param("now", at(share.createdAt()))
+                .param("now", time(share.createdAt()))
                 .update();
     }
 
@@ -56,7 +58,7 @@ class ShareRepository {
 
     void takeBack(UUID share, Instant now) {
         jdbc.sql("update share set taken_back_at = :now where id = :share and taken_back_at is null")
-                .param("now", at(now))
+                .param("now", time(now))
                 .param("share", share)
                 .update();
     }
@@ -68,22 +70,18 @@ class ShareRepository {
     boolean tried(UUID share, int before, int wrong, Instant waitUntil) {
         return jdbc.sql("update share set wrong = :wrong, wait_until = :wait where id = :share and wrong = :before")
                         .param("wrong", wrong)
-                        .param("wait", at(waitUntil))
+                        .param("wait", time(waitUntil))
                         .param("share", share)
                         .param("before", before)
                         .update()
                 == 1;
     }
 
-    private static OffsetDateTime at(Instant instant) {
-        return instant == null ? null : instant.atOffset(ZoneOffset.UTC);
-    }
-
     private static Share share(ResultSet row, int at) throws SQLException {
         return new Share(
-                row.getObject("id", UUID.class),
-                row.getObject("project_id", UUID.class),
-                row.getObject("delivery_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "project_id"),
+                uuid(row, "delivery_id"),
                 row.getBoolean("follows"),
                 row.getString("name"),
                 row.getString("phrase"),
@@ -93,10 +91,5 @@ class ShareRepository {
                 instant(row, "taken_back_at"),
                 row.getInt("wrong"),
                 instant(row, "wait_until"));
-    }
-
-    private static Instant instant(ResultSet row, String column) throws SQLException {
-        OffsetDateTime time = row.getObject(column, OffsetDateTime.class);
-        return time == null ? null : time.toInstant();
     }
 }

@@ -1,12 +1,12 @@
 package org.logophon.app.steps.status;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -61,15 +61,8 @@ class JobsTable {
                           count(*) filter (where not picked and execution_time > :now) as later,
                           min(execution_time) filter (where not picked and execution_time <= :now) as oldest
                         from job""")
-                        .param("now", clock.instant().atOffset(ZoneOffset.UTC))
-                        .query((row, at) -> {
-                            OffsetDateTime oldest = row.getObject("oldest", OffsetDateTime.class);
-                            return new Jobs(
-                                    row.getLong("waiting"),
-                                    row.getLong("running"),
-                                    row.getLong("later"),
-                                    oldest == null ? null : oldest.toInstant());
-                        })
+                        .param("now", time(clock.instant()))
+                        .query(Jobs.class)
                         .single());
     }
 }

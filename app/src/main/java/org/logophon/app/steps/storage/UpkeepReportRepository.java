@@ -1,7 +1,8 @@
 package org.logophon.app.steps.storage;
 
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.util.List;
 import java.util.Optional;
 import org.logophon.app.platform.upkeep.Upkeep.Removed;
@@ -22,7 +23,7 @@ public class UpkeepReportRepository {
     @Transactional
     public void add(UpkeepReport report) {
         long id = jdbc.sql("insert into upkeep_report (at, took_millis) values (:at, :took) returning id")
-                .param("at", report.at().atOffset(ZoneOffset.UTC))
+                .param("at", time(report.at()))
                 .param("took", report.tookMillis())
                 .query(Long.class)
                 .single();
@@ -38,10 +39,8 @@ public class UpkeepReportRepository {
 
     Optional<UpkeepReport> latest() {
         return jdbc.sql("select id, at, took_millis from upkeep_report order by id desc limit 1")
-                .query((row, at) -> new UpkeepReport(
-                        row.getObject("at", OffsetDateTime.class).toInstant(),
-                        row.getLong("took_millis"),
-                        removed(row.getLong("id"))))
+                .query((row, at) ->
+                        new UpkeepReport(instant(row, "at"), row.getLong("took_millis"), removed(row.getLong("id"))))
                 .optional();
     }
 
@@ -49,7 +48,7 @@ public class UpkeepReportRepository {
         return jdbc.sql("select what, things, bytes from upkeep_removed where report_id = :id order by "
                         + "bytes desc, what")
                 .param("id", report)
-                .query((row, at) -> new Removed(row.getString("what"), row.getLong("things"), row.getLong("bytes")))
+                .query(Removed.class)
                 .list();
     }
 

@@ -1,7 +1,10 @@
 package org.logophon.app.steps.watchfolder;
 
+import static org.logophon.app.platform.table.Columns.constant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,7 +52,7 @@ class WatchedScriptRepository {
     List<Watched> folders() {
         return jdbc.sql("select w.project_id, w.name from watched_folder w join project p on p.id = "
                         + "w.project_id where p.deleted_at is null order by w.name")
-                .query((row, at) -> new Watched(row.getObject("project_id", UUID.class), row.getString("name")))
+                .query((row, at) -> new Watched(uuid(row, "project_id"), row.getString("name")))
                 .list();
     }
 
@@ -66,7 +69,7 @@ class WatchedScriptRepository {
                         + ":now) on conflict (project_id) do nothing")
                 .param("project", project)
                 .param("name", name)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -83,8 +86,8 @@ class WatchedScriptRepository {
                 .query((row, at) -> new Row(
                         row.getString("name"),
                         new Looks(row.getLong("bytes"), row.getLong("changed_millis")),
-                        row.getObject("project_id", UUID.class),
-                        State.valueOf(row.getString("state").toUpperCase(Locale.ROOT))))
+                        uuid(row, "project_id"),
+                        constant(row, "state", State.class)))
                 .optional();
     }
 

@@ -1,10 +1,12 @@
 package org.logophon.app.services.project.bed;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -73,16 +75,16 @@ public class BedRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static ProjectBed bed(ResultSet row, int at) throws SQLException {
         return new ProjectBed(
-                row.getObject("id", UUID.class),
-                row.getObject("project_id", UUID.class),
-                row.getObject("sound_file_id", UUID.class),
-                row.getObject("from_cue", UUID.class),
-                row.getObject("to_cue", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "project_id"),
+                uuid(row, "sound_file_id"),
+                uuid(row, "from_cue"),
+                uuid(row, "to_cue"),
                 new Bed.Settings(
                         row.getBoolean("looped"),
                         row.getInt("fade_in_millis"),

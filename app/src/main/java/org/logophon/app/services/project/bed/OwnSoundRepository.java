@@ -1,14 +1,16 @@
 package org.logophon.app.services.project.bed;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.app.platform.audio.StoredSound;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -147,21 +149,17 @@ public class OwnSoundRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     static OwnSound sound(ResultSet row, int at) throws SQLException {
         return new OwnSound(
-                row.getObject("id", UUID.class),
-                row.getObject("workspace_id", UUID.class),
-                row.getObject("project_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "workspace_id"),
+                uuid(row, "project_id"),
                 row.getString("name"),
                 row.getString("licence"),
-                new StoredSound(
-                        row.getObject("sound_id", UUID.class),
-                        row.getInt("sample_rate"),
-                        row.getLong("samples"),
-                        row.getInt("bits")),
+                SoundColumns.read(row),
                 row.getLong("from_sample"),
                 row.getLong("to_sample"),
                 row.getDouble("own_db"));

@@ -1,8 +1,9 @@
 package org.logophon.app.services.project.bed;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -31,7 +32,7 @@ class OwnSoundUpkeep implements Upkeep {
 
     @Override
     public List<Removed> remove(Instant now) {
-        var before = now.minus(KEPT).atOffset(ZoneOffset.UTC);
+        var before = time(now.minus(KEPT));
         jdbc.sql("delete from bed where removed_at < :before")
                 .param("before", before)
                 .update();

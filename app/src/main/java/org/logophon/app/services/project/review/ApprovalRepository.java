@@ -1,7 +1,9 @@
 package org.logophon.app.services.project.review;
 
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.core.review.ApprovalState;
@@ -38,7 +40,7 @@ public class ApprovalRepository {
                 .param("readings", heard.readings())
                 .param("take", heard.take())
                 .param("loudness", heard.loudness())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -48,8 +50,7 @@ public class ApprovalRepository {
     public List<Shared> ofShare(UUID share) {
         return jdbc.sql("select * from approval where share_id = :share")
                 .param("share", share)
-                .query((row, at) -> new Shared(
-                        row.getObject("cue_id", UUID.class), HeardColumns.read(row), row.getString("writer")))
+                .query((row, at) -> new Shared(uuid(row, "cue_id"), HeardColumns.read(row), row.getString("writer")))
                 .list();
     }
 

@@ -1,7 +1,8 @@
 package org.logophon.app.services.project.review;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -27,7 +28,7 @@ public class HappeningRepository {
                 .param("what", what.id())
                 .param("before", before)
                 .param("after", after)
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 }

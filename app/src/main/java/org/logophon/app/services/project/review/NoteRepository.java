@@ -1,11 +1,14 @@
 package org.logophon.app.services.project.review;
 
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+import static org.logophon.app.platform.table.Columns.whole;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -138,17 +141,17 @@ public class NoteRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static Note note(ResultSet row, int at) throws SQLException {
         return new Note(
-                row.getObject("id", UUID.class),
-                row.getObject("cue_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "cue_id"),
                 new NotePlace(row.getString("on_text"), row.getInt("start_index"), row.getInt("end_index")),
                 row.getString("remark"),
                 row.getString("writer"),
-                row.getObject("take_id", UUID.class),
+                uuid(row, "take_id"),
                 named(row, "ordinal"),
                 row.getInt("version"),
                 instant(row, "at"),
@@ -157,12 +160,7 @@ public class NoteRepository {
     }
 
     private static String named(ResultSet row, String column) throws SQLException {
-        Integer ordinal = row.getObject(column, Integer.class);
+        Integer ordinal = whole(row, column);
         return ordinal == null ? null : "T" + ordinal;
-    }
-
-    private static Instant instant(ResultSet row, String column) throws SQLException {
-        OffsetDateTime at = row.getObject(column, OffsetDateTime.class);
-        return at == null ? null : at.toInstant();
     }
 }

@@ -1,5 +1,7 @@
 package org.logophon.app.services.project.take;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -94,7 +96,7 @@ public class RecordingRepository {
                 findings(row.getString("findings")),
                 dismissed == null ? Set.of() : Set.of((String[]) dismissed.getArray()),
                 figures(row.getString("figures")),
-                row.getObject("cleaned_from_id", UUID.class),
+                uuid(row, "cleaned_from_id"),
                 cleaning == null ? null : cleaning(cleaning));
     }
 }

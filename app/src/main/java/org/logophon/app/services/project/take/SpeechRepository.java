@@ -1,11 +1,14 @@
 package org.logophon.app.services.project.take;
 
+import static org.logophon.app.platform.table.Columns.number;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -15,6 +18,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.logophon.app.platform.audio.AudioStore;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.app.platform.audio.StoredSound;
 import org.logophon.core.signal.loudness.LoudnessMeter;
 import org.logophon.core.signal.pitch.PitchMeter;
@@ -86,7 +90,7 @@ public class SpeechRepository {
                         Integer[] words = (Integer[]) array(row, "words");
                         String phones = row.getString("phones");
                         timed.put(
-                                row.getObject("id", UUID.class),
+                                uuid(row, "id"),
                                 new Timed(
                                         words == null ? List.of() : words(words),
                                         row.getInt("sample_rate"),
@@ -228,7 +232,7 @@ public class SpeechRepository {
     }
 
     private static StoredSpeech speech(ResultSet row, int at) throws SQLException {
-        Double pace = row.getObject("pace_reached", Double.class);
+        Double pace = number(row, "pace_reached");
         Float[] hertz = (Float[]) array(row, "pitch");
         float[] pitch = new float[hertz.length];
         for (int i = 0; i < pitch.length; i++) {
@@ -236,22 +240,17 @@ public class SpeechRepository {
         }
         Integer[] words = (Integer[]) array(row, "words");
         return new StoredSpeech(
-                row.getObject("id", UUID.class),
+                uuid(row, "id"),
                 row.getString("recipe"),
-                new StoredSound(
-                        row.getObject("sound_id", UUID.class),
-                        row.getInt("sample_rate"),
-                        row.getLong("samples"),
-                        row.getInt("bits")),
+                SoundColumns.read(row),
                 words == null ? null : words(words),
                 row.getBytes("peaks"),
                 pitch,
                 row.getDouble("lufs"),
                 pace == null
                         ? null
-                        : new Measurement(
-                                pace, row.getObject("semitones_reached", Double.class), Arrays.asList((Double[])
-                                        array(row, "marks_reached"))));
+                        : new Measurement(pace, number(row, "semitones_reached"), Arrays.asList((Double[])
+                                array(row, "marks_reached"))));
     }
 
     private static Object array(ResultSet row, String column) throws SQLException {
@@ -260,6 +259,6 @@ public class SpeechRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 }

@@ -1,8 +1,9 @@
 package org.logophon.app.services.project.take;
 
+import static org.logophon.app.platform.table.Columns.time;
+
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
 import org.logophon.app.platform.upkeep.Upkeep;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -55,8 +56,8 @@ class SpeechUpkeep implements Upkeep {
                   and (heard_at < :heard or heard_at is null and created_at < :unheard) returning sound_id)
                 select count(*) as things, coalesce(sum(w.samples * w.bits / 8), 0) as bytes from gone
                 join sound w on w.id = gone.sound_id""")
-                .param("heard", now.minus(AUDITIONS_KEPT).atOffset(ZoneOffset.UTC))
-                .param("unheard", now.minus(UNHEARD_KEPT).atOffset(ZoneOffset.UTC))
+                .param("heard", time(now.minus(AUDITIONS_KEPT)))
+                .param("unheard", time(now.minus(UNHEARD_KEPT)))
                 .query((row, at) -> new Removed("auditions", row.getLong("things"), row.getLong("bytes")))
                 .list();
     }

@@ -1,10 +1,12 @@
 package org.logophon.app.services.project.take;
 
+import static org.logophon.app.platform.table.Columns.constant;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.time.Clock;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -25,7 +27,7 @@ public class TakeEventRepository {
         jdbc.sql("insert into take_event (take_id, what, at) values (:take, :what, :now)")
                 .param("take", take)
                 .param("what", what.id())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -35,9 +37,7 @@ public class TakeEventRepository {
                         + ":cue order by e.id")
                 .param("cue", cue)
                 .query((row, at) -> new TakeEvent(
-                        row.getObject("take_id", UUID.class),
-                        TakeEvent.What.valueOf(row.getString("what").toUpperCase(Locale.ROOT)),
-                        row.getObject("at", OffsetDateTime.class).toInstant()))
+                        uuid(row, "take_id"), constant(row, "what", TakeEvent.What.class), instant(row, "at")))
                 .list();
     }
 }

@@ -1,18 +1,23 @@
 package org.logophon.app.services.project.take;
 
+import static org.logophon.app.platform.table.Columns.has;
+import static org.logophon.app.platform.table.Columns.instant;
+import static org.logophon.app.platform.table.Columns.texts;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.logophon.app.platform.audio.StoredSound;
+import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.core.voice.take.TakeOrigin;
 import org.logophon.core.voice.take.TakeOriginJson;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -72,13 +77,13 @@ public class TakeRepository {
                 join take t on t.id = e.take_id join cue c on c.id = t.cue_id
                 where c.project_id = :project and c.removed_at is null and e.what = 'kept' and e.at <= :at
                 and t.speech_id is not null
-                order by c.id, e.id desc""").param("project", project).param("at", at.atOffset(ZoneOffset.UTC)));
+                order by c.id, e.id desc""").param("project", project).param("at", time(at)));
     }
 
     private static Map<UUID, UUID> byCue(JdbcClient.StatementSpec query) {
         Map<UUID, UUID> takes = new HashMap<>();
         query.query(row -> {
-            takes.put(row.getObject("cue", UUID.class), row.getObject("take", UUID.class));
+            takes.put(uuid(row, "cue"), uuid(row, "take"));
         });
         return takes;
     }
@@ -148,8 +153,7 @@ public class TakeRepository {
     public List<UUID> empty(UUID project) {
         List<Emptied> emptied = jdbc.sql("select t.id, t.speech_id from " + OF_PROJECT + "t.deleted_at is not null")
                 .param("project", project)
-                .query((row, at) ->
-                        new Emptied(row.getObject("id", UUID.class), row.getObject("speech_id", UUID.class)))
+                .query((row, at) -> new Emptied(uuid(row, "id"), uuid(row, "speech_id")))
                 .list();
         for (Emptied take : emptied) {
             jdbc.sql("update take set speech_id = null where id = :take")
@@ -255,27 +259,25 @@ public class TakeRepository {
     }
 
     private OffsetDateTime now() {
-        return clock.instant().atOffset(ZoneOffset.UTC);
+        return time(clock.instant());
     }
 
     private static Take take(ResultSet row, int at) throws SQLException {
         return new Take(
-                row.getObject("id", UUID.class),
-                row.getObject("cue_id", UUID.class),
+                uuid(row, "id"),
+                uuid(row, "cue_id"),
                 row.getInt("ordinal"),
                 TakeSource.of(row.getString("source")),
                 row.getString("recipe"),
-                row.getObject("speech_id", UUID.class),
-                new StoredSound(
-                        row.getObject("sound_id", UUID.class),
-                        row.getInt("sample_rate"),
-                        row.getLong("samples"),
-                        row.getInt("bits")),
+                uuid(row, "speech_id"),
+                SoundColumns.read(row),
                 TakeOriginJson.read(row.getString("origin")),
-                row.getObject("created_at", OffsetDateTime.class).toInstant(),
+                instant(row, "created_at"),
                 new TakeWords(
-                        row.getString("name"), row.getBoolean("starred"), row.getString("remark"), List.of((String[])
-                                row.getArray("labels").getArray())),
-                row.getObject("deleted_at") != null);
+                        row.getString("name"),
+                        row.getBoolean("starred"),
+                        row.getString("remark"),
+                        texts(row, "labels")),
+                has(row, "deleted_at"));
     }
 }

@@ -1,5 +1,7 @@
 package org.logophon.app.steps.write.proof;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
@@ -24,9 +26,7 @@ class DismissedRepository {
         return new HashSet<>(jdbc.sql("select cue_id, kind, written from dismissed where project_id = :project")
                 .param("project", project)
                 .query((row, at) -> new Dismissed(
-                        row.getObject("cue_id", UUID.class),
-                        FindingKind.valueOf(row.getString("kind")),
-                        row.getString("written")))
+                        uuid(row, "cue_id"), FindingKind.valueOf(row.getString("kind")), row.getString("written")))
                 .list());
     }
 

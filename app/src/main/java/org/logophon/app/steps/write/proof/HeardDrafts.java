@@ -1,5 +1,7 @@
 package org.logophon.app.steps.write.proof;
 
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -60,7 +62,7 @@ class HeardDrafts {
         jdbc.sql("select h.* from heard_draft h join cue c on c.id = h.cue_id where c.project_id = :project")
                 .param("project", project)
                 .query(row -> {
-                    drafts.put(row.getObject("cue_id", UUID.class), new Draft(row.getString("text"), (Integer[])
+                    drafts.put(uuid(row, "cue_id"), new Draft(row.getString("text"), (Integer[])
                             row.getArray("doubtful").getArray()));
                 });
         return drafts;

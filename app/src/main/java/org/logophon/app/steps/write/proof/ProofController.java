@@ -1,12 +1,19 @@
 package org.logophon.app.steps.write.proof;
 
+import java.io.IOException;
+import java.io.StringWriter;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.platform.web.DoneAnswer;
 import org.logophon.app.steps.write.proof.ProofService.PlacedFinding;
+import org.logophon.core.input.table.SafeCell;
 import org.logophon.core.review.proof.Finding;
 import org.logophon.core.review.proof.FindingKind;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,8 +38,9 @@ class ProofController {
     /**
      * A finding as the page shows it.
      *
-     * @param start in the script
-     * @param from  in the cue's text
+     * @param start    in the script
+     * @param from     in the cue's text
+     * @param sureness of the rule that says it; null for what is no written form
      */
     record FindingView(
             UUID cue,
@@ -47,7 +55,8 @@ class ProofController {
             String reason,
             String wouldSay,
             List<FindingAction> suggestions,
-            boolean right) {}
+            boolean right,
+            String sureness) {}
 
     /** A suggestion with what its button says. */
     record FindingAction(String act, String text, int at, String label) {}
@@ -108,7 +117,36 @@ class ProofController {
                 finding.suggestions().stream()
                         .map(s -> new FindingAction(s.act().name(), s.text(), s.at(), s.sentence()))
                         .toList(),
-                finding.right());
+                finding.right(),
+                sureness(finding));
+    }
+
+    private static String sureness(Finding finding) {
+        return finding.sureness() == null ? null : finding.sureness().id();
+    }
+
+    /** What is said by rule, as a table. */
+    @GetMapping("/said.csv")
+    ResponseEntity<byte[]> said(@PathVariable UUID id) throws IOException {
+        StringWriter text = new StringWriter();
+        CSVPrinter csv = new CSVPrinter(
+                text,
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader("cue", "written", "said", "kind", "sureness")
+                        .get());
+        for (PlacedFinding found : proofing.of(id).found()) {
+            Finding finding = found.finding();
+            if (finding.right()) {
+                csv.printRecord(
+                        SafeCell.of(found.cue().number()),
+                        SafeCell.of(finding.text()),
+                        SafeCell.of(finding.wouldSay()),
+                        finding.kind().label(),
+                        sureness(finding));
+            }
+        }
+        return CsvAnswer.of("said-by-rule.csv", text.toString());
     }
 
     @PostMapping("/take")

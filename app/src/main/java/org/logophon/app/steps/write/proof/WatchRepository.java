@@ -1,9 +1,12 @@
 package org.logophon.app.steps.write.proof;
 
+import static org.logophon.app.platform.table.Columns.texts;
+import static org.logophon.app.platform.table.Columns.time;
+import static org.logophon.app.platform.table.Columns.uuid;
+
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.logophon.app.platform.people.Visits;
@@ -45,7 +48,7 @@ class WatchRepository {
                 .param("avoid", word.avoid())
                 .param("instead", word.instead().toArray(String[]::new))
                 .param("note", word.note())
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("now", time(clock.instant()))
                 .update();
     }
 
@@ -57,9 +60,7 @@ class WatchRepository {
     }
 
     private static StoredWatchWord kept(ResultSet row, int at) throws SQLException {
-        String[] instead = (String[]) row.getArray("instead").getArray();
         return new StoredWatchWord(
-                row.getObject("id", UUID.class),
-                new WatchWord(row.getString("avoid"), List.of(instead), row.getString("note")));
+                uuid(row, "id"), new WatchWord(row.getString("avoid"), texts(row, "instead"), row.getString("note")));
     }
 }
