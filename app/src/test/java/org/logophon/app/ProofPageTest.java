@@ -75,7 +75,7 @@ class ProofPageTest extends BrowserTest {
         assertThat(page.locator("#saved")).hasText(Pattern.compile("^saved.*"));
         org.assertj.core.api.Assertions.assertThat(
                         server.get(project + "/proof/said.csv").body())
-                .isEqualTo("cue,written,said,kind,sureness\r\n010,4:53,four fifty-three,time,sure\r\n");
+                .isEqualTo("cue,written,said,kind,sureness\r\n010,4:53,four fifty-three,time,likely\r\n");
     }
 
     @Test
