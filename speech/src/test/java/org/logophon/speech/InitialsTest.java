@@ -3,6 +3,8 @@ package org.logophon.speech;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -33,6 +35,20 @@ class InitialsTest {
             new Pair("Use H.264 for it.", "Use aitch two six four for it."),
             new Pair("That was plan A.", "That was plan ay."));
 
+    /** The same for engines that read some of these words by other rules; "eigh" is what "eight" begins with. */
+    private static final List<Pair> IN_OTHER_ENGINES = List.of(
+            new Pair("The AI tool is new.", "The eigh eye tool is new."),
+            new Pair("Our SEO has to be good.", "Our ess ee oh has to be good."),
+            new Pair("See the FAQ first.", "See the F eigh cue first."),
+            new Pair("The CEO left at noon.", "The see ee oh left at noon."),
+            new Pair("She works in IT now.", "She works in eye tee now."),
+            new Pair("From the US to the UK.", "From the you ess to the you kay."),
+            new Pair("Two PCs are here.", "Two pee see's are here."),
+            new Pair("It is the BBC's own.", "It is the bee bee see's own."),
+            new Pair("A 3D film in 4K.", "A three dee film in four kay."),
+            new Pair("Buy H.264 for it.", "Buy H two six four for it."),
+            new Pair("That was plan A.", "That was plan eigh."));
+
     private static final List<Pair> FORMS = List.of(
             new Pair("It has 360 prisms.", "It has three hundred sixty prisms."),
             new Pair("It was new in 1911.", "It was new in nineteen eleven."),
@@ -53,6 +69,10 @@ class InitialsTest {
                         && voice.tuning().equals(Tuning.NONE));
     }
 
+    private static SpokenText written(Voice voice, String text) {
+        return SpokenText.of(text, SaidByRule.of(text, voice.language()), voice.language());
+    }
+
     private static float[] said(Voice voice, SpokenText text) {
         return SharedSpeech.ENGINES
                 .speak(new SpeechRequest(voice, text, 1, 0))
@@ -64,10 +84,44 @@ class InitialsTest {
     @MethodSource("voices")
     void initialsAndFormsAreTheSameSamplesAsTheirWords(Voice voice) {
         for (Pair pair : Stream.concat(INITIALS.stream(), FORMS.stream()).toList()) {
-            SpokenText written = SpokenText.of(pair.written(), SaidByRule.of(pair.written(), voice.language()));
+            SpokenText written = written(voice, pair.written());
             assertThat(said(voice, written))
                     .as(voice.name() + ": " + pair.written() + " → " + written.text())
                     .isEqualTo(said(voice, SpokenText.of(pair.spelledOut())));
+        }
+    }
+
+    /** A voice of each accent of the other engines: what they say doesn't depend on whose voice it is. */
+    static Stream<Voice> accents() {
+        return NativeVoices.catalogue().all().stream()
+                .filter(voice -> voice.language().startsWith("en")
+                        && !voice.engine().equals("flite")
+                        && voice.tuning().equals(Tuning.NONE))
+                .collect(Collectors.toMap(
+                        voice -> voice.engine() + voice.language(), voice -> voice, (one, other) -> one, TreeMap::new))
+                .values()
+                .stream();
+    }
+
+    /** Its sounds, without rests; stress and length differ where a word stands for a letter. */
+    private static List<String> sounds(Voice voice, SpokenText text) {
+        return SharedSpeech.ENGINES.speak(new SpeechRequest(voice, text, 1, 0)).phonemes().stream()
+                .map(sound -> sound.ipa().replaceAll("[ːˈˌ ]", ""))
+                .filter(ipa -> !ipa.isEmpty())
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("accents")
+    void initialsHaveTheSoundsOfTheirWordsInOtherEngines(Voice voice) {
+        List<String> eight = sounds(voice, SpokenText.of("That was plan eight."));
+        SpokenText plan = written(voice, "That was plan A.");
+        assertThat(sounds(voice, plan)).as(voice.name()).isEqualTo(eight.subList(0, eight.size() - 1));
+        for (Pair pair : IN_OTHER_ENGINES) {
+            SpokenText written = written(voice, pair.written());
+            assertThat(sounds(voice, written))
+                    .as(voice.name() + ": " + pair.written() + " → " + written.text())
+                    .isEqualTo(sounds(voice, SpokenText.of(pair.spelledOut())));
         }
     }
 }

@@ -45,7 +45,7 @@ final class HeldScript {
                     text,
                     one.fromSeconds(),
                     sound,
-                    holder.hold(sound, text, SpokenText.of(text, SaidByRule.of(text, language)), language)));
+                    holder.hold(sound, text, SpokenText.of(text, SaidByRule.of(text, language), language), language)));
         }
         return held;
     }

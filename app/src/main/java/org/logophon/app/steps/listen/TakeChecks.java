@@ -163,13 +163,23 @@ class TakeChecks {
             return List.of();
         }
         TakeOrigin origin = take.origin();
-        SpokenText spoken =
-                SpokenText.of(origin.text(), origin.pronunciations() == null ? List.of() : origin.pronunciations());
+        SpokenText spoken = origin.pronunciations() == null
+                ? SpokenText.of(origin.text())
+                : SpokenText.of(
+                        origin.text(),
+                        origin.pronunciations(),
+                        base(origin).map(Voice::language).orElse(""));
         return TakeCheck.of(
                 audio.source(take.sound()).inMemory(),
                 origin,
                 spoken,
                 anew(origin, spoken).orElse(null));
+    }
+
+    /** The voice that spoke it, as it is without a house's tuning; empty where none did, or it isn't here. */
+    private Optional<Voice> base(TakeOrigin origin) {
+        TakeOrigin.VoiceThen then = origin.voice();
+        return then == null ? Optional.empty() : voices.find(then.baseId() == null ? then.id() : then.baseId());
     }
 
     /**
@@ -181,13 +191,10 @@ class TakeChecks {
                 .anyMatch(asked -> asked instanceof Instruction.SpokenBy
                         || asked instanceof Instruction.Language
                         || asked instanceof Instruction.Whisper);
-        if (origin.voice() == null || otherwise) {
+        if (otherwise) {
             return Optional.empty();
         }
-        String base = origin.voice().baseId() == null
-                ? origin.voice().id()
-                : origin.voice().baseId();
-        Optional<Voice> voice = voices.find(base).filter(found -> found.terms().free() && !found.whispers());
+        Optional<Voice> voice = base(origin).filter(found -> found.terms().free() && !found.whispers());
         try {
             return voice.map(found -> engines.speak(
                     new SpeechRequest(found, spoken, Math.max(0.5, Math.min(2, origin.paceFactor())), 0)));

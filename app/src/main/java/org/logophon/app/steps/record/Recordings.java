@@ -95,7 +95,8 @@ public class Recordings {
         Sound speech = sound.cut(span.from(), span.to());
         String language = language(project, cue);
         boolean said = cue.recipe() != null && !cue.voice().engine().equals(RecordedVoice.ENGINE);
-        SpokenText spoken = said ? cue.recipe().spokenText() : SpokenText.of(text, SaidByRule.of(text, language));
+        SpokenText spoken =
+                said ? cue.recipe().spokenText() : SpokenText.of(text, SaidByRule.of(text, language), language);
         HeldRecording held = holder.hold(speech, text, spoken, language);
         return transaction.execute(status -> {
             table.hold(project);

@@ -49,8 +49,8 @@ public final class CueCutter {
 
     private Sound say(Voice voice, String text) {
         try {
-            return telling.speak(
-                            new SpeechRequest(voice, SpokenText.of(text, SaidByRule.of(text, voice.language())), 1, 0))
+            return telling.speak(new SpeechRequest(
+                            voice, SpokenText.of(text, SaidByRule.of(text, voice.language()), voice.language()), 1, 0))
                     .sound();
         } catch (SpeechFailed mute) {
             // a cue that nobody can say isn't looked for

@@ -134,7 +134,7 @@ public record Recipe(
 
     /** What the engine is given: only the readings that the text uses count. */
     public SpokenText spokenText() {
-        return SpokenText.of(text, said);
+        return SpokenText.of(text, said, voice.language());
     }
 
     /**

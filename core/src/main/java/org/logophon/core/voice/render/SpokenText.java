@@ -5,6 +5,7 @@ import com.ibm.icu.lang.UCharacterCategory;
 import com.ibm.icu.lang.UProperty;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.logophon.core.text.reading.Pronunciation;
@@ -20,11 +21,14 @@ import org.logophon.core.text.reading.Pronunciation;
  */
 public record SpokenText(String text, int[] written) {
 
-    /** A letter A by itself or among letters: engines read it as the article. */
+    /** The name of the letter A in letters that every engine reads so: espeak-ng says "ay" as "eye". */
+    private static final String A = "eigh";
+
+    /** A letter A by itself or among letters: English engines read it as the article. */
     private static final Pattern LETTER_A =
             Pattern.compile("^A$|\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
 
-    /** The last of several letters in the plural: engines spell "P Cs" as three letters, and say "P C's" as two. */
+    /** The last of several letters in an English plural: engines spell "P Cs" as three letters, and say "P C's" as two. */
     private static final Pattern LETTERS = Pattern.compile("(?<=\\b\\p{Lu} )(\\p{Lu})s\\b");
 
     private static final String MARKUP = "*_~`|^<>[]{}\\#•·…";
@@ -36,14 +40,18 @@ public record SpokenText(String text, int[] written) {
 
     /** The text as written. */
     public static SpokenText of(String cue) {
-        return of(cue, List.of());
+        return written(cue, 0, cue.length());
     }
 
-    /** @param said places that are said otherwise, in order and apart from one another */
-    public static SpokenText of(String cue, List<Pronunciation> said) {
+    /**
+     * @param said     places that are said otherwise, in order and apart from one another
+     * @param language BCP 47 tag of the voice that speaks
+     */
+    public static SpokenText of(String cue, List<Pronunciation> said, String language) {
         if (said.isEmpty()) {
-            return written(cue, 0, cue.length());
+            return of(cue);
         }
+        boolean english = Locale.forLanguageTag(language).getLanguage().equals("en");
         StringBuilder text = new StringBuilder();
         IntStream.Builder places = IntStream.builder();
         int from = 0;
@@ -51,7 +59,7 @@ public record SpokenText(String text, int[] written) {
             append(written(cue, from, place.start()), text, places);
             String words = place.ipa()
                     ? IPA_START + place.words() + IPA_END
-                    : lettered(written(place.words(), 0, place.words().length()).text());
+                    : lettered(of(place.words()).text(), english);
             String apart = joins(text, words) ? " " : "";
             text.append(apart).append(words);
             // every character of the replacement stands for the start of what it replaces
@@ -66,8 +74,8 @@ public record SpokenText(String text, int[] written) {
         return new SpokenText(text.toString(), places.build().toArray());
     }
 
-    private static String lettered(String words) {
-        return LETTERS.matcher(LETTER_A.matcher(words).replaceAll("ay")).replaceAll("$1's");
+    private static String lettered(String words, boolean english) {
+        return english ? LETTERS.matcher(LETTER_A.matcher(words).replaceAll(A)).replaceAll("$1's") : words;
     }
 
     private static boolean joins(StringBuilder text, String words) {

@@ -14,7 +14,7 @@ class ReadingListTest {
     }
 
     private static String spoken(String text, Reading... readings) {
-        return SpokenText.of(text, list(readings).said(text, "en-GB")).text();
+        return SpokenText.of(text, list(readings).said(text, "en-GB"), "en-GB").text();
     }
 
     @Test
@@ -75,7 +75,7 @@ class ReadingListTest {
     void everyCharacterKnowsWhereItCameFrom() {
         String text = "The 2.3 t lens";
         SpokenText spoken = SpokenText.of(
-                text, list(Reading.words("2.3 t", "two point three tonnes")).said(text, "en-GB"));
+                text, list(Reading.words("2.3 t", "two point three tonnes")).said(text, "en-GB"), "en-GB");
         assertThat(spoken.writtenAt(spoken.text().indexOf("three"))).isEqualTo(4);
         assertThat(spoken.writtenAt(spoken.text().indexOf("lens"))).isEqualTo(text.indexOf("lens"));
         assertThat(spoken.written())

@@ -11,7 +11,7 @@ import org.logophon.core.voice.render.SpokenText;
 class SaidByRuleTest {
 
     private static String spoken(String text, String language, CueReadings readings) {
-        return SpokenText.of(text, readings.said(text, language)).text();
+        return SpokenText.of(text, readings.said(text, language), language).text();
     }
 
     private static String spoken(String text, String language) {
@@ -25,10 +25,12 @@ class SaidByRuleTest {
             value = {
                 "en-US | It has 360 prisms. | It has three hundred sixty prisms.",
                 "en-GB | It has 360 prisms. | It has three hundred and sixty prisms.",
-                "en-US | The AI tool. | The ay I tool.",
-                "en-US | Our SEO and the FAQ. | Our S E O and the F ay Q.",
+                "en-US | The AI tool. | The eigh I tool.",
+                "en-US | Our SEO and the FAQ. | Our S E O and the F eigh Q.",
                 "en-US | Two PCs and an LED. | Two P C's and an L E D.",
-                "en-US | That was plan A. | That was plan ay.",
+                "en-US | That was plan A. | That was plan eigh.",
+                "de | Die AG baut ihn. | Die A G baut ihn.",
+                "fr | Un test ADN suffit. | Un test A D N suffit.",
                 "en-US | We have IT here. | We have I T here.",
                 "en-US | DO IT NOW. | DO IT NOW.",
                 "en-US | I AM here. | I AM here.",

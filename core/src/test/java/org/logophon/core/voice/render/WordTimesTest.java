@@ -15,7 +15,7 @@ class WordTimesTest {
 
     /** Each spoken word takes a second. */
     private static List<WordTime> times(String text) {
-        SpokenText spoken = SpokenText.of(text, SaidByRule.of(text, "en-US"));
+        SpokenText spoken = SpokenText.of(text, SaidByRule.of(text, "en-US"), "en-US");
         List<WordStart> starts = IntStream.range(0, spoken.text().length())
                 .filter(at -> Character.isLetter(spoken.text().charAt(at))
                         && (at == 0 || spoken.text().charAt(at - 1) == ' '))
