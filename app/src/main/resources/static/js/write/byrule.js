@@ -35,7 +35,7 @@ export function rulesOf(project, acts) {
   filter.type = 'search';
   filter.className = 'form-control';
   filter.autocomplete = 'off';
-  const label = element('label', 'label', 'Filter by words or kind');
+  const label = element('label', '', 'Filter by words or kind');
   label.setAttribute('for', filter.id);
   const file = element('a', 'btn-quiet', 'Export CSV');
   file.href = `/projects/${project}/proof/said.csv`;
