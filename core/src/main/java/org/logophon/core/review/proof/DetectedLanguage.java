@@ -56,11 +56,11 @@ public final class DetectedLanguage implements LanguageGuess {
 
     @Override
     public Optional<String> surely(String text) {
-        Language language = Holder.DETECTOR.detectLanguageOf(text);
-        return language != Language.UNKNOWN
-                        && Holder.DETECTOR.computeLanguageConfidenceValues(text).getOrDefault(language, 0.0) >= SURE
-                ? told(language)
-                : Optional.empty();
+        // the likeliest first
+        return Holder.DETECTOR.computeLanguageConfidenceValues(text).entrySet().stream()
+                .findFirst()
+                .filter(likeliest -> likeliest.getValue() >= SURE)
+                .flatMap(likeliest -> told(likeliest.getKey()));
     }
 
     private static Optional<String> told(Language language) {

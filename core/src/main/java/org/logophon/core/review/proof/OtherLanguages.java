@@ -4,6 +4,7 @@ import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.logophon.core.review.proof.Suggestion.Act;
@@ -24,6 +25,13 @@ final class OtherLanguages implements Check {
 
     private static final int FEWEST_WORDS = 6;
 
+    /** Words of English that the other languages whose voices are here don't have, or hardly. Ours. */
+    private static final Set<String> ENGLISH_ALONE =
+            Set.of("the", "and", "that", "this", "with", "they", "their", "would", "from", "which", "because", "your");
+
+    /** With one of them in so many words a text is English, and needs no guess, which takes most of the time. Ours. */
+    private static final int ENGLISH_ALONE_EACH = 12;
+
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
     private final LanguageGuess guess;
@@ -42,7 +50,8 @@ final class OtherLanguages implements Check {
             return;
         }
         double share = cue.english() ? englishShare(words) : 0;
-        if (share >= SURELY_ENGLISH && (share >= WHOLLY_ENGLISH || words.size() < FEWEST_WORDS)) {
+        if (share >= SURELY_ENGLISH
+                && (share >= WHOLLY_ENGLISH || words.size() < FEWEST_WORDS || englishAlone(words))) {
             return;
         }
         Optional<String> language = share >= SURELY_ENGLISH ? guess.surely(text) : guess.of(text);
@@ -83,6 +92,13 @@ final class OtherLanguages implements Check {
                 .filter(OtherLanguages::known)
                 .count();
         return known / (double) words.size();
+    }
+
+    private static boolean englishAlone(List<String> words) {
+        long alone = words.stream()
+                .filter(word -> ENGLISH_ALONE.contains(word.toLowerCase(Locale.ROOT)))
+                .count();
+        return alone * ENGLISH_ALONE_EACH >= words.size();
     }
 
     private static boolean known(String word) {
