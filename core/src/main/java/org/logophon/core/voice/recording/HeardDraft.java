@@ -25,8 +25,8 @@ public final class HeardDraft {
     private static final double COMMA_SECONDS = 0.22;
     /** Fewer are no sentence that one would guess. */
     private static final int FEWEST_WORDS = 3;
-    /** Of words under it, more than a third were wrong in the recordings that it was tried on. */
-    private static final double SURE = 0.6;
+    /** Of five recorded sentences of a reader (LibriVox), 13 of 20 words under it were wrong, and 10 of 54 over it. */
+    private static final double SURE = 0.45;
 
     private static final Set<String> NAMES = Set.of(
             "monday",
