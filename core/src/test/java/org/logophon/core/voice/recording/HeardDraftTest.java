@@ -20,7 +20,7 @@ class HeardDraftTest {
                         word("the", 0.2, 0.99),
                         word("lamp", 0.5, 0.3),
                         word("i", 0.8, 0.9),
-                        word("lit", 1.1, 0.59),
+                        word("lit", 1.1, 0.44),
                         word("nobody", 2.4, 0.9)),
                 word -> Double.NaN);
         assertThat(draft).extracting(HeardDraft.Paragraph::text).containsExactly("The lamp I lit.", "Nobody.");
