@@ -10,6 +10,8 @@ const AHEAD = 4;
 const PUMP_MS = 120;
 // what the device may already be ahead of what this page knows of it, on a busy machine
 const LEAD = 0.08;
+// sooner than that is too late
+const SOONEST = 0.02;
 
 let run = null;
 let speed = 1;
@@ -256,8 +258,9 @@ function lay(mine, item, part, beneath) {
 
 function put(mine, item, samples, from, to, at, beneath) {
   if (!samples.length) return;
-  // a piece that came too late begins now: a gap is heard, and nothing is lost
-  const due = Math.max(mine.due, Math.ceil((audio().currentTime + 0.005) * RATE));
+  // a piece that came too late begins as soon as it surely can: a gap is heard, and what follows keeps its distance
+  const now = audio().currentTime;
+  const due = mine.due < (now + SOONEST) * RATE ? Math.ceil((now + LEAD) * RATE) : mine.due;
   const buffer = audio().createBuffer(1, samples.length, RATE);
   buffer.copyToChannel(samples, 0);
   const source = audio().createBufferSource();
