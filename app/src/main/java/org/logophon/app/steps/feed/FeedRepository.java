@@ -28,12 +28,9 @@ class FeedRepository {
     }
 
     private Optional<Feed> feed(String which, Object of) {
-        return jdbc.sql(
-                        "select workspace_id as workspace, title, description from feed where taken_back_at is null and "
-                                + which)
-                .param("of", of)
-                .query(Feed.class)
-                .optional();
+        return jdbc.sql("""
+                select workspace_id as workspace, title, description from feed
+                where taken_back_at is null and %s""".formatted(which)).param("of", of).query(Feed.class).optional();
     }
 
     void add(Feed feed, String tokenSha256, Instant now) {
