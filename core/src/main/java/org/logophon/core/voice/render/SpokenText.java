@@ -28,7 +28,7 @@ public record SpokenText(String text, int[] written) {
     private static final Pattern LETTER_A =
             Pattern.compile("^A$|\\bA\\b(?= \\p{Lu}\\b)|(?<=\\b\\p{Lu} )A\\b|\\bA\\b(?= M\\b)");
 
-    /** The last of several letters in an English plural: engines spell "P Cs" as three letters, and say "P C's" as two. */
+    /** The last of several letters in an English plural: engines spell "P Cs" as three, and say "P C's" as two. */
     private static final Pattern LETTERS = Pattern.compile("(?<=\\b\\p{Lu} )(\\p{Lu})s\\b");
 
     private static final String MARKUP = "*_~`|^<>[]{}\\#•·…";
