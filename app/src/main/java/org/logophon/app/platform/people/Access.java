@@ -20,7 +20,8 @@ import org.springframework.web.servlet.resource.ResourceHttpRequestHandler;
 /**
  * The one place that decides who may do what. Every request comes here before anything else is done: it says which
  * workspace the address belongs to, who asks, what they are there, and which right the address asks for ({@link
- * Rights}). Of what isn't theirs, people hear no more than that it isn't there.
+ * Rights}). Of what isn't theirs, people hear no more than that it isn't there. An interceptor, and no filter of Spring
+ * Security's: those run before it is known which handler's address was asked for, and rights go by that.
  */
 @Configuration
 class Access implements WebMvcConfigurer, HandlerInterceptor {
