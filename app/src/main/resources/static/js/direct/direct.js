@@ -373,9 +373,11 @@ window.addEventListener('resize', () => {
 document.addEventListener('htmx:beforeSwap', ({ detail }) => {
   if (detail.target.id !== 'stage') return;
   onScore = Boolean(document.activeElement?.closest('#score .word'));
-  // what can still be undone stays in sight when the stage is only drawn anew
-  const undo = detail.requestConfig.verb === 'get' && document.getElementById('deleted-take');
-  undoable = undo ? { cue: stage().dataset.cue, undo: undo.cloneNode(true) } : null;
+  // what can still be undone stays in sight when the stage is only drawn anew, also twice before it is put there again
+  const anew = detail.requestConfig.verb === 'get';
+  const undo = anew && document.getElementById('deleted-take');
+  if (undo) undoable = { cue: stage().dataset.cue, undo: undo.cloneNode(true) };
+  else if (!anew) undoable = null;
 });
 // a cue that is shown anew keeps its score, and the keyboard on it, until the new one is drawn
 document.addEventListener('htmx:afterSwap', () => {

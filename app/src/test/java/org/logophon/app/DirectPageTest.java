@@ -57,6 +57,26 @@ class DirectPageTest extends BrowserTest {
     }
 
     @Test
+    void undoOutlivesAStageThatIsDrawnTwiceInARow() {
+        rendered("Twice", "Wind north-west, force nine.");
+        setDial("cue-pace", "80");
+        page.locator("#render-cue").click();
+        page.getByLabel("Delete T1").click();
+        assertThat(page.locator("#deleted-take")).isVisible();
+        page.evaluate("() => { htmx.config.defaultSettleDelay = 1500; }");
+        for (int i = 0; i < 2; i++) {
+            page.evaluate("""
+                    () => {
+                      document.getElementById('stage').dataset.before = 'true';
+                      htmx.ajax('GET', location.href, { target: '#stage', swap: 'outerHTML' });
+                    }""");
+            assertThat(page.locator("#stage[data-before]")).hasCount(0);
+        }
+        page.locator("#deleted-take button").click();
+        assertThat(page.locator(".takes li")).hasCount(2);
+    }
+
+    @Test
     void aChangeInAnotherWindowIsNotOverwritten() {
         String project = rendered("Two windows", "The lamp was lit at four.");
         String cue = server.cues(project).get(0).get("id").asString();
