@@ -100,7 +100,7 @@ class TakeCheckTest {
         for (String text : TEXTS) {
             for (String id : List.of("gawen")) {
                 Speech speech = rendered(text, voice(id));
-                for (WordTime word : speech.words()) {
+                for (WordTime word : SharedSpeech.each(2, speech.words())) {
                     int samples = word.endSample() - word.startSample();
                     if (samples < speech.sound().rate() / 5
                             || word.endSample() >= speech.sound().samples().length) {
@@ -119,7 +119,7 @@ class TakeCheckTest {
             }
         }
         System.out.printf("%d words: %d found missing, %d found doubled%n", words, missing, doubled);
-        assertThat(words).isGreaterThan(35);
+        assertThat(words).isGreaterThan(17);
         assertThat(missing).isGreaterThanOrEqualTo(words * 9 / 10);
         assertThat(doubled).isGreaterThanOrEqualTo(words * 9 / 10);
     }
