@@ -39,7 +39,7 @@ final class StageDirections implements Check {
                     written,
                     FindingKind.STAGE_DIRECTION,
                     silent
-                            ? "A direction in brackets isn't spoken. Set a mark for it, or remove it."
+                            ? unspoken(suggestions.size() > 1)
                             : "A direction? It would be spoken. Remove it, or make it a note.",
                     silent ? "" : direction.words().toLowerCase(Locale.ROOT),
                     suggestions,
@@ -48,6 +48,12 @@ final class StageDirections implements Check {
         if (cue.english()) {
             alone(cue, found);
         }
+    }
+
+    private static String unspoken(boolean marked) {
+        return marked
+                ? "A direction in brackets isn't spoken. Set a mark for it, or remove it."
+                : "A direction in brackets isn't spoken, and there is no mark for it. Remove it, or leave it.";
     }
 
     private static void alone(CueToProof cue, List<Finding> found) {

@@ -83,6 +83,17 @@ class ProofTest {
         assertThat(finding.suggestions().get(0).sentence()).isEqualTo("Split after “paper”");
     }
 
+    @Test
+    void aDirectionIsAskedToBeMarkedOnlyWhereThereIsAMarkForIt() {
+        assertThat(find("Come in. [pause 1.5] It is late."))
+                .extracting(Finding::reason)
+                .containsExactly("A direction in brackets isn't spoken. Set a mark for it, or remove it.");
+        assertThat(find("Come in. (laughs) It is late."))
+                .extracting(Finding::reason)
+                .containsExactly(
+                        "A direction in brackets isn't spoken, and there is no mark for it. Remove it, or leave it.");
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"(laughs)", "[beat]", "[door opens]", "(softly)", "(to himself)", "(V.O.)"})
     void directionsInBracketsAreFound(String direction) {
