@@ -17,7 +17,17 @@ import org.logophon.core.voice.render.SpokenText;
 /** Written forms and initials in voices that people choose: the same samples as the words spelled out for a reader. */
 class InitialsTest {
 
-    private record Pair(String written, String spelledOut) {}
+    private record Pair(String written, String spelledOut) {
+
+        /** For engines that read these words by other rules; "eigh" is what "eight" begins with. */
+        String inOtherEngines() {
+            return spelledOut
+                    .replaceAll("\\bay\\b", "eigh")
+                    .replace("eff", "F")
+                    .replace("aitch", "H")
+                    .replace("Use", "Yooz");
+        }
+    }
 
     /** The names of letters as dictionaries respell them. */
     private static final List<Pair> INITIALS = List.of(
@@ -34,20 +44,6 @@ class InitialsTest {
             new Pair("A 3D film in 4K.", "A three dee film in four kay."),
             new Pair("Use H.264 for it.", "Use aitch two six four for it."),
             new Pair("That was plan A.", "That was plan ay."));
-
-    /** The same for engines that read some of these words by other rules; "eigh" is what "eight" begins with. */
-    private static final List<Pair> IN_OTHER_ENGINES = List.of(
-            new Pair("The AI tool is new.", "The eigh eye tool is new."),
-            new Pair("Our SEO has to be good.", "Our ess ee oh has to be good."),
-            new Pair("See the FAQ first.", "See the F eigh cue first."),
-            new Pair("The CEO left at noon.", "The see ee oh left at noon."),
-            new Pair("She works in IT now.", "She works in eye tee now."),
-            new Pair("From the US to the UK.", "From the you ess to the you kay."),
-            new Pair("Two PCs are here.", "Two pee see's are here."),
-            new Pair("It is the BBC's own.", "It is the bee bee see's own."),
-            new Pair("A 3D film in 4K.", "A three dee film in four kay."),
-            new Pair("Buy H.264 for it.", "Buy H two six four for it."),
-            new Pair("That was plan A.", "That was plan eigh."));
 
     private static final List<Pair> FORMS = List.of(
             new Pair("It has 360 prisms.", "It has three hundred sixty prisms."),
@@ -117,11 +113,11 @@ class InitialsTest {
         List<String> eight = sounds(voice, SpokenText.of("That was plan eight."));
         SpokenText plan = written(voice, "That was plan A.");
         assertThat(sounds(voice, plan)).as(voice.name()).isEqualTo(eight.subList(0, eight.size() - 1));
-        for (Pair pair : IN_OTHER_ENGINES) {
+        for (Pair pair : INITIALS) {
             SpokenText written = written(voice, pair.written());
             assertThat(sounds(voice, written))
                     .as(voice.name() + ": " + pair.written() + " → " + written.text())
-                    .isEqualTo(sounds(voice, SpokenText.of(pair.spelledOut())));
+                    .isEqualTo(sounds(voice, SpokenText.of(pair.inOtherEngines())));
         }
     }
 }
