@@ -1,11 +1,7 @@
 package org.logophon.app.services.hired;
 
-import java.io.IOException;
-import java.io.StringWriter;
 import java.math.BigDecimal;
 import java.util.List;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.platform.people.Visits;
 import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.services.hired.Ledger.LedgerEntry;
@@ -53,20 +49,21 @@ class LedgerController {
     }
 
     @GetMapping({"/ledger.csv", "/workspaces/{workspace}/ledger.csv"})
-    ResponseEntity<byte[]> csv() throws IOException {
-        StringWriter out = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(
-                out, CSVFormat.RFC4180.builder().setHeader(HEADER).get());
-        for (LedgerEntry line : ledger.lines(visits.workspace())) {
-            csv.printRecord(
-                    line.month(),
-                    SafeCell.of(line.project()),
-                    SafeCell.of(line.voice()),
-                    line.characters(),
-                    line.price().toPlainString(),
-                    line.currency(),
-                    line.unsettled());
-        }
-        return CsvAnswer.of("ledger.csv", out.toString());
+    ResponseEntity<byte[]> csv() {
+        return CsvAnswer.of(
+                "ledger.csv",
+                csv -> {
+                    for (LedgerEntry line : ledger.lines(visits.workspace())) {
+                        csv.printRecord(
+                                line.month(),
+                                SafeCell.of(line.project()),
+                                SafeCell.of(line.voice()),
+                                line.characters(),
+                                line.price().toPlainString(),
+                                line.currency(),
+                                line.unsettled());
+                    }
+                },
+                HEADER);
     }
 }

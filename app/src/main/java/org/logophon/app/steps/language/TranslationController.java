@@ -1,14 +1,11 @@
 package org.logophon.app.steps.language;
 
 import java.io.IOException;
-import java.io.StringWriter;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.platform.web.SentenceAnswer;
@@ -150,22 +147,22 @@ class TranslationController {
 
     /** For who translates elsewhere; it can be brought in again. */
     @GetMapping("/texts.csv")
-    ResponseEntity<byte[]> csv(@PathVariable UUID id) throws IOException {
-        StringWriter out = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(
-                out,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader("number", "role", "first", "text")
-                        .get());
-        for (VersionRow row : table.rows(versions.pair(id))) {
-            csv.printRecord(
-                    SafeCell.of(row.number()),
-                    SafeCell.of(row.role()),
-                    SafeCell.of(row.first()),
-                    SafeCell.of(row.text()));
-        }
-        return CsvAnswer.of("texts.csv", out.toString());
+    ResponseEntity<byte[]> csv(@PathVariable UUID id) {
+        return CsvAnswer.of(
+                "texts.csv",
+                csv -> {
+                    for (VersionRow row : table.rows(versions.pair(id))) {
+                        csv.printRecord(
+                                SafeCell.of(row.number()),
+                                SafeCell.of(row.role()),
+                                SafeCell.of(row.first()),
+                                SafeCell.of(row.text()));
+                    }
+                },
+                "number",
+                "role",
+                "first",
+                "text");
     }
 
     /** Some of what is lacking, from the service. */

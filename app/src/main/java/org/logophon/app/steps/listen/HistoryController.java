@@ -1,14 +1,10 @@
 package org.logophon.app.steps.listen;
 
-import java.io.IOException;
-import java.io.StringWriter;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.platform.failure.Refused;
 import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.services.project.CueView;
@@ -88,24 +84,26 @@ class HistoryController {
     }
 
     @GetMapping("/history.csv")
-    ResponseEntity<byte[]> csv(@PathVariable UUID id, @RequestParam(required = false) UUID cue) throws IOException {
-        StringWriter text = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(
-                text,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader("at", "what", "cue", "take", "before", "after")
-                        .get());
-        for (HistoryRepository.Event event : history.of(id, cue, MOST_WRITTEN)) {
-            csv.printRecord(
-                    event.at(),
-                    event.label(),
-                    event.number(),
-                    event.take(),
-                    event.before() == null ? null : SafeCell.of(event.before()),
-                    event.after() == null ? null : SafeCell.of(event.after()));
-        }
-        return CsvAnswer.of("history.csv", text.toString());
+    ResponseEntity<byte[]> csv(@PathVariable UUID id, @RequestParam(required = false) UUID cue) {
+        return CsvAnswer.of(
+                "history.csv",
+                csv -> {
+                    for (HistoryRepository.Event event : history.of(id, cue, MOST_WRITTEN)) {
+                        csv.printRecord(
+                                event.at(),
+                                event.label(),
+                                event.number(),
+                                event.take(),
+                                event.before() == null ? null : SafeCell.of(event.before()),
+                                event.after() == null ? null : SafeCell.of(event.after()));
+                    }
+                },
+                "at",
+                "what",
+                "cue",
+                "take",
+                "before",
+                "after");
     }
 
     /** The words of a cue and its kept take as they were at a time. */

@@ -1,14 +1,10 @@
 package org.logophon.app.steps.listen;
 
-import java.io.IOException;
-import java.io.StringWriter;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.platform.web.DoneOnce;
 import org.logophon.app.platform.web.SentenceAnswer;
@@ -68,25 +64,27 @@ class NoteController {
     }
 
     @GetMapping("/notes.csv")
-    ResponseEntity<byte[]> csv(@PathVariable UUID id) throws IOException {
-        StringWriter text = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(
-                text,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader("cue", "word", "note", "state", "heard_in", "done_in")
-                        .get());
-        for (NoteLine note : all(id)) {
-            String state = !note.open() ? "done" : note.start() < 0 ? "open, word gone" : "open";
-            csv.printRecord(
-                    SafeCell.of(note.number()),
-                    SafeCell.of(note.word()),
-                    SafeCell.of(note.remark()),
-                    state,
-                    note.take(),
-                    note.doneTake());
-        }
-        return CsvAnswer.of("notes.csv", text.toString());
+    ResponseEntity<byte[]> csv(@PathVariable UUID id) {
+        return CsvAnswer.of(
+                "notes.csv",
+                csv -> {
+                    for (NoteLine note : all(id)) {
+                        String state = !note.open() ? "done" : note.start() < 0 ? "open, word gone" : "open";
+                        csv.printRecord(
+                                SafeCell.of(note.number()),
+                                SafeCell.of(note.word()),
+                                SafeCell.of(note.remark()),
+                                state,
+                                note.take(),
+                                note.doneTake());
+                    }
+                },
+                "cue",
+                "word",
+                "note",
+                "state",
+                "heard_in",
+                "done_in");
     }
 
     /** @param at index in the cue's text, inside the word or before it */

@@ -1,12 +1,8 @@
 package org.logophon.app.steps.write.proof;
 
-import java.io.IOException;
-import java.io.StringWriter;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.logophon.app.platform.web.CsvAnswer;
 import org.logophon.app.platform.web.DoneAnswer;
 import org.logophon.app.steps.write.proof.ProofService.PlacedFinding;
@@ -127,26 +123,27 @@ class ProofController {
 
     /** What is said by rule, as a table. */
     @GetMapping("/said.csv")
-    ResponseEntity<byte[]> said(@PathVariable UUID id) throws IOException {
-        StringWriter text = new StringWriter();
-        CSVPrinter csv = new CSVPrinter(
-                text,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader("cue", "written", "said", "kind", "sureness")
-                        .get());
-        for (PlacedFinding found : proofing.of(id).found()) {
-            Finding finding = found.finding();
-            if (finding.right()) {
-                csv.printRecord(
-                        SafeCell.of(found.cue().number()),
-                        SafeCell.of(finding.text()),
-                        SafeCell.of(finding.wouldSay()),
-                        finding.kind().label(),
-                        sureness(finding));
-            }
-        }
-        return CsvAnswer.of("said-by-rule.csv", text.toString());
+    ResponseEntity<byte[]> said(@PathVariable UUID id) {
+        return CsvAnswer.of(
+                "said-by-rule.csv",
+                csv -> {
+                    for (PlacedFinding found : proofing.of(id).found()) {
+                        Finding finding = found.finding();
+                        if (finding.right()) {
+                            csv.printRecord(
+                                    SafeCell.of(found.cue().number()),
+                                    SafeCell.of(finding.text()),
+                                    SafeCell.of(finding.wouldSay()),
+                                    finding.kind().label(),
+                                    sureness(finding));
+                        }
+                    }
+                },
+                "cue",
+                "written",
+                "said",
+                "kind",
+                "sureness");
     }
 
     @PostMapping("/take")
