@@ -21,9 +21,10 @@ export async function open(device) {
   if (stream && opened === device) return;
   close();
   if (!navigator.mediaDevices) throw new Error('This browser gives no microphone to this page. Open it at localhost.');
-  // all that takes time comes first: what is said as soon as the microphone is on is heard
-  const tape = await listener();
+  let tape;
   try {
+    // all that takes time comes first: what is said as soon as the microphone is on is heard
+    tape = await listener();
     stream = await navigator.mediaDevices.getUserMedia({
       audio: {
         channelCount: 1,
