@@ -1,18 +1,12 @@
 // What is said by rule: a closed list of written forms with their words, to search, to change and to take away.
 
 import { button, element } from '../app.js';
+import { grouped } from './grouped.js';
 
 const MOST_LINES = 150;
 
 /** Written forms that are said alike are one line. */
-const grouped = findings => {
-  const same = new Map();
-  for (const finding of findings) {
-    const key = finding.text + finding.wouldSay;
-    same.set(key, [...(same.get(key) ?? []), finding]);
-  }
-  return [...same.values()];
-};
+const form = finding => finding.text + finding.wouldSay;
 
 const matches = words => finding =>
   [finding.text, finding.wouldSay, finding.title].some(text => text.toLowerCase().includes(words));
@@ -44,8 +38,8 @@ export function rulesOf(project, acts) {
   box.append(head, label, filter, foot, lines, rest);
 
   function draw() {
-    const wanted = grouped(listed.filter(matches(filter.value.trim().toLowerCase())));
-    const all = grouped(listed).length;
+    const wanted = grouped(listed.filter(matches(filter.value.trim().toLowerCase())), form);
+    const all = grouped(listed, form).length;
     shown.textContent = wanted.length === all ? '' : `${wanted.length} of ${all} forms`;
     lines.replaceChildren(...wanted.slice(0, MOST_LINES).map(line));
     const more = wanted.length - MOST_LINES;
@@ -91,6 +85,8 @@ export function rulesOf(project, acts) {
       head.textContent = `Said by rule · ${count}`;
       listed = findings;
       if (box.open) draw();
+      // it is asked for again when it opens
+      else lines.replaceChildren();
       return box;
     },
   };

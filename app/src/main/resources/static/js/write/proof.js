@@ -5,6 +5,7 @@ import { ask, glance } from '../ask.js';
 import { area, change, onCaret, project, script, take } from './script.js';
 import { hear } from './hear.js';
 import { rulesOf } from './byrule.js';
+import { grouped } from './grouped.js';
 
 const list = document.getElementById('findings');
 const none = document.getElementById('todo-none');
@@ -81,13 +82,8 @@ function show() {
           takeItems(directed.map(f => item(f, f.suggestions[0]))),
         ),
       );
-    const same = new Map();
-    for (const finding of listed) {
-      const key =
-        finding.kind + (finding.kind === 'HOMOGRAPH' ? finding.number + finding.from : finding.text + finding.reason);
-      same.set(key, [...(same.get(key) ?? []), finding]);
-    }
-    for (const alike of same.values()) if (cards++ < MOST_CARDS) parts.push(card(alike));
+    const key = f => f.kind + (f.kind === 'HOMOGRAPH' ? f.number + f.from : f.text + f.reason);
+    for (const alike of grouped(listed, key)) if (cards++ < MOST_CARDS) parts.push(card(alike));
   }
   if (cards > MOST_CARDS)
     parts.push(element('p', 'soft', `and ${cards - MOST_CARDS} more; they appear as these are settled.`));

@@ -61,6 +61,10 @@ class ProofPageTest extends BrowserTest {
                 newProject("By rule", "It weighs 2.3 t, and cost $38,500 in 1911.\n\nLit at 4:52, and again at 4:52.");
         page.locator(".byrule summary").click();
         assertThat(page.locator(".ruleline")).hasCount(4);
+        page.locator(".byrule summary").click();
+        assertThat(page.locator(".ruleline").first()).isHidden();
+        page.locator(".byrule summary").click();
+        assertThat(page.locator(".ruleline")).hasCount(4);
         page.locator("#rule-filter").fill("nineteen");
         assertThat(page.locator(".ruleline .words")).hasText("1911");
         page.locator("#rule-filter").fill("money");
