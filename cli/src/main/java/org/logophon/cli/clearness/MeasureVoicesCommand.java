@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import org.logophon.cli.input.ExitStatus;
 import org.logophon.cli.input.InputUnusable;
 import org.logophon.cli.input.OwnEngines;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.signal.sound.Sound;
@@ -74,6 +75,15 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
             paramLabel = "FILE",
             description = "Write how fast the built-in voices speak, and measure nothing else.")
     private Path rates;
+
+    @Option(
+            names = "--phrasing",
+            paramLabel = "PERCENT",
+            defaultValue = "0",
+            description =
+                    "Read the passage with so much phrasing, 0 to 150; ${DEFAULT-VALUE} by default: as the engine "
+                            + "gives it.")
+    private int phrasing;
 
     private final OwnEngines own = OwnEngines.of(System.getenv());
 
@@ -171,12 +181,14 @@ public final class MeasureVoicesCommand implements Callable<Integer> {
                 .orElseThrow(() -> new InputUnusable("There is no voice " + id + ". ./logophon voices lists them."));
     }
 
-    private static Measured measure(Narrator narrator, WorkerResampler resampler, Voice voice, Path folder)
+    private Measured measure(Narrator narrator, WorkerResampler resampler, Voice voice, Path folder)
             throws IOException, InterruptedException {
         Path wav = Files.createTempFile(folder, "voice", ".wav");
         try {
-            Recipe recipe =
-                    Recipe.of(ClearnessPassage.TEXT, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+            Dial.PHRASING.check(phrasing);
+            Recipe recipe = Recipe.of(
+                            ClearnessPassage.TEXT, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL)
+                    .phrased(phrasing);
             Sound heard = resampler.resample(narrator.render(recipe).sound(), Recogniser.RATE);
             try (OutputStream out = Files.newOutputStream(wav)) {
                 WavWriter.write(heard, SampleFormat.PCM_16, null, out);

@@ -9,10 +9,15 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.direction.phrasing.PhrasedTime;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SpeechSpan;
+import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.ReferenceTime;
+import org.logophon.core.text.estimate.SpeakingRate;
+import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.figures.ClearnessPassage;
 import org.logophon.core.voice.figures.MeasuringPassage;
@@ -42,7 +47,8 @@ final class SpeakingRatesMeasured {
                         voice.baseId(), voice, (one, other) -> other.id().equals(other.baseId()) ? other : one));
         int cores = Runtime.getRuntime().availableProcessors();
         ExecutorService readers = Executors.newFixedThreadPool(cores);
-        StringBuilder table = new StringBuilder("# voice of an engine\ttime against the reference\n");
+        StringBuilder table = new StringBuilder(
+                "# voice of an engine\ttime against the reference\tthe same for the words of phrased speech\n");
         try (WorkerPool pool = new WorkerPool(cores)) {
             Narrator narrator = new Narrator(new Engines(pool, null, List.of()), new WorkerResampler(pool));
             List<Future<String>> lines = new ArrayList<>();
@@ -58,21 +64,29 @@ final class SpeakingRatesMeasured {
 
     private static String line(String base, Narrator narrator, Voice voice) {
         try {
-            return String.format(Locale.ROOT, "%s\t%.3f%n", base, rate(narrator, voice));
+            SpeakingRate rate = rate(narrator, voice);
+            return String.format(Locale.ROOT, "%s\t%.3f\t%.3f%n", base, rate.factor(), rate.phrased());
         } catch (SpeechFailed mute) {
             // some voices make no sound of their language's passage
             return "";
         }
     }
 
-    private static double rate(Narrator narrator, Voice voice) {
+    private static SpeakingRate rate(Narrator narrator, Voice voice) {
         String text = voice.language().startsWith("en")
                 ? ClearnessPassage.TEXT
                 : MeasuringPassage.in(voice.language()).text();
         Recipe recipe = Recipe.of(text, voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+        TextTime time = PhrasedTime.of(text, voice.language(), ReferenceTime.seconds(text, voice.language()));
+        double unphrased = seconds(narrator, recipe) * recipe.paceFactor();
+        double rests = time.rests() * Estimate.restFactor(recipe.directedPace());
+        double phrased = (seconds(narrator, recipe.phrased(Dial.PHRASING.neutral())) - rests) * recipe.paceFactor();
+        return new SpeakingRate(unphrased / time.seconds(), phrased / time.words());
+    }
+
+    private static double seconds(Narrator narrator, Recipe recipe) {
         Sound sound = narrator.render(recipe).sound();
         SpeechSpan span = SpeechSpan.of(sound);
-        double seconds = (span.to() - span.from()) / (double) sound.rate();
-        return seconds * recipe.paceFactor() / ReferenceTime.seconds(text, voice.language());
+        return (span.to() - span.from()) / (double) sound.rate();
     }
 }

@@ -90,6 +90,14 @@ public final class NarrateCommand implements Callable<Integer> {
                     + "one of the voice's own.")
     private String style;
 
+    @Option(
+            names = "--phrasing",
+            paramLabel = "PERCENT",
+            defaultValue = "100",
+            description = "How much of the phrasing by signs and words is heard, 0 (as the engine gives it) to 150 "
+                    + "(${DEFAULT-VALUE}).")
+    private int phrasing;
+
     @Option(names = "--loudness", paramLabel = "DB", description = "-24 to 12, against the target.")
     private Double loudness;
 
@@ -318,7 +326,8 @@ public final class NarrateCommand implements Callable<Integer> {
                     null,
                     null,
                     style,
-                    null);
+                    null,
+                    phrasing);
             refuseUnknownStyle();
             new FileNames(name);
             return new NarrationPlan(

@@ -78,7 +78,9 @@ record NarrationPlan(
         return new SsmlCue(
                 text,
                 voiceId,
-                directed.direction(),
+                directed.direction().phrasingPercent() == null
+                        ? directed.direction().phrased(asked.phrasingPercent())
+                        : directed.direction(),
                 directed.marks(),
                 directed.readings(),
                 directed.cast(),
@@ -97,9 +99,11 @@ record NarrationPlan(
 
     private CueRecipe made(ScriptFile file, int at, Function<Voice, String> engineVersion) {
         Voice speaks = voiceOf(file, at);
-        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), direction());
         String text = file.script().cues().get(at).text();
         SsmlCue directed = file.directed().isEmpty() ? null : file.directed().get(at);
+        // a document says how much of its own phrasing is to be heard
+        ResolvedDirection spoken = directed == null ? direction() : ResolvedDirection.of(asked, directed.direction());
+        Speaker own = new Speaker(speaks, engineVersion.apply(speaks), spoken);
         CueReadings said = new CueReadings(readings, directed == null ? List.of() : directed.readings());
         return CueRecipe.of(
                 text,

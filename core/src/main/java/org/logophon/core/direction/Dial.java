@@ -23,7 +23,9 @@ public enum Dial {
     /** Formants moved while the pitch stays. Beyond it a voice sounds made. Ours. */
     TIMBRE("Timbre", -3, 3, 0.1, 0, "semitones"),
     /** How much takes differ by chance. Ours. */
-    LIVELINESS("Liveliness", 0, 100, 1, 0, "%");
+    LIVELINESS("Liveliness", 0, 100, 1, 0, "%"),
+    /** How much of the phrasing by signs and words is heard: 0 leaves it to the engine. Ours. */
+    PHRASING("Phrasing", 0, 150, 1, 100, "%");
 
     private final String title;
     private final int least;

@@ -17,6 +17,7 @@ import org.logophon.core.signal.effect.Effect;
  * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has
  *     one
  * @param stylePercent    0–100: its strength
+ * @param phrasingPercent 0–150: how much of the phrasing by signs and words is heard
  */
 public record Direction(
         Integer pacePercent,
@@ -27,7 +28,8 @@ public record Direction(
         Effect effect,
         Integer effectPercent,
         String style,
-        Integer stylePercent) {
+        Integer stylePercent,
+        Integer phrasingPercent) {
 
     private static final int LONGEST_STYLE = 40;
     public static final Direction NONE = new Direction(null, null, null, null);
@@ -40,10 +42,35 @@ public record Direction(
         Dial.PAUSE.check("The pause after a cue", pauseAfterMillis);
         Dial.EFFECT.check(effectPercent);
         Dial.STYLE.check(stylePercent);
+        Dial.PHRASING.check(phrasingPercent);
         if (style != null && (style.length() > LONGEST_STYLE || style.chars().anyMatch(Character::isISOControl))) {
             throw new InvalidInput(
                     "A style is a word. Choose one of " + Style.words() + ", or one of the voice's own.");
         }
+    }
+
+    /** Without a word on phrasing. */
+    public Direction(
+            Integer pacePercent,
+            Double pitchSemitones,
+            Integer rangePercent,
+            Double loudnessDb,
+            Integer pauseAfterMillis,
+            Effect effect,
+            Integer effectPercent,
+            String style,
+            Integer stylePercent) {
+        this(
+                pacePercent,
+                pitchSemitones,
+                rangePercent,
+                loudnessDb,
+                pauseAfterMillis,
+                effect,
+                effectPercent,
+                style,
+                stylePercent,
+                null);
     }
 
     /** Without a style. */
@@ -65,6 +92,21 @@ public record Direction(
                 effectPercent,
                 null,
                 null);
+    }
+
+    /** The same with another phrasing. @param percent null to say nothing of it */
+    public Direction phrased(Integer percent) {
+        return new Direction(
+                pacePercent,
+                pitchSemitones,
+                rangePercent,
+                loudnessDb,
+                pauseAfterMillis,
+                effect,
+                effectPercent,
+                style,
+                stylePercent,
+                percent);
     }
 
     /** With the range left as it is, and no effect. */

@@ -5,7 +5,8 @@ import org.logophon.core.direction.style.Style;
 import org.logophon.core.signal.effect.Effect;
 
 /**
- * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause, effect and style win.
+ * Direction after nesting: rates multiply, semitones and decibels add, the innermost pause, effect, style and phrasing
+ * win.
  *
  * @param paceFactor  0.5–2, 1 for 100 %
  * @param semitones   −12…+12
@@ -17,6 +18,7 @@ import org.logophon.core.signal.effect.Effect;
  * @param style       empty for none; its loudness and pause are in the numbers above, its pace, pitch and range are
  *     not: a voice may have its own way of it
  * @param stylePercent 0–100; 0 without a style
+ * @param phrasingPercent 0–150; 0 where nobody says anything: speech is as its engine gives it
  */
 public record ResolvedDirection(
         double paceFactor,
@@ -27,7 +29,8 @@ public record ResolvedDirection(
         Effect effect,
         int effectPercent,
         String style,
-        int stylePercent) {
+        int stylePercent,
+        int phrasingPercent) {
 
     /** Silence between cues where nothing else is said: a short breath. Ours. */
     public static final int DEFAULT_PAUSE_MILLIS = 400;
@@ -36,7 +39,7 @@ public record ResolvedDirection(
 
     /** With the range left as it is, and no effect. */
     public ResolvedDirection(double paceFactor, double semitones, double loudnessDb, int pauseMillis) {
-        this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0, "", 0);
+        this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0, "", 0, 0);
     }
 
     /** What all levels say together, as one: a part is null where none of them says anything. */
@@ -50,7 +53,8 @@ public record ResolvedDirection(
                 null,
                 null,
                 style.isEmpty() ? null : style,
-                style.isEmpty() ? null : stylePercent);
+                style.isEmpty() ? null : stylePercent,
+                phrasingPercent);
     }
 
     /** Levels from the outermost to the innermost: project, role, cue. Sums beyond a range stop at its edge. */
@@ -64,6 +68,7 @@ public record ResolvedDirection(
         int mix = Dial.EFFECT.neutral();
         String style = "";
         int strength = Dial.STYLE.neutral();
+        int phrasing = 0;
         for (Direction level : Arrays.asList(outerToInner)) {
             pace *= level.pacePercent() == null ? 1 : level.pacePercent() / 100.0;
             semitones += level.pitchSemitones() == null ? 0 : level.pitchSemitones();
@@ -74,6 +79,7 @@ public record ResolvedDirection(
             mix = level.effectPercent() == null ? mix : level.effectPercent();
             style = level.style() == null ? style : level.style();
             strength = level.stylePercent() == null ? strength : level.stylePercent();
+            phrasing = level.phrasingPercent() == null ? phrasing : level.phrasingPercent();
         }
         boolean heard = effect != null && mix > 0;
         boolean styled = !style.isEmpty() && strength > 0;
@@ -89,7 +95,8 @@ public record ResolvedDirection(
                 heard ? effect : null,
                 heard ? mix : 0,
                 styled ? style : "",
-                styled ? strength : 0);
+                styled ? strength : 0,
+                phrasing);
     }
 
     private static double within(Dial dial, double value) {

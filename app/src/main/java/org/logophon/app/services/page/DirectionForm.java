@@ -22,7 +22,8 @@ public record DirectionForm(
         String effect,
         String mix,
         String style,
-        String strength) {
+        String strength,
+        String phrasing) {
 
     static final String PLAIN = "plain";
 
@@ -38,7 +39,8 @@ public record DirectionForm(
                 Effect.named(effect),
                 whole(TypedNumber.read("The amount of an effect", mix)),
                 style == null || style.isBlank() ? null : style.equals(PLAIN) ? "" : style.strip(),
-                whole(TypedNumber.read("The strength of a style", strength)));
+                whole(TypedNumber.read("The strength of a style", strength)),
+                whole(TypedNumber.read("Phrasing", phrasing)));
     }
 
     private static Integer whole(Double value) {

@@ -51,6 +51,8 @@ public class ProjectPage {
         model.addAttribute("effects", Effect.values());
         model.addAttribute("dials", DIALS);
         model.addAttribute("unsaidPause", ResolvedDirection.DEFAULT_PAUSE_MILLIS);
+        Integer phrasing = view.project().direction().phrasingPercent();
+        model.addAttribute("unsaidPhrasing", phrasing == null ? 0 : phrasing);
         model.addAttribute("runs", Durations.clock(view.seconds()));
         model.addAttribute(
                 "target",

@@ -59,7 +59,8 @@ record CueLevels(Voice voice, ResolvedDirection direction, PauseDefaults pauses,
                         own.effect(),
                         own.effectPercent(),
                         own.style(),
-                        own.stylePercent()),
+                        own.stylePercent(),
+                        own.phrasingPercent()),
                 PauseDefaults.NONE,
                 0);
     }

@@ -19,13 +19,13 @@ final class DirectionColumns {
     static final String SET = """
             pace_percent = :pace, pitch_semitones = :pitch, range_percent = :range, loudness_db = :loudness,
             pause_after_millis = :pause, effect = :effect, effect_percent = :mix, style = :style,
-            style_percent = :strength""";
+            style_percent = :strength, phrasing_percent = :phrasing""";
     static final String NAMES =
             "pace_percent, pitch_semitones, range_percent, loudness_db, pause_after_millis, effect, "
-                    + "effect_percent, style, style_percent";
+                    + "effect_percent, style, style_percent, phrasing_percent";
 
     /** One for each name. */
-    static final String MARKS = "?, ?, ?, ?, ?, ?, ?, ?, ?";
+    static final String MARKS = "?, ?, ?, ?, ?, ?, ?, ?, ?, ?";
 
     private DirectionColumns() {}
 
@@ -39,7 +39,8 @@ final class DirectionColumns {
                 Effect.named(row.getString("effect")),
                 whole(row, "effect_percent"),
                 row.getString("style"),
-                whole(row, "style_percent"));
+                whole(row, "style_percent"),
+                whole(row, "phrasing_percent"));
     }
 
     /** The values of {@link #NAMES}, from a place on. */
@@ -53,7 +54,8 @@ final class DirectionColumns {
                 direction.effect() == null ? null : direction.effect().id(),
                 direction.effectPercent(),
                 direction.style(),
-                direction.stylePercent());
+                direction.stylePercent(),
+                direction.phrasingPercent());
         for (int i = 0; i < values.size(); i++) {
             statement.setObject(first + i, values.get(i));
         }
@@ -69,6 +71,7 @@ final class DirectionColumns {
         values.put("mix", direction.effectPercent());
         values.put("style", direction.style());
         values.put("strength", direction.stylePercent());
+        values.put("phrasing", direction.phrasingPercent());
         values.put("loudness", direction.loudnessDb());
         values.put("pause", direction.pauseAfterMillis());
         return values;

@@ -1,6 +1,7 @@
 package org.logophon.app.services.project;
 
 import org.logophon.core.text.estimate.SpeakingRate;
+import org.logophon.core.voice.figures.SpeakingRateTable;
 import org.springframework.stereotype.Component;
 
 /** How long the slowest of a project's voices takes for what an average voice says in a second. */
@@ -24,6 +25,9 @@ public class ProjectTempo {
 
     private double of(CueView cue) {
         SpeakingRate rate = rates.of(cue.voice().baseId());
-        return (rate == null ? 1 : rate.factor()) / cue.recipe().paceFactor();
+        return SpeakingRateTable.tempo(
+                rate == null ? new SpeakingRate(1) : rate,
+                cue.recipe().phrasingPercent(),
+                cue.recipe().paceFactor());
     }
 }

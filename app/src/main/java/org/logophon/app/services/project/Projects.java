@@ -6,7 +6,9 @@ import java.util.Map;
 import java.util.UUID;
 import org.logophon.app.platform.failure.NotFound;
 import org.logophon.app.services.project.review.CueReview;
+import org.logophon.core.direction.phrasing.PhrasedTime;
 import org.logophon.core.text.estimate.Estimate;
+import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.Voice;
 import org.springframework.stereotype.Service;
@@ -121,13 +123,27 @@ public class Projects {
         if (content.referenceSeconds() == 0) {
             return SampleCount.ZERO;
         }
+        int phrasing = content.recipe() == null
+                ? content.direction().phrasingPercent()
+                : content.recipe().phrasingPercent();
         return SampleCount.nearest(Estimate.seconds(
                 content.cue().text().length(),
-                content.referenceSeconds(),
+                phrasing == 0 ? new TextTime(content.referenceSeconds()) : phrased(content),
+                phrasing,
                 content.voice() == null ? null : rates.of(content.voice().baseId()),
                 content.recipe() == null
                         ? content.direction().paceFactor()
-                        : content.recipe().paceFactor()));
+                        : content.recipe().paceFactor(),
+                content.recipe() == null
+                        ? content.direction().paceFactor()
+                        : content.recipe().directedPace()));
+    }
+
+    private static TextTime phrased(CueContent content) {
+        return PhrasedTime.of(
+                content.cue().text(),
+                content.voice() == null ? "" : content.voice().language(),
+                content.referenceSeconds());
     }
 
     static String key(String role) {

@@ -61,9 +61,25 @@ public class SpeakingRates {
 
     private Map<String, SpeakingRate> measured() {
         Map<String, SpeakingRate> found = new HashMap<>();
-        speeches.spoken().forEach((voice, seconds) -> {
+        speeches.spoken(false).forEach((voice, seconds) -> {
             if (seconds[1] >= LEAST_SECONDS) {
-                found.put(voice, new SpeakingRate(seconds[1] / seconds[0]));
+                double factor = seconds[1] / seconds[0];
+                found.put(
+                        voice,
+                        SpeakingRateTable.of(voice)
+                                .map(known -> known.with(factor))
+                                .orElse(new SpeakingRate(factor)));
+            }
+        });
+        speeches.spoken(true).forEach((voice, seconds) -> {
+            if (seconds[1] >= LEAST_SECONDS) {
+                double phrased = seconds[1] / seconds[0];
+                SpeakingRate known = found.containsKey(voice)
+                        ? found.get(voice)
+                        : SpeakingRateTable.of(voice).orElse(null);
+                found.put(
+                        voice,
+                        known == null ? SpeakingRate.ofPhrased(phrased) : new SpeakingRate(known.factor(), phrased));
             }
         });
         return found;

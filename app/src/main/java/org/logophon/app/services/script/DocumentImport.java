@@ -102,7 +102,7 @@ public class DocumentImport {
                 shape,
                 version,
                 opened.size() == 1 ? opened.get(0).name() + " opened" : opened.size() + " files opened");
-        place(id, before, slots, numbers, directed);
+        place(projects.require(id), before, slots, numbers, directed);
         cast(id, before, directed, cast);
         return report;
     }
@@ -113,8 +113,17 @@ public class DocumentImport {
         }
     }
 
+    /** A document says how much of its phrasing is heard, where it isn't what the project says. */
+    private void phrase(Project project, Cue came, SsmlCue cue) {
+        Integer percent = cue == null ? null : cue.direction().phrasingPercent();
+        if (percent != null && !percent.equals(project.direction().phrasingPercent())) {
+            cues.direct(came.id(), came.direction().phrased(percent), came.version());
+        }
+    }
+
     /** Slots, numbers and marks belong to the cues that came, in their order. */
-    private void place(UUID id, int before, List<Slot> slots, List<String> numbers, List<SsmlCue> directed) {
+    private void place(Project project, int before, List<Slot> slots, List<String> numbers, List<SsmlCue> directed) {
+        UUID id = project.id();
         List<Cue> now = cues.of(id);
         if (now.size() != before + slots.size()) {
             return;
@@ -131,9 +140,9 @@ public class DocumentImport {
                     && !(cue.marks().all().isEmpty() && cue.readings().isEmpty())) {
                 marks.save(came.get(i).id(), cue.text(), cue.allMarks());
             }
+            phrase(project, came.get(i), cue);
         }
         if (numbers.stream().anyMatch(number -> number != null)) {
-            Project project = projects.require(id);
             Set<String> used = new HashSet<>(
                     now.subList(0, before).stream().map(Cue::number).toList());
             numbers.stream().filter(n -> n != null).forEach(used::add);

@@ -242,6 +242,7 @@ class FitService {
                 now.effect(),
                 now.effectPercent(),
                 now.style(),
-                now.stylePercent());
+                now.stylePercent(),
+                now.phrasingPercent());
     }
 }

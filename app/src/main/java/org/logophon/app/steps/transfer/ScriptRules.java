@@ -177,7 +177,8 @@ final class ScriptRules {
                         Effect.named(row.text("effect")),
                         row.integer("effect_percent"),
                         row.text("style"),
-                        row.integer("style_percent")));
+                        row.integer("style_percent"),
+                        row.integer("phrasing_percent")));
     }
 
     private static void slot(ImportedRow row, String in, String out) {

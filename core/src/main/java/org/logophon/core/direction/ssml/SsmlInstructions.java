@@ -10,8 +10,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import javax.xml.stream.XMLStreamReader;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.input.InvalidInput;
+import org.logophon.core.input.TypedNumber;
 import org.logophon.core.text.reading.PronunciationKind;
 import org.logophon.core.text.reading.Reading;
 
@@ -163,6 +165,22 @@ final class SsmlInstructions {
             ask(asks, "sound", millis + " " + (level == null ? "-12" : level) + " " + sound);
         }
         return asks;
+    }
+
+    /** @return per cent; null where nothing is said of it, or nothing that can be followed */
+    Integer phrasing(XMLStreamReader xml) {
+        String value = xml.getAttributeValue(SsmlWriter.OURS, SsmlWriter.PHRASING);
+        if (value == null) {
+            return null;
+        }
+        try {
+            Double percent = TypedNumber.read("Phrasing", value);
+            Dial.PHRASING.check(percent);
+            return percent == null ? null : (int) Math.round(percent);
+        } catch (InvalidInput outside) {
+            leave("a phrasing of “" + value + "”");
+            return null;
+        }
     }
 
     List<Instruction> breath(String depth) {

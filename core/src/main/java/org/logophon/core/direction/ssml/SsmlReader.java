@@ -37,6 +37,7 @@ public final class SsmlReader {
     private final List<NamedPlace> places = new ArrayList<>();
     private final Deque<String> voices = new ArrayDeque<>(List.of(""));
     private String language = "";
+    private Integer phrasing;
 
     private record Open(String element, int at, List<Instruction> asks, Reading reading, Bend bend) {}
 
@@ -101,7 +102,10 @@ public final class SsmlReader {
         Bend bend = null;
         switch (element) {
             case "speak", "s" -> words(" ");
-            case "p" -> flush();
+            case "p" -> {
+                flush();
+                phrasing = asked.phrasing(xml);
+            }
             case "voice" -> voice(xml, asks);
             case "break" -> gap(asked.pause(xml));
             case "mark" ->
@@ -234,7 +238,7 @@ public final class SsmlReader {
             cues.add(new SsmlCue(
                     words,
                     whole == null ? voices.peek() : whole.instruction().value(),
-                    Direction.NONE,
+                    Direction.NONE.phrased(phrasing),
                     whole == null ? marks : marks.without(whole),
                     List.copyOf(readings),
                     Map.of(),
@@ -243,6 +247,7 @@ public final class SsmlReader {
             spans.clear();
             readings.clear();
             places.clear();
+            phrasing = null;
         } else if (open.isEmpty() || open.stream().noneMatch(o -> o.element().equals("p"))) {
             text.setLength(0);
         }

@@ -19,6 +19,9 @@ public final class SsmlWriter {
     /** Before the depth of a breath, in the name of a mark. */
     static final String BREATH = "breath-";
 
+    /** Of a paragraph: how much of its phrasing is heard, in per cent. */
+    static final String PHRASING = "phrasing";
+
     private static final String SYNTHESIS = "http://www.w3.org/2001/10/synthesis";
 
     private static final XMLOutputFactory FACTORY = XMLOutputFactory.newDefaultFactory();
@@ -60,6 +63,13 @@ public final class SsmlWriter {
             SsmlElement.of("voice").with("name", cue.voice()).open(xml);
         }
         xml.writeStartElement("p");
+        if (cue.direction().phrasingPercent() != null) {
+            xml.writeAttribute(
+                    SsmlElement.OUR_PREFIX,
+                    OURS,
+                    PHRASING,
+                    cue.direction().phrasingPercent().toString());
+        }
         List<SsmlElement> around = SsmlElements.of(cue.direction());
         for (SsmlElement element : around) {
             element.open(xml);

@@ -17,6 +17,7 @@ public final class Contour {
     private final double[] laid;
     private final double slide;
     private final int length;
+    private final Melody melody;
 
     /**
      * One stretch.
@@ -26,8 +27,17 @@ public final class Contour {
      */
     public record Stretch(int to, Shape shape, double centre) {}
 
-    /** @param stretches in order, the last one up to the sound's length */
+    /** Without a melody of its own. @param stretches in order, the last one up to the sound's length */
     public Contour(List<Stretch> stretches, int rate) {
+        this(stretches, rate, null);
+    }
+
+    /**
+     * @param stretches in order, the last one up to the sound's length
+     * @param melody    what is added to the pitch besides; null for nothing
+     */
+    public Contour(List<Stretch> stretches, int rate, Melody melody) {
+        this.melody = melody;
         int count = stretches.size();
         from = new int[count];
         shapes = new Shape[count];
@@ -64,6 +74,9 @@ public final class Contour {
     }
 
     boolean changesNothing() {
+        if (melody != null && melody.most(0, length) > 0) {
+            return false;
+        }
         for (Shape shape : shapes) {
             if (!shape.changesNothing()) {
                 return false;
@@ -102,7 +115,8 @@ public final class Contour {
         int i = stretchAt(sample);
         double centre = centres[i] > 0 ? centres[i] : median;
         double ranged = centre * Math.pow(hertz / centre, shapes[i].rangeFactor());
-        return ranged * Math.pow(2, semitones(sample, i) / 12);
+        double added = melody == null ? 0 : melody.at(sample);
+        return ranged * Math.pow(2, (semitones(sample, i) + added) / 12);
     }
 
     private double semitones(int sample, int i) {

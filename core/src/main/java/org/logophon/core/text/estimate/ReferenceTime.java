@@ -56,20 +56,34 @@ public final class ReferenceTime {
         return seconds;
     }
 
-    /** Pauses at marks that a space follows; the last stop is the end of the sound. */
-    private static double stops(String text) {
+    /** Seconds of pauses at signs that a space follows; the last stop is the end of the sound. */
+    public static double stops(String text) {
         double seconds = 0;
         for (int i = 0; i + 1 < text.length(); i++) {
-            if (text.charAt(i + 1) == ' ') {
-                seconds += switch (text.charAt(i)) {
-                    case ',' -> COMMA;
-                    case '.', '?', '!', '…' -> STOP;
-                    case ':', ';', '—', '–' -> COLON;
-                    default -> 0;
-                };
-            }
+            seconds += stop(text, i);
         }
         return seconds;
+    }
+
+    /** How many signs {@link #stops} counts. */
+    public static int countOfStops(String text) {
+        int count = 0;
+        for (int i = 0; i + 1 < text.length(); i++) {
+            count += stop(text, i) > 0 ? 1 : 0;
+        }
+        return count;
+    }
+
+    private static double stop(String text, int i) {
+        if (text.charAt(i + 1) != ' ') {
+            return 0;
+        }
+        return switch (text.charAt(i)) {
+            case ',' -> COMMA;
+            case '.', '?', '!', '…' -> STOP;
+            case ':', ';', '—', '–' -> COLON;
+            default -> 0;
+        };
     }
 
     private static Sounds sounds(String word, boolean english) {

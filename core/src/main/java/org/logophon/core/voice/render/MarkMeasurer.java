@@ -11,10 +11,10 @@ import org.logophon.core.signal.pitch.PitchTrack;
  * Measures on finished speech what each mark has reached.
  *
  * @param base  before the marks
- * @param track its pitch
+ * @param phrased what phrasing alone has made of it: a mark is measured on top of that
  * @param deeds what was done to each word
  */
-record MarkMeasurer(Speech base, PitchTrack track, List<WordEffect> deeds, RestRenderer.Rested rested) {
+record MarkMeasurer(Speech base, PhrasePlacer.Placed phrased, List<WordEffect> deeds, RestRenderer.Rested rested) {
 
     /** So near the ends of what the meter looks for it sees half of a voice's movement only. */
     private static final double EDGE = 1.1;
@@ -45,7 +45,7 @@ record MarkMeasurer(Speech base, PitchTrack track, List<WordEffect> deeds, RestR
         }
         WordTime from = base.words().get(first);
         WordTime to = base.words().get(last);
-        PitchTrack before = track.between(from.startSample(), to.endSample(), rate);
+        PitchTrack before = phrased.track().between(from.startSample(), to.endSample(), rate);
         PitchTrack after = made.between(
                 rested.words().get(first).startSample(),
                 rested.words().get(last).endSample(),
@@ -59,9 +59,9 @@ record MarkMeasurer(Speech base, PitchTrack track, List<WordEffect> deeds, RestR
             double own = 0;
             double asked = 0;
             for (int i = first; i <= last; i++) {
-                own += base.words().get(i).endSample() - base.words().get(i).startSample();
-                asked += (base.words().get(i).endSample() - base.words().get(i).startSample())
-                        / deeds.get(i).pace();
+                double length = phrased.words().get(i).length(base.words().get(i));
+                own += length;
+                asked += length / deeds.get(i).pace();
                 sounding += rested.words().get(i).endSample()
                         - rested.words().get(i).startSample();
             }
@@ -98,7 +98,10 @@ record MarkMeasurer(Speech base, PitchTrack track, List<WordEffect> deeds, RestR
                             rested.words().get(last).endSample());
             return own == 0 || now == 0 || deed.whispered()
                     ? null
-                    : instruction.decibels() + 20 * Math.log10(now / own) - deed.decibels();
+                    : instruction.decibels()
+                            + 20 * Math.log10(now / own)
+                            - deed.decibels()
+                            - phrased.words().get(first).decibels();
         }
         return null;
     }

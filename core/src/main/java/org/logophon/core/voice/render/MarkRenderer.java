@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.logophon.core.direction.mark.Score;
+import org.logophon.core.direction.phrasing.Phrasing;
 import org.logophon.core.signal.pitch.PitchMeter;
 import org.logophon.core.signal.pitch.PitchTrack;
 import org.logophon.core.signal.prosody.Contour;
@@ -15,7 +16,7 @@ import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * Does to speech what its score asks for, in this order: pace and pitch of runs and stress (one pass of overlap-add
+ * Does to speech what its score and the phrasing under it ask for, in this order: pace and pitch of runs and stress (one pass of overlap-add
  * over
  * the whole, so that nothing is spliced), loudness, whisper, rests and breaths. Pitch is measured and corrected.
  */
@@ -25,21 +26,27 @@ final class MarkRenderer {
     private static final double CLOSE_SEMITONES = 0.15;
     private static final int MOST_PASSES = 3;
     private static final double MOST_LEVELLING_DB = 6;
+    private static final double MOST_RANGE = 3;
 
     private final Speech base;
+    private final Recipe recipe;
     private final Score score;
-    private final String text;
-    private final String language;
+    private final Phrasing phrasing;
     private final PitchTrack track;
+    private final PhrasePlacer.Placed placed;
     private final List<WordEffect> deeds = new ArrayList<>();
     private final List<Double> chances = new ArrayList<>();
 
-    private MarkRenderer(Speech base, String text, String language, Score score) {
+    private MarkRenderer(Speech base, Recipe recipe) {
         this.base = base;
-        this.score = score;
-        this.text = text;
-        this.language = language;
+        this.recipe = recipe;
+        this.score = recipe.score();
+        this.phrasing = recipe.phrasingPercent() == 0
+                ? Phrasing.NONE
+                : Phrasing.of(recipe.text(), recipe.voice().language()).under(score.marks());
         this.track = PitchMeter.track(base.sound());
+        this.placed = PhrasePlacer.of(
+                base, track, phrasing, recipe.phrasingPercent(), recipe.voice().baseId());
         Random random = new Random(score.seed());
         for (WordTime word : base.words()) {
             deeds.add(WordEffect.of(word.start(), word.end(), score, random));
@@ -47,9 +54,9 @@ final class MarkRenderer {
         }
     }
 
-    /** @param language BCP 47 tag, for the ends of sentences */
-    static Speech of(Speech base, String text, String language, Score score) {
-        return score.empty() || base.words().isEmpty() ? base : new MarkRenderer(base, text, language, score).run();
+    static Speech of(Speech base, Recipe recipe) {
+        boolean asItIs = recipe.score().empty() && recipe.phrasingPercent() == 0;
+        return asItIs || base.words().isEmpty() ? base : new MarkRenderer(base, recipe).run();
     }
 
     /** Words beside one another that move together. @param from first word @param to after the last */
@@ -72,21 +79,25 @@ final class MarkRenderer {
         }
         sound = whispered(runs, louder(sound, words, levels(sound, words)), words);
         RestRenderer.Rested rested = RestRenderer.of(
-                sound,
-                words,
-                new RequestedRests(base.words(), base.sound().rate(), score, text, language, chances).all());
+                sound, words, new RequestedRests(base.words(), base.sound().rate(), recipe, phrasing, chances).all());
         Measurement reached = new Measurement(
                 base.measurement().pacePercent(),
                 base.measurement().semitones(),
-                new MarkMeasurer(base, track, deeds, rested).of(score.marks()));
+                new MarkMeasurer(base, placed, deeds, rested).of(score.marks()));
         return new Speech(rested.sound(), rested.words(), reached, base.phones());
+    }
+
+    private PhrasedWord phrased(int word) {
+        return placed.words().get(word);
     }
 
     private List<EffectRun> runs() {
         List<EffectRun> runs = new ArrayList<>();
         for (int i = 0; i < deeds.size(); ) {
             int end = i + 1;
-            while (end < deeds.size() && deeds.get(end).alike(deeds.get(i))) {
+            while (end < deeds.size()
+                    && deeds.get(end).alike(deeds.get(i))
+                    && phrased(end).range() == phrased(i).range()) {
                 end++;
             }
             runs.add(new EffectRun(i, end, deeds.get(i)));
@@ -101,7 +112,7 @@ final class MarkRenderer {
         int at = 0;
         for (int r = 0; r < runs.size(); r++) {
             EffectRun run = runs.get(r);
-            double centre = run.deed().range() == 1
+            double centre = run.deed().range() * phrased(run.from()).range() == 1
                     ? 0
                     : track.between(
                                     base.words().get(run.from()).startSample(),
@@ -112,29 +123,36 @@ final class MarkRenderer {
                 WordTime word = base.words().get(i);
                 WordEffect deed = deeds.get(i);
                 double move = within(deed.semitones() + corrections[r], 24);
+                PhrasedWord phrase = phrased(i);
                 boolean joins = i > run.from();
+                double range = Math.min(MOST_RANGE, deed.range() * phrase.range());
                 if (word.startSample() > at) {
                     // what lies between words of a run goes along with it; else it stays
-                    Shape between = new Shape(
-                            joins ? deeds.get(i - 1).pace() == deed.pace() ? deed.pace() : 1 : 1,
-                            joins ? move : 0,
-                            joins ? deed.range() : 1,
-                            0);
+                    double pace = deed.pace() * phrase.pace();
+                    boolean steady =
+                            joins && deeds.get(i - 1).pace() * phrased(i - 1).pace() == pace;
+                    Shape between = new Shape(steady ? pace : 1, joins ? move : 0, joins ? range : 1, 0);
                     stretches.add(new Contour.Stretch(word.startSample(), between, centre));
                     at = word.startSample();
                 }
                 int end = Math.max(at, word.endSample());
-                stretches.add(new Contour.Stretch(
-                        end,
-                        new Shape(deed.pace(), within(move + deed.stress() + deed.chance(), 24), deed.range(), 0),
-                        centre));
+                int turn = Math.max(at, Math.min(end, phrase.longFrom()));
+                double semitones = within(move + deed.stress() + deed.chance(), 24);
+                double pace = deed.pace() * phrase.pace();
+                if (turn > at) {
+                    stretches.add(new Contour.Stretch(turn, new Shape(pace, semitones, range, 0), centre));
+                }
+                if (end > turn) {
+                    Shape longer = new Shape(pace / phrase.longer(), semitones, range, 0);
+                    stretches.add(new Contour.Stretch(end, longer, centre));
+                }
                 at = end;
             }
         }
         if (at < length) {
             stretches.add(new Contour.Stretch(length, Shape.AS_IT_IS, 0));
         }
-        return new Contour(stretches, base.sound().rate());
+        return new Contour(stretches, base.sound().rate(), placed.melody());
     }
 
     private static double within(double value, double most) {
@@ -153,7 +171,7 @@ final class MarkRenderer {
             made = made == null ? PitchMeter.track(sound) : made;
             int from = base.words().get(run.from()).startSample();
             int to = base.words().get(run.to() - 1).endSample();
-            double before = track.between(from, to, sound.rate()).medianHz();
+            double before = placed.track().between(from, to, sound.rate()).medianHz();
             double after = made.between(contour.moved(from), contour.moved(to), sound.rate())
                     .medianHz();
             if (before > 0 && after > 0) {
@@ -178,8 +196,10 @@ final class MarkRenderer {
             double now = sound.rms(words.get(i).startSample(), words.get(i).endSample());
             boolean changed = deeds.get(i).semitones() != 0
                     || deeds.get(i).stress() != 0
-                    || deeds.get(i).range() != 1;
+                    || deeds.get(i).range() * phrased(i).range() != 1
+                    || placed.melody().most(before.startSample(), before.endSample()) > 0;
             levels[i] = deeds.get(i).decibels()
+                    + phrased(i).decibels()
                     + (!changed || own == 0 || now == 0 ? 0 : within(20 * Math.log10(own / now), MOST_LEVELLING_DB));
         }
         return levels;

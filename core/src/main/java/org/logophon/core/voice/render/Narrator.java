@@ -64,13 +64,13 @@ public final class Narrator {
                                 .map(piece -> spoken(piece.recipe(), agreement))
                                 .toList(),
                         resampler);
-        Speech scored = MarkRenderer.of(spoken, recipe.text(), recipe.voice().language(), recipe.score());
+        Speech scored = MarkRenderer.of(spoken, recipe);
         return new Speech(VoiceMixer.effects(recipe, scored), scored.words(), scored.measurement(), scored.phones());
     }
 
     /** What one voice says, without marks and effect. */
     private Speech spoken(Recipe recipe, String agreement) {
-        String unmarked = recipe.with(Score.NONE).hash();
+        String unmarked = recipe.with(Score.NONE).phrased(0).hash();
         return recent.find(unmarked).orElseGet(() -> {
             Speech speech = said(recipe, agreement);
             recent.keep(unmarked, speech);

@@ -5,11 +5,13 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.direction.mark.Score;
+import org.logophon.core.direction.phrasing.Phrasing;
 import org.logophon.core.direction.style.Style;
 import org.logophon.core.input.digest.Sha256;
 import org.logophon.core.text.reading.Pronunciation;
 import org.logophon.core.text.reading.SaidByRule;
 import org.logophon.core.voice.Ability;
+import org.logophon.core.voice.RecordedVoice;
 import org.logophon.core.voice.Tuning;
 import org.logophon.core.voice.Voice;
 
@@ -22,6 +24,7 @@ import org.logophon.core.voice.Voice;
  * @param style         one of the voice's own ways of speaking, which its engine is asked for; empty for its plain way
  * @param score         what is done to single words
  * @param parted        who says which words, where several voices speak; empty for one voice
+ * @param phrasingPercent how much of the text's phrasing is heard; 0 for none
  */
 public record Recipe(
         String text,
@@ -33,7 +36,8 @@ public record Recipe(
         Treatment treatment,
         String style,
         Score score,
-        List<VoicePart> parted) {
+        List<VoicePart> parted,
+        int phrasingPercent) {
 
     /**
      * Raised whenever the core itself makes another sound of the same request; what is left as the engine gives it has
@@ -58,24 +62,31 @@ public record Recipe(
             double paceFactor,
             double semitones,
             Treatment treatment) {
-        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE, List.of());
+        this(text, said, voice, engineVersion, paceFactor, semitones, treatment, "", Score.NONE, List.of(), 0);
     }
 
     /** The same with marks. */
     public Recipe with(Score other) {
-        return new Recipe(text, said, voice, engineVersion, paceFactor, semitones, treatment, style, other, parted);
+        return with(paceFactor, other, parted, phrasingPercent);
     }
 
     /** The same at another pace, as far as paces go. */
     public Recipe atPace(double factor) {
-        return new Recipe(
-                text, said, voice, engineVersion, within(factor, 0.4, 2.5), semitones, treatment, style, score, parted);
+        return with(within(factor, 0.4, 2.5), score, parted, phrasingPercent);
     }
 
     /** The same with other voices for some of its words. */
     public Recipe parted(VoiceParts others) {
-        return new Recipe(
-                text, said, voice, engineVersion, paceFactor, semitones, treatment, style, score, others.pieces());
+        return with(paceFactor, score, others.pieces(), phrasingPercent);
+    }
+
+    /** The same with another share of its phrasing. */
+    public Recipe phrased(int percent) {
+        return with(paceFactor, score, parted, percent);
+    }
+
+    private Recipe with(double pace, Score marks, List<VoicePart> pieces, int phrasing) {
+        return new Recipe(text, said, voice, engineVersion, pace, semitones, treatment, style, marks, pieces, phrasing);
     }
 
     /** What each voice says: itself where one voice says all. */
@@ -121,7 +132,9 @@ public record Recipe(
                 treatment,
                 itsOwn ? direction.style() : "",
                 Score.NONE,
-                List.of());
+                List.of(),
+                // a person has phrased it already
+                voice.engine().equals(RecordedVoice.ENGINE) ? 0 : direction.phrasingPercent());
     }
 
     private static int effectPercent(Tuning tuning) {
@@ -152,6 +165,11 @@ public record Recipe(
         return words.append(text, from, text.length()).toString();
     }
 
+    /** The pace that is asked of the voice, whose own tuning aside: rests follow that alone. 1 for 100 %. */
+    public double directedPace() {
+        return paceFactor * 100 / voice.tuning().pacePercent();
+    }
+
     /** True when neither another pace nor another pitch is asked for. */
     boolean atItsOwn() {
         return Math.abs(paceFactor - 1) < 1e-6 && Math.abs(semitones) < 1e-6;
@@ -179,6 +197,7 @@ public record Recipe(
                 + (treatment.equals(Treatment.NONE) ? "" : "\u0000" + treatment.canonical())
                 + (style.isEmpty() ? "" : "\u0000style " + style)
                 + (score.empty() ? "" : "\u0000score " + SCORE_VERSION + " " + score.canonical())
+                + (phrasingPercent == 0 ? "" : "\u0000phrasing " + Phrasing.VERSION + " " + phrasingPercent)
                 + (parted.isEmpty()
                         ? ""
                         : "\u0000pieces "

@@ -6,19 +6,27 @@ import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.direction.mark.Mark;
 import org.logophon.core.direction.mark.PauseDefaults;
 import org.logophon.core.direction.mark.Score;
+import org.logophon.core.direction.phrasing.PhraseMove;
+import org.logophon.core.direction.phrasing.PhrasePart;
+import org.logophon.core.direction.phrasing.Phrasing;
+import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.script.Sentences;
 
 /**
- * The rests that a score asks for: a mark's before a habit's, and a habit's before the voice's own.
+ * The rests that a recipe asks for: a mark's before its role's, its role's before the phrasing's, and that before the
+ * voice's own.
  *
- * @param language BCP 47 tag, for the ends of sentences
+ * @param phrasing of the text, without what marks say themselves
  * @param chances  −1…1 for each word
  */
-record RequestedRests(List<WordTime> words, int rate, Score score, String text, String language, List<Double> chances) {
+record RequestedRests(List<WordTime> words, int rate, Recipe recipe, Phrasing phrasing, List<Double> chances) {
+
+    private static final double SHORTEST_SECONDS = 0.12;
 
     /** One for each word: the rest after it. */
     List<RequestedRest> all() {
-        List<Integer> sentences = Sentences.ends(text, language);
+        Score score = recipe.score();
+        List<Integer> sentences = Sentences.ends(recipe.text(), recipe.voice().language());
         List<RequestedRest> rests = new ArrayList<>();
         for (int i = 0; i < words.size(); i++) {
             WordTime word = words.get(i);
@@ -28,7 +36,8 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
             double chance = score.livelyPercent() == 0
                     ? 1
                     : 1 + WordEffect.CHANCE_REST * score.livelyPercent() / 100 * chances.get(i);
-            rest = new RequestedRest(rest.samples(), rest.exact(), chance, null);
+            rest = rest.samples() >= 0 && rest.exact() ? rest : phrased(word, rest, chance);
+            rest = new RequestedRest(rest.samples(), rest.exact(), chance, null, rest.blend());
             boolean paused = false;
             for (Mark mark : score.marks()) {
                 if (mark.end() == word.end() && mark.instruction() instanceof Instruction.Pause pause) {
@@ -38,7 +47,7 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
                     rest = new RequestedRest(asked, true, 1, rest.breath());
                     paused = true;
                 } else if (mark.end() == word.end() && mark.instruction() instanceof Instruction.Breath breath) {
-                    rest = new RequestedRest(rest.samples(), rest.exact(), rest.share(), breath.depth());
+                    rest = rest.with(breath.depth());
                 }
             }
             rests.add(rest);
@@ -47,7 +56,7 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
     }
 
     private RequestedRest byHabit(int end, int next, List<Integer> sentences, int rate) {
-        PauseDefaults pauseDefaults = score.pauseDefaults();
+        PauseDefaults pauseDefaults = recipe.score().pauseDefaults();
         boolean stop = sentences.stream().anyMatch(place -> place > end && place <= next);
         if (stop && pauseDefaults.stopMillis() != null) {
             int millis = pauseDefaults.leastMillis() == null
@@ -58,9 +67,24 @@ record RequestedRests(List<WordTime> words, int rate, Score score, String text, 
         if (stop && pauseDefaults.leastMillis() != null) {
             return new RequestedRest(pauseDefaults.leastMillis() * rate / 1000, false, 1, null);
         }
-        boolean comma = !stop && text.substring(end, next).chars().anyMatch(c -> ",;:—–،、，".indexOf(c) >= 0);
+        boolean comma = !stop && recipe.text().substring(end, next).chars().anyMatch(c -> ",;:—–،、，".indexOf(c) >= 0);
         return comma && pauseDefaults.commaMillis() != null
                 ? new RequestedRest(pauseDefaults.commaMillis() * rate / 1000, true, 1, null)
                 : RequestedRest.OWN;
+    }
+
+    /** @param least what is asked for already; a rest of the phrasing is as long at least */
+    private RequestedRest phrased(WordTime word, RequestedRest least, double chance) {
+        for (PhrasePart part : phrasing.parts()) {
+            if (part.end() == word.end() && part.move() instanceof PhraseMove.Rest rest) {
+                double seconds = Math.max(
+                        Math.min(SHORTEST_SECONDS, rest.seconds()),
+                        rest.seconds() * Estimate.restFactor(recipe.directedPace()));
+                int samples = (int) Math.round(seconds * chance * rate);
+                double blend = recipe.phrasingPercent() / 100.0;
+                return new RequestedRest(Math.max(samples, least.samples()), true, 1, null, blend);
+            }
+        }
+        return least;
     }
 }

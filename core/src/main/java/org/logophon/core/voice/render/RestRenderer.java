@@ -1,6 +1,7 @@
 package org.logophon.core.voice.render;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.signal.prosody.BreathSound;
@@ -25,6 +26,10 @@ final class RestRenderer {
     private static final double LEAST_SILENCE_SECONDS = 0.008;
     private static final double FADE_OUT_SECONDS = 0.010;
     private static final double FADE_IN_SECONDS = 0.005;
+    private static final int MOST_PASSES = 3;
+    /** Part of a second that no rest is off by. */
+    private static final int CLOSE = 250;
+
     private static final double AROUND_BREATH_SECONDS = 0.030;
 
     private final Sound sound;
@@ -43,29 +48,49 @@ final class RestRenderer {
         this.threshold = threshold(sound);
     }
 
-    /** @param measured samples of each rest after a word as it is now; −1 where none was asked for */
-    record Rested(Sound sound, List<WordTime> words, int[] measured) {}
+    /**
+     * @param measured samples of each rest after a word as it is now; −1 where none was asked for
+     * @param wanted   samples that each was to have; −1 where none was asked for
+     */
+    record Rested(Sound sound, List<WordTime> words, int[] measured, int[] wanted) {}
 
     /** @param rests one for each word: what comes after it */
     static Rested of(Sound sound, List<WordTime> words, List<RequestedRest> rests) {
         if (rests.stream().allMatch(RequestedRest.OWN::equals)) {
             int[] none = new int[words.size()];
-            java.util.Arrays.fill(none, -1);
-            return new Rested(sound, words, none);
+            Arrays.fill(none, -1);
+            return new Rested(sound, words, none, none);
         }
-        Rested first = new RestRenderer(sound, words).run(rests);
-        // a word that dies away adds its quiet end to a rest: once more by the difference
+        Rested rested = new RestRenderer(sound, words).run(rests);
+        int[] wanted = rested.wanted();
+        List<RequestedRest> asked = rests;
+        for (int pass = 1; pass < MOST_PASSES; pass++) {
+            List<RequestedRest> again = corrected(asked, rested, wanted, sound.rate() / CLOSE);
+            if (again.equals(asked)) {
+                break;
+            }
+            asked = again;
+            rested = new RestRenderer(sound, words).run(asked);
+        }
+        return rested;
+    }
+
+    /** A word that dies away adds its quiet end to a rest: asked for once more by the difference. */
+    private static List<RequestedRest> corrected(List<RequestedRest> asked, Rested rested, int[] wanted, int close) {
         List<RequestedRest> again = new ArrayList<>();
         boolean off = false;
-        for (int i = 0; i < rests.size(); i++) {
-            RequestedRest rest = rests.get(i);
-            int miss = first.measured()[i] < 0 || rest.samples() < 0 || !rest.exact()
+        for (int i = 0; i < asked.size(); i++) {
+            RequestedRest rest = asked.get(i);
+            int miss = rested.measured()[i] < 0 || rest.samples() < 0 || !rest.exact()
                     ? 0
-                    : rest.samples() - first.measured()[i];
-            off |= Math.abs(miss) > sound.rate() / 250;
-            again.add(miss == 0 ? rest : new RequestedRest(Math.max(0, rest.samples() + miss), true, 1, rest.breath()));
+                    : wanted[i] - rested.measured()[i];
+            off |= Math.abs(miss) > close;
+            again.add(
+                    miss == 0
+                            ? rest
+                            : new RequestedRest(Math.max(0, rested.wanted()[i] + miss), true, 1, rest.breath()));
         }
-        return off ? new RestRenderer(sound, words).run(again) : first;
+        return off ? again : asked;
     }
 
     /** From where the word before is no longer heard to where the next one is, around a rest that was laid. */
@@ -91,6 +116,7 @@ final class RestRenderer {
 
     private Rested run(List<RequestedRest> rests) {
         int[] measured = new int[words.size()];
+        int[] asked = new int[words.size()];
         int[] laid = new int[words.size()];
         List<WordTime> moved = new ArrayList<>();
         int shift = 0;
@@ -98,6 +124,7 @@ final class RestRenderer {
             WordTime word = words.get(i);
             RequestedRest rest = rests.get(i);
             measured[i] = -1;
+            asked[i] = -1;
             int end = word.endSample();
             int startShift = shift;
             if (i + 1 < words.size() && !rest.equals(RequestedRest.OWN)) {
@@ -107,6 +134,7 @@ final class RestRenderer {
                     lay(own, wanted, rest.breath(), i);
                     laid[i] = own.from() + shift;
                     measured[i] = wanted;
+                    asked[i] = wanted;
                     shift += wanted - own.length();
                     if (rest.samples() >= 0) {
                         // a rest that is asked for says where the words beside it end and start, better than the engine
@@ -135,7 +163,7 @@ final class RestRenderer {
         for (int i = 0; i + 1 < moved.size(); i++) {
             measured[i] = measured[i] < 0 ? -1 : measured(all, threshold, laid[i], laid[i] + measured[i]);
         }
-        return new Rested(new Sound(all, rate), moved, measured);
+        return new Rested(new Sound(all, rate), moved, measured, asked);
     }
 
     /** The silence between two words; empty (from = to) where they run into one another. */
@@ -208,7 +236,8 @@ final class RestRenderer {
             int chance = rest.share() == 1 ? own.length() : (int) Math.round(own.length() * rest.share());
             return Math.max(chance, breath) == own.length() ? -1 : Math.max(chance, breath);
         }
-        return rest.exact() ? rest.samples() : Math.max(rest.samples(), own.length());
+        int blended = (int) Math.round(own.length() + rest.blend() * (rest.samples() - own.length()));
+        return rest.exact() ? Math.max(0, blended) : Math.max(rest.samples(), own.length());
     }
 
     private void lay(Silence own, int wanted, Instruction.Depth breath, int word) {
@@ -235,7 +264,7 @@ final class RestRenderer {
         taken = own.to();
         if (parted && wanted > 0) {
             int in = Math.min((int) (FADE_IN_SECONDS * rate), x.length - taken);
-            float[] onset = java.util.Arrays.copyOfRange(x, taken, taken + in);
+            float[] onset = Arrays.copyOfRange(x, taken, taken + in);
             for (int k = 0; k < in; k++) {
                 onset[k] *= (float) Math.pow(Math.sin(Math.PI / 2 * (k + 0.5) / in), 2);
             }
@@ -284,7 +313,7 @@ final class RestRenderer {
 
     private void copy(int to) {
         if (to > taken) {
-            add(java.util.Arrays.copyOfRange(sound.samples(), taken, to));
+            add(Arrays.copyOfRange(sound.samples(), taken, to));
             taken = to;
         }
     }

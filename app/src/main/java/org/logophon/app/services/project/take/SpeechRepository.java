@@ -20,12 +20,16 @@ import java.util.stream.Stream;
 import org.logophon.app.platform.audio.AudioStore;
 import org.logophon.app.platform.audio.SoundColumns;
 import org.logophon.app.platform.audio.StoredSound;
+import org.logophon.core.direction.Dial;
+import org.logophon.core.direction.phrasing.PhrasedTime;
 import org.logophon.core.signal.loudness.LoudnessMeter;
 import org.logophon.core.signal.pitch.PitchMeter;
 import org.logophon.core.signal.sound.Peaks;
 import org.logophon.core.signal.sound.Sound;
+import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.ReferenceTime;
 import org.logophon.core.text.estimate.Syllables;
+import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.voice.render.Measurement;
 import org.logophon.core.voice.render.Phone;
 import org.logophon.core.voice.render.Recipe;
@@ -130,8 +134,13 @@ public class SpeechRepository {
         Speech speech = rendered.trimmed().withinFullScale();
         String said = recipe.saidText();
         String language = recipe.voice().language();
-        // what several voices say measures the rate of none
-        double reference = recipe.parted().isEmpty() ? ReferenceTime.seconds(said, language) : 0;
+        // what several voices say measures the rate of none, and so does what is phrased by half
+        boolean measures = recipe.parted().isEmpty()
+                && (recipe.phrasingPercent() == 0 || recipe.phrasingPercent() == Dial.PHRASING.neutral());
+        double seconds = measures ? ReferenceTime.seconds(said, language) : 0;
+        TextTime phrased = recipe.phrasingPercent() == 0 ? null : PhrasedTime.of(recipe.text(), language, seconds);
+        double reference = phrased == null || seconds == 0 ? seconds : phrased.words();
+        Double rests = phrased == null ? null : phrased.rests() * Estimate.restFactor(recipe.directedPace());
         insert(
                 recipe.hash(),
                 recipe.voice().baseId(),
@@ -140,6 +149,7 @@ public class SpeechRepository {
                 speech.words(),
                 Syllables.of(said, language),
                 reference,
+                rests,
                 speech.measurement(),
                 speech.phones());
         return ofRecipe(recipe.hash()).orElseThrow();
@@ -151,7 +161,7 @@ public class SpeechRepository {
      * @param words null while nothing has timed them
      */
     public StoredSpeech save(Sound recording, List<WordTime> words, List<Phone> phones) {
-        return find(insert(null, null, audio.store(recording, 24), recording, words, 0, 0, null, phones))
+        return find(insert(null, null, audio.store(recording, 24), recording, words, 0, 0, null, null, phones))
                 .orElseThrow();
     }
 
@@ -163,14 +173,15 @@ public class SpeechRepository {
             List<WordTime> words,
             int syllables,
             double reference,
+            Double rests,
             Measurement measured,
             List<Phone> phones) {
         UUID id = UUID.randomUUID();
         jdbc.sql("""
                 insert into speech (id, recipe, voice_id, sound_id, words, peaks, pitch, syllables, reference_seconds,
-                lufs,
+                rest_seconds, lufs,
                                     pace_reached, semitones_reached, marks_reached, phones, created_at)
-                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :lufs, :pace,
+                values (:id, :recipe, :voice, :sound, :words, :peaks, :pitch, :syllables, :reference, :rests, :lufs, :pace,
                 :semitones, :marks, :phones, :now)
                 on conflict (recipe) do nothing""")
                 .param("id", id)
@@ -182,6 +193,7 @@ public class SpeechRepository {
                 .param("pitch", boxed(PitchMeter.track(sound).hertz()))
                 .param("syllables", syllables)
                 .param("reference", reference)
+                .param("rests", rests)
                 .param("lufs", LoudnessMeter.of(sound).lufs())
                 .param("phones", phones.isEmpty() ? null : Phone.written(phones))
                 .param("pace", measured == null ? null : measured.pacePercent())
@@ -196,15 +208,19 @@ public class SpeechRepository {
 
     /**
      * For each voice what all that it has said here measures: seconds that an average voice would take, and that it
-     * took at its own pace. What a file brought in has no recipe, and measures nobody's voice.
+     * took at its own pace, without the rests of its phrasing. What a file brought in has no recipe, and measures
+     * nobody's voice.
+     *
+     * @param phrased whether what is phrased is counted, or what isn't
      */
-    public Map<String, double[]> spoken() {
+    public Map<String, double[]> spoken(boolean phrased) {
         Map<String, double[]> spoken = new HashMap<>();
         jdbc.sql("""
-                select s.voice_id, sum(s.reference_seconds) as reference, sum(w.samples::float8 / w.sample_rate *
-                s.pace_reached / 100) as seconds
+                select s.voice_id, sum(s.reference_seconds) as reference, sum((w.samples::float8 / w.sample_rate -
+                coalesce(s.rest_seconds, 0)) * s.pace_reached / 100) as seconds
                 from speech s join sound w on w.id = s.sound_id where s.reference_seconds > 0
-                and s.recipe is not null group by s.voice_id""").query(row -> {
+                and s.recipe is not null and (s.rest_seconds is not null) = :phrased
+                group by s.voice_id""").param("phrased", phrased).query(row -> {
             spoken.put(row.getString("voice_id"), new double[] {row.getDouble("reference"), row.getDouble("seconds")});
         });
         return spoken;
