@@ -13,6 +13,7 @@ import * as marks from './marks.js';
 import { loadNotes, openNotes, showNotes } from './notes.js';
 import { bindPanel } from './panel.js';
 import * as player from '../player.js';
+import { sign } from './phrasing.js';
 import { showQuotations } from './quotations.js';
 import { drawScore, zoom } from './score.js';
 import { scoreKeys } from './scorekeys.js';
@@ -129,11 +130,37 @@ function draw() {
   if (!box || !data?.words.length) return;
   // whoever is on a word with the keyboard stays there, whatever the score is drawn anew for
   const focused = document.activeElement?.closest?.('#score .word');
-  score = drawScore(box, data, marks.lines(), openNotes());
+  score = drawScore(box, data, marks.lines(), openNotes(), marks.phrasing());
+  showLegend(marks.phrasing());
   word = Math.min(word, score.words.length - 1);
   if (focused) score.words[word].focus({ preventScroll: true });
   drag(score, box);
   show();
+}
+
+/** Suggestions made and taken; then what they changed is rendered, and the cue that is shown is played. */
+async function improve() {
+  const now = stage();
+  const reach = scope();
+  await marks.suggest('/improve', reach);
+  if (now !== stage() || marks.state()?.id === 'ready') return;
+  if (reach === 'CUE') {
+    now.querySelector('#render-cue').click();
+    return;
+  }
+  askedOn = now;
+  await outcome(ask('POST', `/projects/${project}/render`, new FormData()));
+  reload();
+  renew('#head', `/projects/${project}/render?step=DIRECT`);
+}
+
+function showLegend(parts) {
+  const legend = document.getElementById('phrasing-legend');
+  legend.hidden = parts.length === 0;
+  legend.querySelectorAll('i').forEach(place => {
+    if (!place.firstChild) place.append(sign(place.dataset.move));
+    place.parentElement.hidden = !parts.some(part => part.move === place.dataset.move);
+  });
 }
 
 /** What is chosen, its exact values, and every mark in words. */
@@ -249,9 +276,18 @@ function showState(state) {
 window.addEventListener('popstate', () => location.reload());
 
 document.addEventListener('click', async event => {
+  const phrased = event.target.closest('[data-phrased]');
+  if (phrased) {
+    marks.own(Number(phrased.dataset.phrased));
+    return;
+  }
   const suggestion = event.target.closest('[data-suggest]');
   if (suggestion) {
     marks.suggest(suggestion.dataset.suggest, scope());
+    return;
+  }
+  if (event.target.closest('#improve')) {
+    improve();
     return;
   }
   const zooming = event.target.closest('[data-zoom]');

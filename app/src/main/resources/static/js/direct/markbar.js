@@ -204,6 +204,25 @@ function sound() {
   return wrapped;
 }
 
+/** What phrasing does to what is chosen, each with a way to make it a mark. */
+function phrased({ from, to, gap }) {
+  const here = marks
+    .phrasing()
+    .filter(part => (gap ? part.move === 'rest' && part.to === from : part.from <= to && part.to >= from));
+  if (!here.length) return [];
+  const list = element('ul', 'phrasedlist');
+  list.setAttribute('aria-label', 'Phrasing here');
+  list.append(
+    ...here.map(part => {
+      const item = element('li', '', part.sentence);
+      const make = () => marks.own(part.index);
+      if (part.own) item.append(button('btn-quiet', 'Make it a mark', make, `Make a mark of ${part.sentence}`));
+      return item;
+    }),
+  );
+  return [list];
+}
+
 /** @param styles names of ways of speaking */
 export function showBar(bar, styles) {
   // what no kind is known of can't be set; why is said under the head
@@ -241,7 +260,7 @@ export function showBar(bar, styles) {
       language(),
     );
   }
-  bar.replaceChildren(element('h2', 'reading', title), who, fields);
+  bar.replaceChildren(element('h2', 'reading', title), who, fields, ...phrased(chosen));
 }
 
 /** Every mark of the cue in words, each with what was reached and a way to take it off. */

@@ -34,6 +34,8 @@ export const onChange = listener => {
 /** What the server gives of the cue: words, text, marks, quotations, roles; null while nothing is there. */
 export const all = () => marks;
 export const lines = () => marks?.marks ?? [];
+/** What phrasing does to the words, where no mark says otherwise. */
+export const phrasing = () => (marks?.phrasing ?? []).map((part, index) => ({ ...part, index }));
 export const selection = () => chosen;
 export const state = () => marks?.state;
 export const fits = take =>
@@ -166,6 +168,15 @@ export const move = by =>
     anchor = where.from + by;
     chosen = { from: where.from + by, to: where.to + by, gap: where.gap };
     changed('selection');
+  });
+
+/** Makes one thing that phrasing does a mark of the user's own. @param index of it */
+export const own = index =>
+  inTurn(async () => {
+    const part = marks.phrasing[index];
+    if (!part || !(await outcome(ask('POST', `${cue}/phrasing/own`, formOf({ ...part }))))) return;
+    await read(cue);
+    changed('marks');
   });
 
 /** Takes what stands on the chosen words, or in the chosen gap, away. */

@@ -51,7 +51,7 @@ function bindLevels(now) {
   const choose = tabsOf(now.querySelector('[role=tablist]'), name => {
     level = name;
     const rests = document.getElementById('role-rests');
-    if (rests) rests.hidden = name !== 'role';
+    if (rests) rests.hidden = name === 'project';
   });
   choose(document.getElementById(`tab-${level}`) ? level : 'cue');
 }
@@ -70,6 +70,11 @@ export function bindPanel(now, project, reload) {
     form.append('role', event.currentTarget.dataset.role);
     form.append('version', event.currentTarget.dataset.version);
     await outcome(ask('POST', `/projects/${project}/roles/rests`, form));
+    changed();
+  });
+  now.querySelector('[data-phrase]')?.addEventListener('click', async event => {
+    const { phrase, version } = event.currentTarget.dataset;
+    await outcome(ask('POST', phrase, formOf({ version })));
     changed();
   });
   now.querySelectorAll('[data-like], [data-follow]').forEach(one =>

@@ -1,6 +1,8 @@
 // Draws the score of a take: systems of about 160 px a second, one under the other, with waveform, pitch line and words
 // at their true time.
 
+import { explain, signs } from './phrasing.js';
+
 const SVG = 'http://www.w3.org/2000/svg';
 const USUAL = 160;
 const WIDTHS = [60, 100, USUAL, 240, 360, 560];
@@ -12,7 +14,10 @@ const PITCH = 64;
 const WORDS = 32;
 const LEAD = 16;
 const LANE = 19;
-const STAFF = RULER + WAVE + PITCH + WORDS;
+// between the pitch and the words: what phrasing does
+const SIGNS = 14;
+const WORD_TOP = RULER + WAVE + PITCH + SIGNS;
+const STAFF = WORD_TOP + WORDS;
 const SHORTEST_REST = 0.06;
 let pxPerSecond = USUAL;
 
@@ -40,8 +45,9 @@ function textWidth(text, size) {
  * @param data  what the server gives of a take: seconds, peaks, pitch, words
  * @param marks lines of marks on those words; {from, to, kind, label, origin, reached…}
  * @param notes of those who listened; {index, remark}
+ * @param phrasing what it does to the words; {index, from, to, move, sentence}
  */
-export function drawScore(box, data, marks = [], notes = []) {
+export function drawScore(box, data, marks = [], notes = [], phrasing = []) {
   const width = Math.max(320, box.clientWidth);
   const systems = systemsOf(data, (width - LEFT - RIGHT) / pxPerSecond);
   const lanes = lanesOf(marks, data, systems);
@@ -68,6 +74,7 @@ export function drawScore(box, data, marks = [], notes = []) {
       marks,
       hanging.get(i),
       notes.filter(note => note.index === i),
+      phrasing,
     ),
   );
   joints(svg, data, systems, marks);
@@ -129,7 +136,7 @@ export function drawScore(box, data, marks = [], notes = []) {
             class: 'grip-pace',
             x: end - 4,
             width: 8,
-            y: system.y + RULER + WAVE + PITCH,
+            y: system.y + WORD_TOP,
             height: WORDS,
             rx: 3,
           }),
@@ -326,11 +333,11 @@ function leadsOf(data, systems) {
   return lines;
 }
 
-function wordGroup(svg, data, i, systems, marks, line, notes) {
+function wordGroup(svg, data, i, systems, marks, line, notes, phrasing) {
   const word = data.words[i];
   const [x, y] = position(word.from, systems);
   const boxWidth = boxWidthOf(word);
-  const top = y + RULER + WAVE + PITCH;
+  const top = y + WORD_TOP;
   const size = sizeOf(word);
   const own = marks.filter(mark => mark.from <= i && mark.to >= i && mark.origin !== 'suggested');
   const stress = own.filter(mark => mark.kind === 'stress').at(-1)?.value;
@@ -348,6 +355,7 @@ function wordGroup(svg, data, i, systems, marks, line, notes) {
       word.text,
       ...(data.guessed ? [] : [`at ${word.from.toFixed(2)} seconds`]),
       ...said,
+      ...phrasing.filter(part => part.from <= i && part.to >= i).map(part => part.sentence),
       ...notes.map(note => `note: ${note.remark}`),
     ].join(', ') + (data.guessed ? ': not rendered yet' : ': play from here'),
   });
@@ -376,11 +384,17 @@ function wordGroup(svg, data, i, systems, marks, line, notes) {
         y2: top + WORDS - 2.5,
       }),
     );
+  const why = phrasing.find(part => part.move === 'rest' && part.to === i);
+  const rested = shown => (why ? explain(shown, why) : shown);
   const next = data.words[i + 1];
   const after = marks.filter(mark => mark.to === i && onGap(mark) && mark.origin !== 'suggested');
   if (next && rests(word, next, after))
-    svg.append(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after));
+    svg.append(rested(rest(x + boxWidth + 1.5, word.to, next.from, top, svg.viewBox.baseVal.width - RIGHT, i, after)));
   svg.append(group);
+  const here = phrasing.filter(
+    part => part.move !== 'rest' && (part.move === 'span' || part.move === 'accent' ? part.from : part.to) === i,
+  );
+  svg.append(...signs(here, x, boxWidth, top));
   return group;
 }
 
@@ -403,7 +417,7 @@ function joints(svg, data, systems, marks) {
     const [x, y] = position(word.from, systems);
     const edge = x + boxWidthOf(word) + 0.75;
     const width = Math.min(8, 0.4 * Math.min(boxWidthOf(word), boxWidthOf(next)));
-    const top = y + RULER + WAVE + PITCH;
+    const top = y + WORD_TOP;
     const group = make('g', { class: 'rest joint', 'aria-hidden': 'true', 'data-gap': i });
     group.append(
       make('rect', { x: edge, y: top, width: 0, height: WORDS }),

@@ -233,7 +233,10 @@ class ScoreTest extends ApplicationTest {
                 .hasSize(1);
         assertThat(server.ready(project)).isEqualTo(1);
         set(cue, "Its lens weighs", "Its", "stress", "reduced");
-        assertThat(server.post(cue + "/suggest", Map.of("scope", "ALL")).body()).contains("Suggested in 1 cue");
+        server.post(cue + "/suggest", Map.of("scope", "ALL"));
+        assertThat(server.json(cue(project, 1) + "/marks").get("marks"))
+                .as("its phrasing says all of it")
+                .isEmpty();
         server.post(cue + "/suggest/take", Map.of("scope", "ALL"));
         server.post(cue + "/suggest/clear", Map.of("scope", "ALL"));
         assertThat(server.json(cue + "/marks").get("marks"))
@@ -249,7 +252,8 @@ class ScoreTest extends ApplicationTest {
         server.post(project + "/readings", Map.of("written", "UV", "said", "ultra violet", "as", "words"));
         String ssml = server.get(cue(project, 0) + "/ssml").body();
         assertThat(ssml)
-                .contains("<p>The crew<break time=\"300ms\"/> have <prosody rate=\"80%\">one tide</prosody> to");
+                .contains("<p score:phrasing=\"100\">The crew<break time=\"300ms\"/> have ")
+                .contains("have <prosody rate=\"80%\">one tide</prosody> to");
         var whole = server.get(project + "/score.ssml");
         assertThat(whole.headers().firstValue("Content-Disposition").orElse("")).contains("as-ssml.ssml");
         var read = org.logophon.core.direction.ssml.SsmlReader.read(whole.body());

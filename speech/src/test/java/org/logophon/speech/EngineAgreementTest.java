@@ -9,7 +9,11 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.direction.phrasing.PhrasedTime;
+import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.ReferenceTime;
+import org.logophon.core.text.estimate.SpeakingRate;
+import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.text.reading.PronunciationKind;
 import org.logophon.core.text.reading.Reading;
 import org.logophon.core.text.reading.ReadingList;
@@ -86,6 +90,46 @@ class EngineAgreementTest {
                 within, count, 100 * worstProject);
         assertThat(within / (double) count).isGreaterThan(0.97);
         assertThat(worstProject).isLessThan(0.03);
+    }
+
+    /** The same for what is phrased: its rests are known, and its words follow a rate of their own. */
+    @Test
+    void estimatesHoldForPhrasedSpeech() throws IOException {
+        List<String> cues = cues();
+        int within = 0;
+        int count = 0;
+        for (String id : List.of("rufus", "marnie", "verity", "isla")) {
+            Voice voice = voice(id);
+            double[] taken = new double[cues.size()];
+            TextTime[] times = new TextTime[cues.size()];
+            double learntTaken = 0;
+            double learntWords = 0;
+            for (int i = 0; i < cues.size(); i++) {
+                times[i] = PhrasedTime.of(
+                        cues.get(i), voice.language(), ReferenceTime.seconds(cues.get(i), voice.language()));
+                taken[i] = phrasedSeconds(cues.get(i), voice);
+                learntTaken += i % 2 == 0 ? taken[i] - times[i].rests() : 0;
+                learntWords += i % 2 == 0 ? times[i].words() : 0;
+            }
+            SpeakingRate rate = SpeakingRate.ofPhrased(learntTaken / learntWords);
+            double all = 0;
+            double allTaken = 0;
+            for (int i = 0; i < cues.size(); i++) {
+                double estimated = Estimate.seconds(cues.get(i).length(), times[i], 100, rate, 1, 1);
+                count++;
+                within += Math.abs(estimated - taken[i]) <= 0.08 * taken[i] ? 1 : 0;
+                all += estimated;
+                allTaken += taken[i];
+            }
+            assertThat(Math.abs(all - allTaken) / allTaken).as(id).isLessThan(0.03);
+        }
+        System.out.printf("Estimates of phrased speech: %d of %d cues within 8 %%%n", within, count);
+        assertThat(within / (double) count).isGreaterThan(0.9);
+    }
+
+    private static double phrasedSeconds(String text, Voice voice) {
+        Recipe recipe = Recipe.of(text, List.of(), voice, narrator.engineVersion(voice), ResolvedDirection.NEUTRAL);
+        return narrator.render(recipe.phrased(100)).trimmed().sound().seconds();
     }
 
     private static List<String> cues() throws IOException {

@@ -24,6 +24,7 @@ import org.logophon.app.services.project.bed.ProjectBed;
 import org.logophon.app.services.rendering.RenderService;
 import org.logophon.app.services.script.ScriptSaving;
 import org.logophon.app.steps.language.Versions;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.direction.mark.Mark;
@@ -167,7 +168,7 @@ class DemoProjects {
                 projects.create(Workspace.FIRST, name, "en-GB", targetSeconds).id();
         scripts.save(project, text(script + ".md"), 0, "Demo script");
         cast.forEach((who, voice) -> roles.cast(project, who, voice));
-        projects.direct(project, whole, 0);
+        projects.direct(project, whole.phrased(Dial.PHRASING.neutral()), 0);
         if (!directedRole.isEmpty()) {
             roles.direct(project, directedRole, role, 1);
         }

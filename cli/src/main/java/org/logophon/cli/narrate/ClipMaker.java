@@ -236,14 +236,27 @@ final class ClipMaker {
                 file.name());
     }
 
+    /** At the end of a scene it is longer, unless a gap was asked for. */
+    private SampleCount gapAfter(MadeClip made, ScriptFile file) {
+        List<ScriptCue> cues = file.script().cues();
+        int at = made.index();
+        boolean ends = at + 1 < cues.size()
+                && !cues.get(at + 1).scene().equals(cues.get(at).scene());
+        boolean asked = plan.asked().pauseAfterMillis() != null;
+        return SampleCount.ofMillis(
+                ends && !asked
+                        ? plan.direction().sceneMillis()
+                        : plan.direction().pauseMillis());
+    }
+
     /** Gives every clip its place in the programme, and writes what is told of the whole. */
     private void place(
             List<MadeClip> clips, Placing placing, ScriptFile file, Path folder, ExecutorService threadsOfWork)
             throws IOException {
-        SampleCount gap = SampleCount.ofMillis(plan.direction().pauseMillis());
         Programme<MadeClip> programme = Programme.placed(
                 clips.stream()
-                        .map(made -> new Programme.Entry<>(made, made.length(), gap, placing.placement(made.index())))
+                        .map(made -> new Programme.Entry<>(
+                                made, made.length(), gapAfter(made, file), placing.placement(made.index())))
                         .toList(),
                 picture == null ? null : picture.rate());
         PlacementReport report = new PlacementReport(placing, outcome);

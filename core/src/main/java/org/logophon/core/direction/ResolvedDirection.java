@@ -35,11 +35,19 @@ public record ResolvedDirection(
     /** Silence between cues where nothing else is said: a short breath. Ours. */
     public static final int DEFAULT_PAUSE_MILLIS = 400;
 
+    /** At the end of a scene, where its phrasing is heard in full and nobody asks for another silence. Ours. */
+    private static final int SCENE_MILLIS = 1_500;
+
     public static final ResolvedDirection NEUTRAL = of();
 
     /** With the range left as it is, and no effect. */
     public ResolvedDirection(double paceFactor, double semitones, double loudnessDb, int pauseMillis) {
         this(paceFactor, semitones, 1, loudnessDb, pauseMillis, null, 0, "", 0, 0);
+    }
+
+    /** Silence after the last cue of a scene. */
+    public int sceneMillis() {
+        return Math.max(pauseMillis, SCENE_MILLIS * phrasingPercent / 100);
     }
 
     /** What all levels say together, as one: a part is null where none of them says anything. */

@@ -58,10 +58,16 @@ public record ProjectView(Project project, List<Role> roles, List<CueView> cues,
             entries.add(new Programme.Entry<>(
                     cue,
                     length.apply(cue),
-                    cue.gap(ends ? sceneGaps.get(scene) : null),
+                    cue.gap(ends ? sceneGaps.getOrDefault(scene, ofPhrasing(cue)) : null),
                     cue.cue().place().placement(cue.cue().slot(), project.picture())));
         }
         return Programme.placed(entries, project.picture().rate());
+    }
+
+    private static Integer ofPhrasing(CueView cue) {
+        return cue.direction().phrasingPercent() == 0
+                ? null
+                : Integer.valueOf(cue.direction().sceneMillis());
     }
 
     /** Running time: cues and the pauses between them. */

@@ -19,10 +19,12 @@ import org.logophon.app.services.project.CastService;
 import org.logophon.app.services.project.CueState;
 import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.Projects;
+import org.logophon.app.services.project.SpeakingRates;
 import org.logophon.app.services.project.TakeKeeping;
 import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.app.services.project.take.Take;
 import org.logophon.app.services.rendering.RenderService;
+import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.style.Style;
 import org.logophon.core.input.InvalidInput;
 import org.logophon.core.voice.Voice;
@@ -51,6 +53,7 @@ class DirectController {
     private final RenderService rendering;
     private final SpeechRepository speeches;
     private final VoiceCatalogue voices;
+    private final SpeakingRates rates;
 
     DirectController(
             Projects projects,
@@ -60,7 +63,8 @@ class DirectController {
             CastService casting,
             RenderService rendering,
             SpeechRepository speeches,
-            VoiceCatalogue voices) {
+            VoiceCatalogue voices,
+            SpeakingRates rates) {
         this.projects = projects;
         this.page = page;
         this.directing = directing;
@@ -69,6 +73,7 @@ class DirectController {
         this.rendering = rendering;
         this.speeches = speeches;
         this.voices = voices;
+        this.rates = rates;
     }
 
     /** English first, as the scripts are; then the other languages by name. */
@@ -123,7 +128,14 @@ class DirectController {
     @PostMapping("/cues/{cue}/project/direction")
     String directProject(
             @PathVariable UUID id, @PathVariable UUID cue, DirectionForm form, @RequestParam int version, Model model) {
-        return answer(id, cue, model, () -> directing.directProject(id, form.direction(), version));
+        return answer(id, cue, model, () -> directing.directProject(id, said(id, form), version));
+    }
+
+    /** What a form doesn't ask about stays as it is. */
+    private Direction said(UUID id, DirectionForm form) {
+        return form.phrasing() != null
+                ? form.direction()
+                : form.direction().phrased(projects.require(id).direction().phrasingPercent());
     }
 
     @PostMapping("/cues/{cue}/render")
@@ -198,6 +210,7 @@ class DirectController {
                 "ownStyles", Arrays.stream(Style.values()).map(Style::id).toList());
         model.addAttribute(
                 "styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
+        model.addAttribute("unphrased", UnphrasedScript.of(view, rates));
         model.addAttribute("voices", voicesByLanguage());
         model.addAttribute("languages", languages());
     }

@@ -10,6 +10,7 @@ import org.logophon.app.services.project.Project;
 import org.logophon.app.services.project.take.StoredSpeech;
 import org.logophon.app.services.project.take.Take;
 import org.logophon.app.services.rendering.ProgrammeReader;
+import org.logophon.core.direction.Comfort;
 import org.logophon.core.voice.finish.FinishSettings;
 import org.logophon.core.voice.render.Measurement;
 import org.logophon.core.voice.take.TakeOrigin;
@@ -31,6 +32,11 @@ record DirectPageModel(
         UUID previous,
         UUID next,
         String sound) {
+
+    /** What its dials ask beyond what a voice does well, as a sentence; null for nothing. */
+    public String warning() {
+        return Comfort.warning(cue.direction()).orElse(null);
+    }
 
     /** What became of the cue, as the programme tells it to pages. */
     public String became() {

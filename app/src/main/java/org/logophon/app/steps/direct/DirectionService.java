@@ -14,6 +14,7 @@ import org.logophon.app.services.project.take.Take;
 import org.logophon.app.services.project.take.TakeRepository;
 import org.logophon.app.services.rendering.ProgrammeReader;
 import org.logophon.app.services.rendering.TakeSound;
+import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.voice.Voice;
 import org.logophon.core.voice.VoiceCatalogue;
@@ -104,6 +105,12 @@ class DirectionService {
             throw new Stale(Stale.DIRECTION);
         }
         table.touch(project);
+    }
+
+    @Transactional
+    void phrase(UUID project, int version) {
+        Direction now = projects.require(project).direction();
+        directProject(project, now.phrased(Dial.PHRASING.neutral()), version);
     }
 
     @Transactional

@@ -80,6 +80,7 @@ class ScoreController {
      * @param roles      who else may say its words
      * @param seconds    that it takes, or is expected to
      * @param expected   for each word from where to where it may come to sound, in seconds
+     * @param phrasing   what it does to the words where no mark says otherwise
      */
     record CueMarks(
             List<int[]> words,
@@ -89,7 +90,8 @@ class ScoreController {
             List<Quotation> quotations,
             List<String> roles,
             double seconds,
-            List<double[]> expected) {}
+            List<double[]> expected,
+            List<PhrasedCue> phrasing) {}
 
     /** @param label for people */
     record State(CueState id, String label) {}
@@ -131,7 +133,8 @@ class ScoreController {
                 view.seconds(),
                 WordSpread.over(view.cue().text(), view.seconds()).stream()
                         .map(word -> new double[] {word.fromSeconds(), word.toSeconds()})
-                        .toList());
+                        .toList(),
+                PhrasedCue.of(view));
     }
 
     /** Only while the kept take was made with the marks that there are. */

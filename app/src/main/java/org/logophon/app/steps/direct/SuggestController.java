@@ -39,12 +39,38 @@ class SuggestController {
     @PostMapping
     SentenceAnswer suggest(
             @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
-        String language = projects.require(id).language();
-        int changed = change(id, cue, scope, "suggestions", (text, own) -> Suggestions.of(text, language, own));
+        int changed = change(id, cue, scope, "suggestions", suggested(id, cue));
         return new SentenceAnswer(
                 changed == 0
                         ? "Nothing to suggest."
                         : "Suggested in " + cues(changed) + ". Dashed marks have no effect until you accept them.");
+    }
+
+    /** Suggests and accepts in one step, which one undo takes back. */
+    @PostMapping("/improve")
+    SentenceAnswer improve(
+            @PathVariable UUID id, @PathVariable UUID cue, @RequestParam(defaultValue = "CUE") Scope scope) {
+        BiFunction<String, Marks, Marks> suggested = suggested(id, cue);
+        int changed = change(
+                id,
+                cue,
+                scope,
+                "improving",
+                (text, own) -> new Marks(suggested.apply(text, own).all().stream()
+                        .map(mark -> mark.heard() ? mark : mark.with(Mark.Origin.TAKEN))
+                        .toList()));
+        return new SentenceAnswer(
+                changed == 0
+                        ? "Nothing to improve: what rules can say of it is said."
+                        : "Improved " + cues(changed) + ". Ctrl Z takes it back.");
+    }
+
+    /** Where a cue is phrased, only what its phrasing doesn't do. */
+    private BiFunction<String, Marks, Marks> suggested(UUID id, UUID cue) {
+        String language = projects.require(id).language();
+        boolean phrased = PhrasedCue.percent(projects.cue(id, cue)) > 0;
+        return (text, own) ->
+                phrased ? Suggestions.besidePhrasing(text, language, own) : Suggestions.of(text, language, own);
     }
 
     /** @param start of one suggestion; −1 for all of them */

@@ -12,8 +12,24 @@ public sealed interface PhraseMove {
     /** The marks that do nearly the same: what is shown becomes the user's own with one press. */
     List<Instruction> instructions();
 
+    /** How it is shown, as a page knows it. */
+    String id();
+
+    /** The same at a strength of the dial. @param percent of 100 */
+    PhraseMove at(int percent);
+
     /** Silence after a word. */
     record Rest(double seconds) implements PhraseMove {
+
+        @Override
+        public String id() {
+            return "rest";
+        }
+
+        @Override
+        public Rest at(int percent) {
+            return new Rest(seconds * percent / 100);
+        }
 
         @Override
         public List<Instruction> instructions() {
@@ -30,10 +46,20 @@ public sealed interface PhraseMove {
     record Ending(double semitones, double lengthening) implements PhraseMove {
 
         @Override
+        public String id() {
+            return semitones > 0 ? "rise" : semitones < 0 ? "fall" : "level";
+        }
+
+        @Override
+        public Ending at(int percent) {
+            return new Ending(semitones * percent / 100, Math.pow(lengthening, percent / 100.0));
+        }
+
+        @Override
         public List<Instruction> instructions() {
             List<Instruction> marks = new ArrayList<>();
             if (semitones != 0) {
-                marks.add(new Instruction.Pitch(semitones));
+                marks.add(new Instruction.Pitch(tenth(semitones)));
             }
             if (lengthening > 1) {
                 marks.add(new Instruction.Pace((int) Math.round(100 / lengthening)));
@@ -46,13 +72,33 @@ public sealed interface PhraseMove {
     record Accent(double semitones) implements PhraseMove {
 
         @Override
+        public String id() {
+            return "accent";
+        }
+
+        @Override
+        public Accent at(int percent) {
+            return new Accent(semitones * percent / 100);
+        }
+
+        @Override
         public List<Instruction> instructions() {
-            return List.of(new Instruction.Pitch(semitones));
+            return List.of(new Instruction.Pitch(tenth(semitones)));
         }
     }
 
     /** A word gains stress, or loses it. */
     record Weight(boolean gained) implements PhraseMove {
+
+        @Override
+        public String id() {
+            return gained ? "stressed" : "unstressed";
+        }
+
+        @Override
+        public Weight at(int percent) {
+            return this;
+        }
 
         /** Ours: plainly less than a mark of strong stress. */
         public double semitones() {
@@ -77,16 +123,31 @@ public sealed interface PhraseMove {
     record Span(double semitones, int pacePercent, double decibels, int rangePercent) implements PhraseMove {
 
         @Override
+        public String id() {
+            return "span";
+        }
+
+        @Override
+        public Span at(int percent) {
+            double share = percent / 100.0;
+            return new Span(
+                    semitones * share,
+                    (int) Math.round(100 * Math.pow(pacePercent / 100.0, share)),
+                    decibels * share,
+                    (int) Math.round(100 * Math.pow(rangePercent / 100.0, share)));
+        }
+
+        @Override
         public List<Instruction> instructions() {
             List<Instruction> marks = new ArrayList<>();
             if (semitones != 0) {
-                marks.add(new Instruction.Pitch(semitones));
+                marks.add(new Instruction.Pitch(tenth(semitones)));
             }
             if (pacePercent != Dial.PACE.neutral()) {
                 marks.add(new Instruction.Pace(pacePercent));
             }
             if (decibels != 0) {
-                marks.add(new Instruction.Volume(decibels));
+                marks.add(new Instruction.Volume(tenth(decibels)));
             }
             if (rangePercent != Dial.RANGE.neutral()) {
                 marks.add(new Instruction.Range(rangePercent));
@@ -95,20 +156,19 @@ public sealed interface PhraseMove {
         }
     }
 
-    /** Short, with its unit, as a page writes it at a strength. @param percent of the dial */
-    default String label(int percent) {
-        double share = percent / 100.0;
+    /** Short, with its unit, as a page writes it. */
+    default String label() {
         if (this instanceof Rest rest) {
-            return String.format(Locale.ROOT, "%.2f s", rest.seconds() * share);
+            return String.format(Locale.ROOT, "%.2f s", rest.seconds());
         }
         if (this instanceof Ending ending) {
             String way = ending.semitones() > 0 ? "rises" : ending.semitones() < 0 ? "falls" : "stays level";
             return ending.semitones() == 0
                     ? way
-                    : way + String.format(Locale.ROOT, " by %.1f st", Math.abs(ending.semitones()) * share);
+                    : way + String.format(Locale.ROOT, " by %.1f st", Math.abs(ending.semitones()));
         }
         if (this instanceof Accent accent) {
-            return String.format(Locale.ROOT, "begins %.1f st higher", accent.semitones() * share);
+            return String.format(Locale.ROOT, "begins %.1f st higher", accent.semitones());
         }
         if (this instanceof Weight weight) {
             return weight.gained() ? "stressed" : "without stress";
@@ -128,5 +188,9 @@ public sealed interface PhraseMove {
             said.add(span.decibels() < 0 ? "softer" : "louder");
         }
         return String.join(", ", said);
+    }
+
+    private static double tenth(double value) {
+        return Math.round(value * 10) / 10.0;
     }
 }

@@ -13,8 +13,13 @@ public record PhrasePart(int start, int end, PhraseMove move, String reason) {
         return move instanceof PhraseMove.Rest;
     }
 
-    /** Why, and what comes of it: "full stop: 0.60 s". @param percent of the dial */
-    public String sentence(int percent) {
-        return reason + ": " + move.label(percent);
+    /** The same with another move. */
+    public PhrasePart with(PhraseMove other) {
+        return new PhrasePart(start, end, other, reason);
+    }
+
+    /** Why, and what comes of it: "full stop: 0.60 s". */
+    public String sentence() {
+        return reason + ": " + move.label();
     }
 }

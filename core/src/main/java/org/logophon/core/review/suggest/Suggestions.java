@@ -7,6 +7,9 @@ import java.util.Set;
 import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.direction.mark.Mark;
 import org.logophon.core.direction.mark.Marks;
+import org.logophon.core.direction.phrasing.PhraseMove;
+import org.logophon.core.direction.phrasing.PhrasePart;
+import org.logophon.core.direction.phrasing.Phrasing;
 import org.logophon.core.text.script.Sentences;
 import org.logophon.core.text.script.Word;
 import org.logophon.core.text.script.Words;
@@ -50,9 +53,19 @@ public final class Suggestions {
      * @param language BCP 47 tag
      */
     public static Marks of(String text, String language, Marks own) {
+        return found(text, language, own, Phrasing.NONE);
+    }
+
+    /** The same for a text whose phrasing is heard: without what that does already. */
+    public static Marks besidePhrasing(String text, String language, Marks own) {
+        return found(text, language, own, Phrasing.of(text, language));
+    }
+
+    private static Marks found(String text, String language, Marks own, Phrasing phrasing) {
         Marks kept = new Marks(own.all().stream().filter(Mark::heard).toList());
         Suggestions suggestions = new Suggestions(text, language);
         suggestions.find();
+        suggestions.found.removeIf(mark -> phrasing.parts().stream().anyMatch(part -> does(part, mark)));
         List<Mark> all = new ArrayList<>(kept.all());
         for (Mark mark : suggestions.found) {
             boolean taken = all.stream()
@@ -65,6 +78,19 @@ public final class Suggestions {
             }
         }
         return new Marks(all);
+    }
+
+    /** A rest that is as long, or stress on the same word. */
+    private static boolean does(PhrasePart part, Mark mark) {
+        if (mark.instruction() instanceof Instruction.Pause pause) {
+            return part.end() == mark.end()
+                    && part.move() instanceof PhraseMove.Rest rest
+                    && (pause.millis() <= CLAUSE_MILLIS || rest.seconds() * 1_000 >= pause.millis());
+        }
+        return mark.instruction() instanceof Instruction.Stress
+                && part.start() == mark.start()
+                && part.move() instanceof PhraseMove.Weight weight
+                && weight.gained();
     }
 
     private void find() {

@@ -8,8 +8,8 @@ package org.logophon.core.text.estimate;
  */
 public record SpeakingRate(double factor, double phrased) {
 
-    /** Of eight voices on average. */
-    private static final double PHRASED = 1.05;
+    /** Of the built-in voices on average. */
+    private static final double PHRASED = 1.01;
 
     /** One that nobody has measured in phrased speech. */
     public SpeakingRate(double factor) {

@@ -16,9 +16,9 @@ import org.logophon.core.signal.sound.Decibels;
 import org.logophon.core.signal.sound.Sound;
 
 /**
- * Does to speech what its score and the phrasing under it ask for, in this order: pace and pitch of runs and stress (one pass of overlap-add
- * over
- * the whole, so that nothing is spliced), loudness, whisper, rests and breaths. Pitch is measured and corrected.
+ * Does to speech what its score and the phrasing under it ask for, in this order: pace and pitch of runs and stress
+ * (one pass of overlap-add over the whole, so that nothing is spliced), loudness, whisper, rests and breaths. Pitch is
+ * measured and corrected.
  */
 final class MarkRenderer {
 

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.stream.Stream;
+import org.logophon.core.direction.Direction;
+import org.logophon.core.direction.ResolvedDirection;
 import org.logophon.core.direction.mark.MarkLabel;
 import org.logophon.core.direction.mark.PauseDefaults;
 import org.logophon.core.text.reading.Pronunciation;
@@ -40,6 +43,11 @@ public final class TakeDifference {
         marks(before, now, said);
         if (!Objects.equals(pauses(before), pauses(now))) {
             said.add("rests between sentences");
+        }
+        int phrased = phrasing(before);
+        int phrasedNow = phrasing(now);
+        if (phrased != phrasedNow) {
+            said.add("phrasing " + phrased + " → " + phrasedNow + " %");
         }
         chance(before, now, said);
         if (said.isEmpty() && !Objects.equals(before.engineVersion(), now.engineVersion())) {
@@ -166,6 +174,13 @@ public final class TakeDifference {
 
     private static String shortened(String words) {
         return words.length() <= MOST_LETTERS ? words : words.substring(0, MOST_LETTERS - 1) + "…";
+    }
+
+    private static int phrasing(TakeOrigin origin) {
+        return ResolvedDirection.of(Stream.of(origin.project(), origin.ofRole(), origin.ofCue())
+                        .filter(Objects::nonNull)
+                        .toArray(Direction[]::new))
+                .phrasingPercent();
     }
 
     private static PauseDefaults pauses(TakeOrigin origin) {

@@ -14,7 +14,7 @@ class PhrasingTest {
 
     private static List<String> said(String text, String language) {
         return Phrasing.of(text, language).parts().stream()
-                .map(part -> text.substring(part.start(), part.end()) + " | " + part.sentence(100))
+                .map(part -> text.substring(part.start(), part.end()) + " | " + part.sentence())
                 .toList();
     }
 
@@ -88,9 +88,7 @@ class PhrasingTest {
 
     @Test
     void whatIsPutInIsLowerAndWhatIsQuotedHigher() {
-        assertThat(said(
-                        "The keeper (a quiet man) slept. “Who goes?” he asked. The lamp – so they say – was out.",
-                        "en"))
+        assertThat(said("The keeper (a quiet man) slept. “Who goes?” he asked. It – so they say – was out.", "en"))
                 .contains(
                         "a quiet man | parenthesis: lower, quicker, softer",
                         "Who goes | quotation: higher, livelier",

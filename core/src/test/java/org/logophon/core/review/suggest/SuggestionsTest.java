@@ -49,6 +49,20 @@ class SuggestionsTest {
     }
 
     @Test
+    void besidePhrasingOnlyWhatThatDoesNotDoIsProposed() {
+        String clauses = "The crew have one tide to lift it, and the sling is rated for most of it.";
+        assertThat(Suggestions.besidePhrasing(clauses, "en-GB", Marks.NONE).all())
+                .isEmpty();
+        String weight = "Its lens weighs 2.3 t.";
+        assertThat(Suggestions.besidePhrasing(weight, "en-GB", Marks.NONE))
+                .isEqualTo(Suggestions.of(weight, "en-GB", Marks.NONE));
+        String breath = "At last, the men who had carried every one of the forty boxes up the stair sat down.";
+        assertThat(Suggestions.besidePhrasing(breath, "en-GB", Marks.NONE).all())
+                .as("a breath wants more room than a comma's rest")
+                .hasSize(2);
+    }
+
+    @Test
     void theUsersMarksAreNeverOverwritten() {
         String text = "Its lens weighs 2.3 t.";
         Marks own = new Marks(List.of(Mark.own(0, text.length() - 1, new Instruction.Pace(80))));
