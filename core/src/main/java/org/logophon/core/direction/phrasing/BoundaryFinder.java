@@ -221,7 +221,7 @@ final class BoundaryFinder {
         }
     }
 
-    /** A clause begins: with a word that begins one, after a word that isn't bound to it, before one that isn't a name. */
+    /** A clause begins: with a word that begins one, after a word that isn't bound to it. */
     private boolean begins(int i) {
         if (!language.partsBefore().contains(plain(i))
                 || language.functionWords().contains(plain(i - 1))
