@@ -77,12 +77,12 @@ class ScorePageTest extends BrowserTest {
         page.locator("#markbar [name=loudness]").fill("-3.5");
         page.locator("#markbar [name=loudness]").press("Enter");
         assertThat(list()).hasCount(2);
-        page.locator("#markbar [name=style]").selectOption("weary");
+        page.locator("#markbar [name=style]").selectOption("sad");
         assertThat(list()).hasCount(3);
         assertThat(page.locator("#score .word").nth(4))
                 .hasAttribute(
                         "aria-label",
-                        Pattern.compile("tide, at .* seconds, loudness −3.5 dB, strong, weary: play from here"));
+                        Pattern.compile("tide, at .* seconds, loudness −3.5 dB, strong, sad: play from here"));
         page.locator("#score .word").nth(4).focus();
         press("Control+c");
         assertThat(page.locator(".hint")).hasText("3 marks copied.");

@@ -170,16 +170,16 @@ class ScoreVoicesPageTest extends BrowserTest {
     void marksAreMovedByWordsAndAStyleHasItsStrength() {
         score("Moved");
         page.locator("#score .word").nth(3).locator("rect").click();
-        page.locator("#markbar [name=style]").selectOption("weary");
+        page.locator("#markbar [name=style]").selectOption("sad");
         page.locator("#markbar [name=strength]").fill("60");
         page.locator("#markbar [name=strength]").press("Enter");
-        assertThat(page.locator("#score .lane-style text")).hasText("weary 60 %");
+        assertThat(page.locator("#score .lane-style text")).hasText("sad 60 %");
         page.locator("#score .word").nth(3).focus();
         page.keyboard().press("Alt+ArrowRight");
-        assertThat(page.locator("#marklist li")).hasText(new String[] {"“is”weary 60 %Remove"});
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“is”sad 60 %Remove"});
         assertThat(page.locator("#markbar h2")).hasText("“is”");
         page.keyboard().press("Control+z");
-        assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”weary 60 %Remove"});
+        assertThat(page.locator("#marklist li")).hasText(new String[] {"“lamp”sad 60 %Remove"});
         page.locator("#score .word").nth(0).locator("rect").click();
         page.keyboard().press("Alt+ArrowRight");
         assertThat(page.locator(".hint")).hasText("Nothing is marked there that could be moved.");

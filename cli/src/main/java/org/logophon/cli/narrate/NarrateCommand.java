@@ -86,8 +86,9 @@ public final class NarrateCommand implements Callable<Integer> {
     @Option(
             names = "--style",
             paramLabel = "WORD",
-            description = "A way of speaking: calm, bright, urgent, grave, confiding, stern, tender, weary, or "
-                    + "one of the voice's own.")
+            description = "A way of speaking: happy, excited, friendly, calm, serious, sad, angry, afraid, tender, "
+                    + "sarcastic, whispering, shouting, storyteller, newsreader, teacher, trailer, or one of the voice's "
+                    + "own.")
     private String style;
 
     @Option(

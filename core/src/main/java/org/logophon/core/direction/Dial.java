@@ -19,7 +19,7 @@ public enum Dial {
     PAUSE("A pause", 0, 10_000, 10, 0, "ms"),
     /** How much of an effect is heard. */
     EFFECT("The amount of an effect", 0, 100, 1, 70, "%"),
-    STYLE("The strength of a style", 0, 100, 1, 100, "%"),
+    STYLE("The strength of a style", 0, 200, 1, 100, "%"),
     /** Formants moved while the pitch stays. Beyond it a voice sounds made. Ours. */
     TIMBRE("Timbre", -3, 3, 0.1, 0, "semitones"),
     /** How much takes differ by chance. Ours. */

@@ -16,7 +16,7 @@ import org.logophon.core.signal.effect.Effect;
  * @param effectPercent   0–100: how much of the effect is heard
  * @param style           name of a way of speaking, ours or the voice's own; empty for none where an outer level has
  *     one
- * @param stylePercent    0–100: its strength
+ * @param stylePercent    0–200: its strength
  * @param phrasingPercent 0–150: how much of the phrasing by signs and words is heard
  */
 public record Direction(

@@ -17,7 +17,7 @@ import org.logophon.core.signal.effect.Effect;
  * @param effectPercent 0–100; 0 without an effect
  * @param style       empty for none; its loudness and pause are in the numbers above, its pace, pitch and range are
  *     not: a voice may have its own way of it
- * @param stylePercent 0–100; 0 without a style
+ * @param stylePercent 0–200; 0 without a style
  * @param phrasingPercent 0–150; 0 where nobody says anything: speech is as its engine gives it
  */
 public record ResolvedDirection(

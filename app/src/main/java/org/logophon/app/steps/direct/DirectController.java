@@ -1,6 +1,5 @@
 package org.logophon.app.steps.direct;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -206,8 +205,7 @@ class DirectController {
         page.fill(model, view, Step.DIRECT);
         DirectPageModel stage = directing.stage(view, cue);
         model.addAttribute("stage", stage);
-        model.addAttribute(
-                "ownStyles", Arrays.stream(Style.values()).map(Style::id).toList());
+        model.addAttribute("ownStyles", Style.offered().stream().map(Style::id).toList());
         model.addAttribute(
                 "styles", StyleChoice.of(stage == null ? null : stage.cue().voice()));
         model.addAttribute("unphrased", UnphrasedScript.of(view, rates));

@@ -51,6 +51,9 @@ public record Mark(int start, int end, Instruction instruction, Origin origin, S
 
     /** For a recipe: what is heard of it. */
     public String canonical() {
-        return start + "-" + end + " " + instruction.id() + " " + instruction.value();
+        String value = instruction instanceof Instruction.InStyle styled
+                ? styled.style().canonical() + " " + styled.percent()
+                : instruction.value();
+        return start + "-" + end + " " + instruction.id() + " " + value;
     }
 }

@@ -20,7 +20,7 @@ public enum MarkKind {
     LOUDNESS(false, Dial.LOUDNESS, 1, 0.2),
     WHISPER(false, null, List.of()),
     /** A style's name, and its strength after it. */
-    STYLE(false, Dial.STYLE, Arrays.stream(Style.values()).map(Style::id).toList(), 10, 5),
+    STYLE(false, Dial.STYLE, Style.offered().stream().map(Style::id).toList(), 10, 5),
     /** A kind of reading, and words or IPA after it. */
     READING(false, null, List.of()),
     /** A BCP 47 tag; with "own" after it, in the voice's own sounds. */

@@ -6,6 +6,7 @@ import org.logophon.core.signal.pitch.PitchMeter;
 import org.logophon.core.signal.pitch.PitchTrack;
 import org.logophon.core.signal.prosody.Shape;
 import org.logophon.core.signal.prosody.VoiceReshaper;
+import org.logophon.core.signal.prosody.WhisperSound;
 import org.logophon.core.signal.sound.Resampler;
 import org.logophon.core.signal.sound.Sound;
 import org.logophon.core.signal.sound.SpeechSpan;
@@ -65,7 +66,13 @@ public final class Narrator {
                                 .toList(),
                         resampler);
         Speech scored = MarkRenderer.of(spoken, recipe);
-        return new Speech(VoiceMixer.effects(recipe, scored), scored.words(), scored.measurement(), scored.phones());
+        Speech voiced = recipe.treatment().whispered() ? whispered(scored) : scored;
+        return new Speech(VoiceMixer.effects(recipe, voiced), scored.words(), scored.measurement(), scored.phones());
+    }
+
+    private static Speech whispered(Speech speech) {
+        Sound sound = WhisperSound.whisper(speech.sound(), 0, speech.sound().samples().length);
+        return new Speech(sound, speech.words(), speech.measurement(), speech.phones());
     }
 
     /** What one voice says, without marks and effect. */

@@ -121,7 +121,8 @@ public record Recipe(
                 whispers ? 1 : within(range * tuning.rangePercent() / 100, 0, 3),
                 tuning.timbreSemitones(),
                 direction.effect() == null ? tuning.effect() : direction.effect(),
-                direction.effect() == null ? effectPercent(tuning) : direction.effectPercent());
+                direction.effect() == null ? effectPercent(tuning) : direction.effectPercent(),
+                ours.isPresent() && ours.get().whispered(strength));
         return new Recipe(
                 text,
                 can,

@@ -11,8 +11,15 @@ import org.logophon.core.signal.effect.Effect;
  * @param timbreSemitones formants moved, the pitch kept: under 0 deeper
  * @param effect          null for none
  * @param effectPercent   how much of it is heard
+ * @param whispered       the voice itself left out
  */
-public record Treatment(double rangeFactor, double timbreSemitones, Effect effect, int effectPercent) {
+public record Treatment(
+        double rangeFactor, double timbreSemitones, Effect effect, int effectPercent, boolean whispered) {
+
+    /** With its voice. */
+    public Treatment(double rangeFactor, double timbreSemitones, Effect effect, int effectPercent) {
+        this(rangeFactor, timbreSemitones, effect, effectPercent, false);
+    }
 
     public static final Treatment NONE = new Treatment(1, 0, null, 0);
 
@@ -29,6 +36,9 @@ public record Treatment(double rangeFactor, double timbreSemitones, Effect effec
         if (effect != null) {
             words.add("%s at %d %%".formatted(effect.id(), effectPercent));
         }
+        if (whispered) {
+            words.add("whispered");
+        }
         return String.join(", ", words);
     }
 
@@ -36,11 +46,12 @@ public record Treatment(double rangeFactor, double timbreSemitones, Effect effec
     public String canonical() {
         return equals(NONE)
                 ? ""
-                : "range %d timbre %d effect %s %d"
+                : "range %d timbre %d effect %s %d%s"
                         .formatted(
                                 Math.round(rangeFactor * 1_000),
                                 Math.round(timbreSemitones * 1_000),
                                 effect == null ? "none" : effect.name(),
-                                effectPercent);
+                                effectPercent,
+                                whispered ? " whispered" : "");
     }
 }

@@ -60,6 +60,7 @@ record WordEffect(
                 semitones += instruction.style().semitones(instruction.percent());
                 range *= instruction.style().rangeFactor(instruction.percent());
                 decibels += instruction.style().loudnessDb(instruction.percent());
+                whispered |= instruction.style().whispered(instruction.percent());
             } else if (mark.instruction() instanceof Instruction.Stress instruction
                     && mark.end() - mark.start() <= innermost) {
                 level = instruction.level();

@@ -48,7 +48,7 @@ class SsmlTest {
                 on("tide", new Instruction.Stress(Instruction.Level.STRONG)),
                 on("lift", new Instruction.Pitch(-2.5)),
                 on("more", new Instruction.Whisper()),
-                on("out", new Instruction.InStyle(Style.WEARY, 60)),
+                on("out", new Instruction.InStyle(Style.SAD, 60)),
                 on("have", new Instruction.Range(0)),
                 on("is", new Instruction.Volume(3)))));
         assertThat(ssml)
@@ -59,7 +59,7 @@ class SsmlTest {
                         + "pitch=\"-2.5st\">lift</prosody> “2.3 t” &amp; &lt;<prosody "
                         + "volume=\"-6dB\" score:whisper=\"true\">more</prosody>&gt; "
                         + "<prosody rate=\"93%\" pitch=\"-0.6st\" range=\"-13%\" volume=\"-1.2dB\" "
-                        + "score:style=\"weary 60\">out</prosody>.</p>");
+                        + "score:style=\"sad 60\">out</prosody>.</p>");
     }
 
     @Test

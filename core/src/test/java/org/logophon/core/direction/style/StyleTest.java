@@ -12,6 +12,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.logophon.core.direction.Direction;
 import org.logophon.core.direction.ResolvedDirection;
+import org.logophon.core.direction.mark.Instruction;
+import org.logophon.core.direction.mark.Mark;
 import org.logophon.core.voice.Ability;
 import org.logophon.core.voice.Age;
 import org.logophon.core.voice.Gender;
@@ -60,10 +62,10 @@ class StyleTest {
      */
     @ParameterizedTest
     @CsvSource({
-        "BRIGHT, happiness, , 1, 1, 1",
-        "URGENT, fear, 1, 1, 1, 0",
-        "STERN, anger, 1, 1, 1, 1",
-        "WEARY, sadness, -1, -1, -1, -1"
+        "HAPPY, happiness, , 1, 1, 1",
+        "AFRAID, fear, 1, 1, 1, 0",
+        "ANGRY, anger, 1, 1, 1, 1",
+        "SAD, sadness, -1, -1, -1, -1"
     })
     void aStyleWithACounterpartGoesItsWay(
             Style style, String emotion, Integer pace, int pitch, int range, int loudness) {
@@ -112,6 +114,20 @@ class StyleTest {
                 .isEqualTo(recipe(PLAIN, null, null).hash());
     }
 
+    /** A project that says "bright" sounds as it did, and is shown as happy. */
+    @ParameterizedTest
+    @CsvSource({"bright, HAPPY", "urgent, EXCITED", "grave, SERIOUS", "weary, SAD", "stern, ANGRY"})
+    void earlierNamesAreUnderstoodAndSoundAsTheyDid(String earlier, Style now) {
+        assertThat(Style.named(earlier)).contains(now);
+        assertThat(recipe(PLAIN, earlier, 80).hash())
+                .isEqualTo(recipe(PLAIN, now.id(), 80).hash());
+        assertThat(Mark.own(0, 3, new Instruction.InStyle(now, 80)).canonical())
+                .isEqualTo("0-3 style " + earlier + " 80");
+        assertThat(Instruction.of("style", earlier + " 80").value()).isEqualTo(now.id() + " 80");
+        assertThat(Style.words()).contains(now.id()).doesNotContain(earlier).doesNotContain("confiding");
+        assertThat(Style.offered()).hasSize(16);
+    }
+
     @Test
     void theInnermostStyleWinsAndPlainEndsIt() {
         Direction weary = new Direction(null, null, null, null, null, null, null, "weary", 50);
@@ -122,9 +138,9 @@ class StyleTest {
                 .containsExactly("bright", 50);
         assertThat(ResolvedDirection.of(weary, plain)).isEqualTo(ResolvedDirection.NEUTRAL);
         assertThat(ResolvedDirection.of(weary).pauseMillis()).isGreaterThan(ResolvedDirection.DEFAULT_PAUSE_MILLIS);
-        assertThatThrownBy(() -> new Direction(null, null, null, null, null, null, null, "weary", 101))
-                .hasMessage("The strength of a style goes from 0 to 100 %, and 101 is outside.");
+        assertThatThrownBy(() -> new Direction(null, null, null, null, null, null, null, "weary", 201))
+                .hasMessage("The strength of a style goes from 0 to 200 %, and 201 is outside.");
         assertThatThrownBy(() -> new Direction(null, null, null, null, null, null, null, "a\nb", 100))
-                .hasMessageContaining("Choose one of calm, bright");
+                .hasMessageContaining("Choose one of happy, excited");
     }
 }
