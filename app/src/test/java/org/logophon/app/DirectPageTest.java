@@ -128,7 +128,7 @@ class DirectPageTest extends BrowserTest {
         page.getByLabel("Play the programme").click();
         assertThat(page.locator("#stage h1")).hasText("Cue 020");
         assertThat(page.locator(".transport .time")).not().hasText("00:00:00:00");
-        page.getByLabel("Stop").click();
+        page.locator(".transport .play").click();
         Locator strip = page.locator(".strip");
         strip.click(new Locator.ClickOptions().setPosition(steady(strip).width - 4, 10));
         assertThat(page.locator("#stage h1")).hasText("Cue 030");

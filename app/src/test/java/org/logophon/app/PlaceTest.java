@@ -171,10 +171,11 @@ class PlaceTest extends ApplicationTest {
         // rendered: an estimate follows what the same voice says in other tests meanwhile
         String project = rendered("Gaps", "# One\n\nWedge the clay.\n\nCentre it.\n\n# Two\n\nStop the wheel.");
         double second = row(project, 2).get("startSeconds").asDouble();
-        server.post(project + "/place/scenes", Map.of("scene", "One", "seconds", "1.4"));
+        server.post(project + "/place/scenes", Map.of("scene", "One", "seconds", "2.5"));
+        // a scene that says nothing ends with 1.5 s
         assertThat(row(project, 2).get("startSeconds").asDouble() - second).isCloseTo(1.0, within(1e-6));
         assertThat(server.json(project + "/place/scenes").get(0).get("millis").asInt())
-                .isEqualTo(1_400);
+                .isEqualTo(2_500);
         assertThat(server.post(project + "/place/scenes", Map.of("scene", "Nine", "seconds", "1"))
                         .statusCode())
                 .isEqualTo(422);

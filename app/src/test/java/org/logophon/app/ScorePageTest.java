@@ -155,19 +155,47 @@ class ScorePageTest extends BrowserTest {
         assertThat(list()).hasText(new String[] {"after “one”pause 0.40 sRemove"});
     }
 
+    /** What phrasing does is drawn, says why, and becomes a mark of one's own at a press. */
+    @Test
+    void phrasingIsSeenAndBecomesAMark() {
+        score("Phrased");
+        assertThat(page.locator("#score .phrased-fall title"))
+                .hasText("full stop: falls by 4.0 st. Press to make it a mark of your own.");
+        assertThat(page.locator("#phrasing-legend span:visible")).hasText(new String[] {"rises", "falls"});
+        for (int i = 0; i < 9; i++) {
+            press("ArrowRight");
+        }
+        press("ArrowDown");
+        assertThat(page.locator(".phrasedlist")).containsText("comma: 0.22 s");
+        accessible();
+        page.getByLabel("Make a mark of comma: 0.22 s").click();
+        assertThat(list()).hasText(new String[] {"after “out”pause 0.22 sRemove"});
+        page.locator("#score .phrased-fall").click();
+        assertThat(list()).hasCount(3);
+        assertThat(page.locator("#score .phrased-fall")).hasCount(0);
+        press("Control+z");
+        assertThat(list()).hasCount(1);
+        assertThat(page.locator("#score .phrased-fall")).hasCount(1);
+    }
+
     @Test
     void suggestionsAreShownTakenAndClearedAndSsmlCanBeCopied() {
-        score("Suggestions");
+        newProject("Suggestions", "The crew have 1 tide to lift it out, and the sling is rated for it.");
+        open("Direct");
+        assertThat(page.locator("#cuelist a")).hasCount(1);
+        page.locator("#score .word").first().focus();
         press("g");
         assertThat(page.locator("#score .lane.ghost").first()).isVisible();
-        assertThat(list().first()).containsText("a clause of 9 words ends here");
+        assertThat(list()).hasCount(1);
+        assertThat(list().first()).containsText("figures want a moment to be understood");
         accessible();
-        page.getByLabel("Accept pause 0.25 s of out").click();
-        assertThat(page.locator("#score .rest.asked")).hasCount(1);
+        page.getByLabel("Accept pace 90 % of 1").click();
+        assertThat(page.locator("#score .lane-pace:not(.ghost)")).hasCount(1);
         press("c");
         assertThat(list()).hasCount(0);
         page.locator("#show-ssml").click();
-        assertThat(page.locator("#ssml-text")).hasValue(Pattern.compile("<p>The crew have one tide"));
+        assertThat(page.locator("#ssml-text"))
+                .hasValue(Pattern.compile("<p score:phrasing=\"100\">The crew have 1 tide"));
         accessible();
         page.locator("#ssml-copy").click();
         assertThat(page.locator(".hint")).hasText("Copied.");

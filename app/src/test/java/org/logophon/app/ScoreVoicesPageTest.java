@@ -130,7 +130,7 @@ class ScoreVoicesPageTest extends BrowserTest {
                     await new Promise(requestAnimationFrame);
                     const [, x, y] = head.getAttribute('transform').match(/translate\\(([\\d.]+) ([\\d.]+)\\)/);
                     const words = [...document.querySelectorAll('#score .word')].map(word => ({ x: word.querySelector('rect').x.baseVal.value, y: word.querySelector('rect').y.baseVal.value, at: Number(word.getAttribute('aria-label').match(/at ([\\d.]+) seconds/)[1]) }));
-                    const first = words.find(word => Math.abs(word.y - y - 124) < 10);
+                    const first = words.find(word => Math.abs(word.y - y - 138) < 10);
                     const drawn = first.at + (x - first.x) / 160;
                     differences.push(drawn - (offset + context.currentTime - (context.outputLatency || 0) - when));
                   }

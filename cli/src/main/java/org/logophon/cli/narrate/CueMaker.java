@@ -54,7 +54,7 @@ final class CueMaker {
         Speech speech = (recorded == null
                         ? Optional.<Speech>empty()
                         : recorded.of(number, cue.text(), recipe.spokenText(), voice.language()))
-                .orElseGet(() -> kept.of(recipe, narrator::render));
+                .orElseGet(() -> kept.of(recipe, asked -> narrator.render(asked).kept()));
         Clip clip = finisher.finish(speech, plan.finish(), plan.direction().loudnessDb());
         DeliveredClip delivered = new DeliveredClip(
                 number,
@@ -85,6 +85,6 @@ final class CueMaker {
     /** Words that stand in no cue, in the voice of the narration: a spoken title. */
     SoundSource say(String words) {
         Recipe recipe = Recipe.of(words, plan.voice(), narrator.engineVersion(plan.voice()), plan.direction());
-        return finisher.finish(narrator.render(recipe), plan.finish(), 0).sound();
+        return finisher.finish(narrator.render(recipe).kept(), plan.finish(), 0).sound();
     }
 }

@@ -87,8 +87,8 @@ public final class NarrateCommand implements Callable<Integer> {
             names = "--style",
             paramLabel = "WORD",
             description = "A way of speaking: happy, excited, friendly, calm, serious, sad, angry, afraid, tender, "
-                    + "sarcastic, whispering, shouting, storyteller, newsreader, teacher, trailer, or one of the voice's "
-                    + "own.")
+                    + "sarcastic, whispering, shouting, storyteller, newsreader, teacher, trailer, or one of the "
+                    + "voice's own.")
     private String style;
 
     @Option(

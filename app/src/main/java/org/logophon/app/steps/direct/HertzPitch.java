@@ -8,6 +8,7 @@ import org.logophon.app.services.project.take.SpeechRepository;
 import org.logophon.app.services.project.take.StoredSpeech;
 import org.logophon.core.direction.mark.Instruction;
 import org.logophon.core.direction.mark.Mark;
+import org.logophon.core.direction.phrasing.PhraseMove;
 import org.logophon.core.input.TypedNumber;
 import org.logophon.core.signal.pitch.PitchTrack;
 import org.springframework.stereotype.Component;
@@ -49,13 +50,17 @@ class HertzPitch {
         if (now == 0) {
             throw new Refused("These words have no pitch to change: they are whispered, or too short.");
         }
-        // what stands on just these words is replaced by the new mark
+        // what stands on just these words, of marks or of phrasing, is replaced by the new mark
         double already = cue.marks().heard().stream()
                 .filter(mark -> mark.start() == start && mark.end() == end)
                 .map(Mark::instruction)
                 .mapToDouble(instruction -> instruction instanceof Instruction.Pitch pitch ? pitch.semitones() : 0)
                 .sum();
-        return String.format(Locale.ROOT, "%.2f", already + PitchTrack.semitones(now, hertz));
+        double phrased = PhrasedCue.parts(cue).stream()
+                .filter(part -> part.start() == start && part.end() == end)
+                .mapToDouble(part -> part.move() instanceof PhraseMove.Span span ? span.semitones() : 0)
+                .sum();
+        return String.format(Locale.ROOT, "%.2f", already + phrased + PitchTrack.semitones(now, hertz));
     }
 
     private static double median(StoredSpeech speech, int start, int end) {

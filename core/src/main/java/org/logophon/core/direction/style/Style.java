@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 
 /**
  * A way of speaking by its everyday name, at full strength. Where it has a counterpart among the emotions of Murray and
- * Arnott's summary (JASA 93, 1993, table 1), pace, pitch, range and loudness go in the directions that it gives; how far
- * is ours. So are all the others.
+ * Arnott's summary (JASA 93, 1993, table 1), pace, pitch, range and loudness go in the directions that it gives; how
+ * far is ours. So are all the others.
  *
  * <p>The table as recalled, its entries unverified: happiness is higher, wider and louder; fear faster, higher and
  * wider at normal loudness; anger slightly faster, higher, wider and louder; sadness slightly slower, slightly lower,

@@ -23,6 +23,9 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement,
         this(sound, words, measurement, List.of());
     }
 
+    /** Of 16 bits. */
+    private static final int FULL_SCALE = 1 << 15;
+
     /** Kept around the speech, so that soft starts and ends stay whole. */
     private static final double KEEP_SECONDS = 0.020;
 
@@ -67,6 +70,24 @@ public record Speech(Sound sound, List<WordTime> words, Measurement measurement,
             loudest = Math.max(loudest, Math.abs(sample));
         }
         return loudest < 1 ? this : new Speech(sound.amplified(0.999 / loudest), words, measurement, phones);
+    }
+
+    /**
+     * As it is kept: trimmed, within full scale, 16 bits a sample, and places of single sounds to a ten-thousandth of
+     * their word. Whoever doesn't keep it hears the same.
+     */
+    public Speech kept() {
+        Speech trimmed = trimmed().withinFullScale();
+        float[] samples = trimmed.sound.samples().clone();
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = Math.max(-FULL_SCALE, Math.min(FULL_SCALE - 1, Math.round(samples[i] * FULL_SCALE)))
+                    / (float) FULL_SCALE;
+        }
+        return new Speech(
+                new Sound(samples, trimmed.sound.rate()),
+                trimmed.words,
+                trimmed.measurement,
+                Phone.read(Phone.written(trimmed.phones)));
     }
 
     private static int within(int sample, int length) {

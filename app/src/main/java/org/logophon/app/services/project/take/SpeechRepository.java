@@ -131,7 +131,7 @@ public class SpeechRepository {
      */
     public StoredSpeech save(Recipe recipe, Speech rendered) {
         // loud marks may reach over what 16 bits hold: all of it is brought down, and finishing sets the loudness
-        Speech speech = rendered.trimmed().withinFullScale();
+        Speech speech = rendered.kept();
         String said = recipe.saidText();
         String language = recipe.voice().language();
         // what several voices say measures the rate of none, and so does what is phrased by half
