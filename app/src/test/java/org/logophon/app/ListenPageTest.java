@@ -92,6 +92,8 @@ class ListenPageTest extends BrowserTest {
         String direction = project + "/cues/" + cue(project, 0).get("id").asString() + "/project/direction";
         // unphrased: of a voice that glides two periods may be as loud as each other
         server.post(direction, Map.of("pause", "0.75", "phrasing", "0", "version", "0"));
+        server.post(project + "/render", Map.of());
+        Server.await("rendered", () -> server.ready(project) == 3);
         page.close();
         // the recorder isn't the application's own script
         page = context.browser()
