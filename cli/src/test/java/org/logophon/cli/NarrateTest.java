@@ -392,7 +392,7 @@ class NarrateTest {
                 .isGreaterThan(Files.size(folder.resolve("plain").resolve("010.wav")) + 48_000);
         assertThat(run("narrate", plain, "--out", folder.resolve("x").toString(), "--style", "gruff")
                         .err())
-                .contains("There is no style “gruff”. Choose one of calm");
+                .contains("There is no style “gruff”. Choose one of happy");
     }
 
     @Test

@@ -40,7 +40,7 @@ class MarksTest {
                 "loudness | 3 | 3",
                 "whisper | '' | ''",
                 "sound | 2004.0 -12.0 Ship’s bell 2 | 2004 -12 Ship’s bell 2",
-                "style | weary 60 | weary 60",
+                "style | weary 60 | sad 60",
                 "style | calm | calm 100"
             })
     void aMarkIsReadAndWritten(String word, String value, String written) {
