@@ -21,6 +21,9 @@ record MarkMeasurer(Speech base, PhrasePlacer.Placed phrased, List<WordEffect> d
 
     /** For each mark what was reached, in its own unit; null where there is nothing to measure. */
     List<Double> of(List<Mark> marks) {
+        if (marks.isEmpty()) {
+            return List.of();
+        }
         PitchTrack made = PitchMeter.track(rested.sound());
         List<Double> values = new ArrayList<>();
         for (Mark mark : marks) {
