@@ -11,6 +11,7 @@ import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.time.programme.SampleCount;
 import org.logophon.core.voice.Voice;
+import org.logophon.core.voice.render.Recipe;
 import org.springframework.stereotype.Service;
 
 /** The projects with their cues, status and lengths. */
@@ -123,20 +124,14 @@ public class Projects {
         if (content.referenceSeconds() == 0) {
             return SampleCount.ZERO;
         }
-        int phrasing = content.recipe() == null
-                ? content.direction().phrasingPercent()
-                : content.recipe().phrasingPercent();
-        return SampleCount.nearest(Estimate.seconds(
-                content.cue().text().length(),
-                phrasing == 0 ? new TextTime(content.referenceSeconds()) : phrased(content),
-                phrasing,
-                content.voice() == null ? null : rates.of(content.voice().baseId()),
-                content.recipe() == null
-                        ? content.direction().paceFactor()
-                        : content.recipe().paceFactor(),
-                content.recipe() == null
-                        ? content.direction().paceFactor()
-                        : content.recipe().directedPace()));
+        Recipe recipe = content.recipe();
+        int phrasing = recipe == null ? content.direction().phrasingPercent() : recipe.phrasingPercent();
+        TextTime time = phrasing == 0 ? new TextTime(content.referenceSeconds()) : phrased(content);
+        double pace = content.direction().paceFactor();
+        return SampleCount.nearest(
+                recipe != null
+                        ? rates.seconds(recipe, time, phrasing)
+                        : Estimate.seconds(content.cue().text().length(), time, phrasing, null, pace, pace));
     }
 
     private static TextTime phrased(CueContent content) {

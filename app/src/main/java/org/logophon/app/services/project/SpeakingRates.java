@@ -7,8 +7,11 @@ import java.util.HashMap;
 import java.util.Map;
 import org.logophon.app.platform.node.DatabaseChange;
 import org.logophon.app.services.project.take.SpeechRepository;
+import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.SpeakingRate;
+import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.voice.figures.SpeakingRateTable;
+import org.logophon.core.voice.render.Recipe;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -44,6 +47,17 @@ public class SpeakingRates {
         }
         SpeakingRate here = rates.get(voiceId);
         return here != null ? here : SpeakingRateTable.of(voiceId).orElse(null);
+    }
+
+    /** Seconds that a recipe's voice is expected to take. @param phrasingPercent how much of its phrasing is heard */
+    public double seconds(Recipe recipe, TextTime time, int phrasingPercent) {
+        return Estimate.seconds(
+                recipe.text().length(),
+                time,
+                phrasingPercent,
+                of(recipe.voice().baseId()),
+                recipe.paceFactor(),
+                recipe.directedPace());
     }
 
     /** Something was spoken, here or on another server. */

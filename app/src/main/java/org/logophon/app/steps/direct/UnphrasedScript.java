@@ -7,7 +7,6 @@ import org.logophon.app.services.project.ProjectView;
 import org.logophon.app.services.project.SpeakingRates;
 import org.logophon.core.direction.Dial;
 import org.logophon.core.direction.phrasing.PhrasedTime;
-import org.logophon.core.text.estimate.Estimate;
 import org.logophon.core.text.estimate.ReferenceTime;
 import org.logophon.core.text.estimate.TextTime;
 import org.logophon.core.voice.RecordedVoice;
@@ -45,17 +44,7 @@ record UnphrasedScript(int cues, double seconds) {
         double reference =
                 cue.cue().referenceSeconds() > 0 ? cue.cue().referenceSeconds() : ReferenceTime.seconds(text, language);
         TextTime time = PhrasedTime.of(text, language, reference);
-        return estimate(cue, time, Dial.PHRASING.neutral(), rates) - estimate(cue, time, 0, rates);
-    }
-
-    private static double estimate(CueView cue, TextTime time, int percent, SpeakingRates rates) {
-        return Estimate.seconds(
-                cue.cue().text().length(),
-                time,
-                percent,
-                rates.of(cue.recipe().voice().baseId()),
-                cue.recipe().paceFactor(),
-                cue.recipe().directedPace());
+        return rates.seconds(cue.recipe(), time, Dial.PHRASING.neutral()) - rates.seconds(cue.recipe(), time, 0);
     }
 
     public String sentence() {
